@@ -1,0 +1,48 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import { layers } from './scripts/lint/layers.mjs';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+  { ignores: ['node_modules/', '.svelte-kit/', 'build/', 'dist/', 'test-results/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
+  },
+  {
+    plugins: { house: { rules: { layers } } },
+    rules: {
+      'house/layers': 'error',
+      'no-undef': 'off',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      // No path of the product is mounted below a base address.
+      'svelte/no-navigation-without-resolve': 'off'
+    }
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.mjs', 'e2e/**/*.ts', 'scripts/**/*.mjs', '**/*.svelte'],
+    rules: { 'max-lines-per-function': 'off' }
+  },
+  {
+    // The core is told the time, chance and the outside world by its callers; it never reaches for them.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'navigator', 'fetch', 'process'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core is handed the time.' },
+        { object: 'Math', property: 'random', message: 'The core is handed its randomness.' }
+      ]
+    }
+  }
+);

@@ -1,0 +1,86 @@
+/**
+ * What every command of the project needs before it can run, done only when it is missing:
+ * the dependencies of the lock file, SvelteKit's generated files, the browser for the tests.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const stamp = resolve(root, 'node_modules/.ulterum-installed');
+
+/** Runs a command in the project's root and ends the process with its code when it fails. */
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (result.error) {
+    console.error(`${command} could not be started: ${result.error.message}`);
+    process.exit(1);
+  }
+  if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+/** A tool of the project's own node_modules, by the name of its command. */
+export function bin(name) {
+  return resolve(root, 'node_modules/.bin', name);
+}
+
+/** Installs what the lock file says unless exactly that is installed already. */
+export function ensureDependencies({ quiet = false } = {}) {
+  const lock = readFileSync(resolve(root, 'package-lock.json'), 'utf8');
+  const installed =
+    existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(bin('vite'));
+  if (!installed) {
+    console.error('Installing dependencies (once) …');
+    // The output goes to standard error: a command's own standard output may be JSON for a program.
+    run('npm', ['ci', '--ignore-scripts', '--loglevel=error'], { stdio: ['ignore', quiet ? 'ignore' : 2, 2] });
+    writeFileSync(stamp, lock);
+  }
+}
+
+/** SvelteKit's generated types and tsconfig, which lint, check and the tests read. */
+export function ensureGenerated() {
+  run(bin('svelte-kit'), ['sync']);
+}
+
+/** The path of a Chromium that the end-to-end tests can drive; installs Debian's when there is none. */
+export function ensureChromium() {
+  const found = findChromium();
+  if (found) return found;
+  console.error("Installing Debian's chromium (once) …");
+  const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], { env: environment, stdio: ['ignore', 'ignore', 2] });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    env: environment,
+    stdio: ['ignore', 'ignore', 2]
+  });
+  const installed = findChromium();
+  if (!installed) {
+    console.error('No chromium after the installation: set CHROMIUM to the path of one.');
+    process.exit(1);
+  }
+  return installed;
+}
+
+function findChromium() {
+  const candidates = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'];
+  return candidates.find((path) => path && existsSync(path));
+}
+
+/** True when `output` is missing or older than any of the files git knows below `inputs`. */
+export function isStale(output, inputs) {
+  const made = statSync(resolve(root, output), { throwIfNoEntry: false });
+  if (!made) return true;
+  const listed = spawnSync('git', ['ls-files', '-co', '--exclude-standard', '--', ...inputs], {
+    cwd: root,
+    encoding: 'utf8'
+  });
+  if (listed.status !== 0) return true;
+  return listed.stdout
+    .split('\n')
+    .filter(Boolean)
+    .some((file) => {
+      const stat = statSync(resolve(root, file), { throwIfNoEntry: false });
+      return stat !== undefined && stat.mtimeMs > made.mtimeMs;
+    });
+}

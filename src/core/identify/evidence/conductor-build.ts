@@ -1,0 +1,26 @@
+import { answered, ESTIMATE, type Evidence, type EvidenceValue } from '../types';
+
+const values: EvidenceValue[] = [
+  { value: 'thin', label: 'Thin, under screws or clamps', sentence: 'The conductors at the wall are thin and end under screws or clamps.' },
+  { value: 'thick', label: 'Thick, with wire nuts', sentence: 'The conductors at the wall are thick and joined with wire nuts.' }
+];
+
+/** Thick conductors in wire nuts are mains until proven otherwise. */
+export const conductorBuild: Evidence = {
+  id: 'conductor-build',
+  kind: 'asked',
+  ask: 'Are the conductors at the wall thin, or thick with wire nuts?',
+  how: 'Look without touching. Thin is like a shoelace tip, about 1 mm of copper; thick is like a lamp cord or more.',
+  effort: 'look',
+  source: ESTIMATE,
+  values,
+  likelihood: {
+    furnace: [0.998, 0.002],
+    'furnace-ac': [0.998, 0.002],
+    'electric-furnace': [0.995, 0.005],
+    'heat-pump': [0.998, 0.002],
+    boiler: [0.97, 0.03],
+    'line-voltage': [0.04, 0.96]
+  },
+  read: answered('conductor-build', values)
+};

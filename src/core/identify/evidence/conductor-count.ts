@@ -1,0 +1,31 @@
+import { wallIsRead } from '../read-marks';
+import { ESTIMATE, type Evidence } from '../types';
+
+/** How many conductors are landed at the wall. */
+export const conductorCount: Evidence = {
+  id: 'conductor-count',
+  kind: 'read',
+  ask: 'How many conductors are landed at the wall?',
+  how: 'Count those under a screw or clamp; the spare ones do not count.',
+  effort: 'look',
+  source: ESTIMATE,
+  values: [
+    { value: 'two', label: 'Two or fewer', sentence: 'Two conductors are landed at the wall.' },
+    { value: 'three-to-five', label: 'Three to five', sentence: 'Three to five conductors are landed at the wall.' },
+    { value: 'six-or-more', label: 'Six or more', sentence: 'Six or more conductors are landed at the wall.' }
+  ],
+  likelihood: {
+    furnace: [0.45, 0.54, 0.01],
+    'furnace-ac': [0.01, 0.9, 0.09],
+    'electric-furnace': [0.1, 0.85, 0.05],
+    'heat-pump': [0.005, 0.245, 0.75],
+    boiler: [0.8, 0.19, 0.01],
+    'line-voltage': [0.7, 0.295, 0.005]
+  },
+  read: ({ wiring }) => {
+    if (!wallIsRead(wiring)) return null;
+    const landed = wiring.strands.filter((strand) => strand.wall.state === 'landed');
+    const value = landed.length <= 2 ? 'two' : landed.length <= 5 ? 'three-to-five' : 'six-or-more';
+    return { value, because: landed.map((strand) => strand.id) };
+  }
+};

@@ -1,0 +1,26 @@
+import { arrival } from '../read-marks';
+import { ESTIMATE, type Evidence } from '../types';
+
+/** G means that air is moved; water systems have none. */
+export const fanLanded: Evidence = {
+  id: 'fan-landed',
+  kind: 'read',
+  ask: 'Where does the conductor on G end at the equipment?',
+  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  effort: 'climb',
+  source: ESTIMATE,
+  values: [
+    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on G is landed at both ends.' },
+    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on G is landed at the wall but on nothing at the equipment.' },
+    { value: 'none', label: 'No conductor on G', sentence: 'No conductor is on G at the wall.' }
+  ],
+  likelihood: {
+    furnace: [0.5, 0.05, 0.45],
+    'furnace-ac': [0.94, 0.02, 0.04],
+    'electric-furnace': [0.93, 0.02, 0.05],
+    'heat-pump': [0.96, 0.02, 0.02],
+    boiler: [0.02, 0.02, 0.96],
+    'line-voltage': [0.001, 0.001, 0.998]
+  },
+  read: ({ wiring }) => arrival(wiring, ['G'])
+};

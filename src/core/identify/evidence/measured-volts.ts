@@ -1,0 +1,39 @@
+import type { Evidence, EvidenceValue } from '../types';
+
+const values: EvidenceValue[] = [
+  { value: '24v', label: '22 to 30 V', sentence: 'The meter reads 22 to 30 VAC: the 24 V class.' },
+  { value: 'line', label: 'above 50 V', sentence: 'The meter reads more than 50 V: mains.' },
+  { value: 'millivolt', label: 'under 1 V', sentence: 'The meter reads under 1 V: no 24 V supply, or a millivolt system.' },
+  { value: 'between', label: 'something between', sentence: 'The meter reads a voltage that belongs to no class.' }
+];
+
+/** Volts AC between R and C, or across R and W with the call open, sorted into the classes of the trade. */
+export function voltageBand(volts: number): string {
+  const size = Math.abs(volts);
+  if (size > 50) return 'line';
+  if (size >= 22 && size <= 30) return '24v';
+  return size < 1 ? 'millivolt' : 'between';
+}
+
+/** The reading that settles the voltage class, whatever else is believed. */
+export const measuredVolts: Evidence = {
+  id: 'measured-volts',
+  kind: 'measured',
+  ask: 'What does a meter read between R and C, or R and W with nothing called?',
+  how: 'Meter on AC volts, 200 V range or more, one hand, power on for this one reading only. Thick conductors: do not open them, leave it to a licensed person.',
+  effort: 'meter',
+  source: 'Voltage classes of the trade: 22 to 30 VAC, under 1 V, above 50 V.',
+  values,
+  likelihood: {
+    furnace: [0.99, 0.00001, 0.005, 0.005],
+    'furnace-ac': [0.99, 0.00001, 0.005, 0.005],
+    'electric-furnace': [0.99, 0.00001, 0.005, 0.005],
+    'heat-pump': [0.99, 0.00001, 0.005, 0.005],
+    boiler: [0.98, 0.00001, 0.01, 0.01],
+    'line-voltage': [0.00001, 0.98, 0.01, 0.01]
+  },
+  read: ({ thermostat }) => {
+    const volts = thermostat.observed['measured-volts'];
+    return typeof volts === 'number' ? { value: voltageBand(volts), because: ['observed:measured-volts'] } : null;
+  }
+};

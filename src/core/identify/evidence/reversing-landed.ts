@@ -1,0 +1,26 @@
+import { arrival } from '../read-marks';
+import { ESTIMATE, type Evidence } from '../types';
+
+/** O or B landed at both ends works a reversing valve; one that lands on nothing at the equipment says little. */
+export const reversingLanded: Evidence = {
+  id: 'reversing-landed',
+  kind: 'read',
+  ask: 'Where does the conductor on O, B or O/B end at the equipment?',
+  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  effort: 'climb',
+  source: ESTIMATE,
+  values: [
+    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on O or B is landed at both ends.' },
+    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on O or B is landed at the wall but on nothing at the equipment.' },
+    { value: 'none', label: 'No conductor on O or B', sentence: 'No conductor is on O or B at the wall.' }
+  ],
+  likelihood: {
+    furnace: [0.002, 0.01, 0.988],
+    'furnace-ac': [0.004, 0.03, 0.966],
+    'electric-furnace': [0.01, 0.03, 0.96],
+    'heat-pump': [0.955, 0.03, 0.015],
+    boiler: [0.002, 0.005, 0.993],
+    'line-voltage': [0.001, 0.001, 0.998]
+  },
+  read: ({ wiring }) => arrival(wiring, ['O', 'B', 'OB'])
+};

@@ -1,0 +1,66 @@
+/** What evidence is: an observation with values, and how often each value is met in each family of systems. */
+import type { Job, Thermostat } from '../job/schema';
+import type { Wiring } from '../wiring/graph';
+
+/** Families that this version tells apart. What is none of them shows up as `unknown`. */
+export const CANDIDATES = [
+  'furnace',
+  'furnace-ac',
+  'electric-furnace',
+  'heat-pump',
+  'boiler',
+  'line-voltage',
+  'unknown'
+] as const;
+export type Candidate = (typeof CANDIDATES)[number];
+
+/** How much it takes to make the observation: a look where one stands, a way to the equipment, a meter. */
+export type Effort = 'look' | 'climb' | 'meter';
+
+export interface EvidenceValue {
+  readonly value: string;
+  /** The answer as a button says it. */
+  readonly label: string;
+  /** What the answer says about the house, as a sentence. */
+  readonly sentence: string;
+}
+
+export interface Situation {
+  readonly job: Job;
+  readonly thermostat: Thermostat;
+  readonly wiring: Wiring;
+}
+
+export interface Reading {
+  readonly value: string;
+  /** Ids of the recorded facts that it was read from. */
+  readonly because: readonly string[];
+}
+
+export interface Evidence {
+  readonly id: string;
+  /** `asked`: the user answers; `read`: it follows from the recorded wiring. */
+  readonly kind: 'asked' | 'measured' | 'read';
+  readonly ask: string;
+  /** How to find out, for the hands. */
+  readonly how: string;
+  readonly effort: Effort;
+  /** Where the figures come from. */
+  readonly source: string;
+  readonly values: readonly EvidenceValue[];
+  /** Chance of each value in each family, in the order of `values`. Rows need not add up to 1 exactly; they are normalised. */
+  readonly likelihood: Readonly<Record<Exclude<Candidate, 'unknown'>, readonly number[]>>;
+  /** The value in this situation, or null when it is not known yet. */
+  read(situation: Situation): Reading | null;
+}
+
+/** Reads the answer that the user gave to this evidence's question. */
+export function answered(id: string, values: readonly EvidenceValue[]) {
+  return ({ thermostat }: Situation): Reading | null => {
+    const answer = thermostat.observed[id];
+    return values.some((one) => one.value === answer) ? { value: String(answer), because: [`observed:${id}`] } : null;
+  };
+}
+
+/** Where the usual figures come from, until measured ones replace them. */
+export const ESTIMATE = 'Estimate from the layouts in which each family is usually built; not a survey.';

@@ -1,0 +1,37 @@
+/** Facts of a thermostat as its own sheet states them: the same shape for the shipped catalogue and for a user's device. */
+import * as v from 'valibot';
+import { DeviceId } from './ids';
+import { mark, positive, shortText, text, wholeNumber } from './primitives';
+
+export const SUPPLY_NEEDS = ['common-required', 'common-or-battery', 'self-charging', 'battery'] as const;
+export const RAILS = ['one-r', 'link-removable', 'link-to-be-cut', 'joined-inside'] as const;
+export type Rails = (typeof RAILS)[number];
+
+export const DeviceFacts = v.strictObject({
+  id: DeviceId,
+  maker: shortText,
+  model: shortText,
+  /** What it needs to live on. */
+  supply: v.picklist(SUPPLY_NEEDS, `one of ${SUPPLY_NEEDS.join(', ')}`),
+  /** Terminals that it has, as printed. */
+  marks: v.pipe(v.array(mark), v.maxLength(32, 'at most 32 terminals')),
+  heatStages: wholeNumber(0, 4),
+  coolStages: wholeNumber(0, 4),
+  heatPump: v.boolean('true or false: can it drive a heat pump'),
+  /** How it keeps the hot side for heating and that for cooling. */
+  rails: v.picklist(RAILS, `one of ${RAILS.join(', ')}`),
+  /** The hot terminal that feeds its own electronics. */
+  electronicsFrom: mark,
+  /** Voltage at its own terminals, volts AC RMS. */
+  voltsMin: positive(400),
+  voltsMax: positive(400),
+  /** What its electronics draw, VA. */
+  drawVa: positive(50),
+  /** Plate, millimetres. */
+  plateWidthMm: positive(1000),
+  plateHeightMm: positive(1000),
+  wifiBands: shortText,
+  price: v.nullable(positive(100000)),
+  note: text
+});
+export type DeviceFacts = v.InferOutput<typeof DeviceFacts>;

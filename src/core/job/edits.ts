@@ -1,0 +1,184 @@
+/** The edits that the screens make, each as a step with a label that says in words what it did. */
+import { colourName, type ColourCode } from '../trade/colours';
+import type { EndSide, Family, MethodId } from '../trade/vocabulary';
+import { emptyCable, emptyConductor, emptyEquipment, emptyThermostat, landedOn, UNSEEN } from './create';
+import type { DeviceFacts } from './device-facts';
+import { nextId, type DeviceId, type EquipmentId } from './ids';
+import type { Cable, Conductor, ConductorEnd, Equipment, Job, Link, Splice, Thermostat } from './schema';
+import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
+
+const endNames: Readonly<Record<EndSide, string>> = { wall: 'Wall end', equipment: 'Equipment end' };
+
+function conductorPath(th: number, co: number): Path {
+  return ['thermostats', th, 'conductors', co];
+}
+
+function thermostatAt(job: Job, th: number): Thermostat {
+  const thermostat = job.thermostats[th];
+  if (!thermostat) throw new Error(`No thermostat at position ${th}`);
+  return thermostat;
+}
+
+/** What a person calls a conductor: its label, else its colour. */
+export function conductorName(conductor: Pick<Conductor, 'colour' | 'stripe' | 'label'>): string {
+  const colour = conductor.colour === null ? 'uncoloured' : colourName(conductor.colour, conductor.stripe);
+  return conductor.label === '' ? colour : `${colour} “${conductor.label}”`;
+}
+
+export function setConductorEnd(job: Job, th: number, co: number, side: EndSide, end: ConductorEnd): Step {
+  const conductor = thermostatAt(job, th).conductors[co];
+  if (!conductor) throw new Error(`No conductor at position ${co}`);
+  const where = end.on.length > 0 ? `landed on ${end.on.map((one) => one.mark).join(' and ')}` : end.state;
+  const label = `${endNames[side]} of ${conductorName(conductor)}: ${where}`;
+  return setStep(job, [...conductorPath(th, co), side], end, label);
+}
+
+export function setConductorField<K extends keyof Conductor>(
+  job: Job,
+  th: number,
+  co: number,
+  field: K,
+  value: Conductor[K]
+): Step {
+  const conductor = thermostatAt(job, th).conductors[co];
+  const name = conductor ? conductorName(conductor) : `conductor ${co + 1}`;
+  const shown = field === 'colour' ? colourName(value as ColourCode | null) : String(value);
+  return setStep(job, [...conductorPath(th, co), field], value, `${field} of ${name}: ${shown}`);
+}
+
+export function setSplices(job: Job, th: number, co: number, splices: readonly Splice[]): Step {
+  const path = [...conductorPath(th, co), 'splices'];
+  return setStep(job, path, splices, splices.length === 0 ? 'Splice removed' : 'Splice recorded');
+}
+
+export function addConductor(job: Job, th: number, cable: Cable['id'], colour: ColourCode | null): Step {
+  const { conductors } = thermostatAt(job, th);
+  const last = conductors.map((one) => one.cable).lastIndexOf(cable);
+  const id = nextId('conductor', conductors.map((one) => one.id));
+  return insertStep(
+    job,
+    ['thermostats', th, 'conductors'],
+    emptyConductor(id, cable, colour),
+    'Conductor added',
+    last === -1 ? conductors.length : last + 1
+  );
+}
+
+export function removeConductor(job: Job, th: number, co: number): Step {
+  return removeStep(job, ['thermostats', th, 'conductors'], co, 'Conductor removed');
+}
+
+export interface NewCable extends Omit<Cable, 'id'> {
+  readonly colours: readonly (ColourCode | null)[];
+}
+
+/** A cable with its conductors, nothing seen of their ends yet. */
+export function addCable(job: Job, th: number, cable: NewCable): Step {
+  const thermostat = thermostatAt(job, th);
+  const id = nextId('cable', thermostat.cables.map((one) => one.id));
+  const { colours, ...facts } = cable;
+  const taken = thermostat.conductors.map((one) => one.id as string);
+  const conductors = colours.map((colour) => {
+    const conductor = emptyConductor(nextId('conductor', taken), id, colour);
+    taken.push(conductor.id);
+    return conductor;
+  });
+  const label = `Cable ${cable.name} with ${colours.length} conductors`;
+  const at: Path = ['thermostats', th];
+  return batch(label, [
+    insertStep(job, [...at, 'cables'], { ...emptyCable(id, cable.name), ...facts, id }, label),
+    ...conductors.map((one, index) =>
+      insertStep(job, [...at, 'conductors'], one, label, thermostat.conductors.length + index)
+    )
+  ]);
+}
+
+export function setCable(job: Job, th: number, ca: number, cable: Cable): Step {
+  return setStep(job, ['thermostats', th, 'cables', ca], cable, `Cable ${cable.name} changed`);
+}
+
+/** Takes out a cable with all its conductors. */
+export function removeCable(job: Job, th: number, ca: number): Step {
+  const { cables, conductors } = thermostatAt(job, th);
+  const cable = cables[ca];
+  if (!cable) throw new Error(`No cable at position ${ca}`);
+  const gone = conductors.flatMap((one, index) => (one.cable === cable.id ? [index] : [])).reverse();
+  const label = `Cable ${cable.name} removed`;
+  return batch(label, [
+    ...gone.map((index) => removeStep(job, ['thermostats', th, 'conductors'], index, label)),
+    removeStep(job, ['thermostats', th, 'cables'], ca, label)
+  ]);
+}
+
+export function addLink(job: Job, th: number, link: Omit<Link, 'id'>): Step {
+  const { links } = thermostatAt(job, th);
+  const id = nextId('link', links.map((one) => one.id));
+  return insertStep(job, ['thermostats', th, 'links'], { id, ...link }, `Link ${link.a.mark} to ${link.b.mark}`);
+}
+
+export function removeLink(job: Job, th: number, index: number): Step {
+  return removeStep(job, ['thermostats', th, 'links'], index, 'Link removed');
+}
+
+/** Marks of the old plate. */
+export function setPlateMarks(job: Job, th: number, marks: readonly string[]): Step {
+  return setStep(job, ['thermostats', th, 'marks'], marks, 'Terminals of the old plate');
+}
+
+export function setEquipment(job: Job, eq: number, equipment: Equipment, label = 'Equipment changed'): Step {
+  return setStep(job, ['equipment', eq], equipment, label);
+}
+
+export function setThermostatField<K extends keyof Thermostat>(
+  job: Job,
+  th: number,
+  field: K,
+  value: Thermostat[K],
+  label: string
+): Step {
+  return setStep(job, ['thermostats', th, field], value, label);
+}
+
+/** Records the answer to an observation; null takes it back. */
+export function observe(job: Job, th: number, id: string, answer: string | number | null): Step {
+  const label = answer === null ? `Observation taken back: ${id}` : `Observed: ${id}`;
+  return setStep(job, ['thermostats', th, 'observed', id], answer ?? undefined, label);
+}
+
+export function stateFamily(job: Job, th: number, family: Family | null): Step {
+  return setStep(job, ['thermostats', th, 'statedFamily'], family, family ? `System stated: ${family}` : 'System not stated');
+}
+
+export function chooseDevice(job: Job, th: number, device: DeviceId | null): Step {
+  return setStep(job, ['thermostats', th, 'choice'], { device, method: null }, 'Thermostat chosen');
+}
+
+export function chooseMethod(job: Job, th: number, method: MethodId | null): Step {
+  return setStep(job, ['thermostats', th, 'choice', 'method'], method, 'Supply chosen');
+}
+
+export function saveDevice(job: Job, device: DeviceFacts): Step {
+  const index = job.devices.findIndex((one) => one.id === device.id);
+  const label = `Facts of ${device.maker} ${device.model}`;
+  return index === -1 ? insertStep(job, ['devices'], device, label) : setStep(job, ['devices', index], device, label);
+}
+
+/** A further thermostat, driving a machine of its own. */
+export function addThermostat(job: Job, name: string): Step {
+  const equipment = emptyEquipment(
+    nextId('equipment', job.equipment.map((one) => one.id)),
+    `Equipment for ${name}`
+  );
+  const id = nextId('thermostat', job.thermostats.map((one) => one.id));
+  return batch(`Thermostat ${name}`, [
+    insertStep(job, ['equipment'], equipment, ''),
+    insertStep(job, ['thermostats'], emptyThermostat(id, name, [equipment.id]), '')
+  ]);
+}
+
+/** The end as the user's word says it: a state, or a mark that it is landed on. */
+export function endFrom(word: string, at: Thermostat['id'] | EquipmentId): ConductorEnd {
+  const state = word.toLowerCase();
+  if (state === 'loose' || state === 'coiled' || state === 'unseen') return { state, on: [] };
+  return word === '' ? UNSEEN : landedOn(at, word.toUpperCase());
+}

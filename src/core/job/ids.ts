@@ -1,0 +1,65 @@
+/** Ids carry their kind as a prefix, so that a stray id in a message or a file tells what it names. */
+import * as v from 'valibot';
+
+export const ID_PREFIXES = {
+  job: 'job',
+  thermostat: 'th',
+  equipment: 'eq',
+  cable: 'ca',
+  conductor: 'co',
+  link: 'ln',
+  splice: 'sp',
+  device: 'de'
+} as const;
+export type IdKind = keyof typeof ID_PREFIXES;
+
+function idOf<const K extends IdKind>(kind: K) {
+  const prefix = ID_PREFIXES[kind];
+  const shape = new RegExp(`^${prefix}-[a-z0-9][a-z0-9-]{0,47}$`);
+  return v.pipe(
+    v.string(),
+    v.regex(shape, `an id that starts with "${prefix}-" and goes on in lower case, digits and hyphens`),
+    v.brand(kind)
+  );
+}
+
+export const JobId = idOf('job');
+export type JobId = v.InferOutput<typeof JobId>;
+export const ThermostatId = idOf('thermostat');
+export type ThermostatId = v.InferOutput<typeof ThermostatId>;
+export const EquipmentId = idOf('equipment');
+export type EquipmentId = v.InferOutput<typeof EquipmentId>;
+export const CableId = idOf('cable');
+export type CableId = v.InferOutput<typeof CableId>;
+export const ConductorId = idOf('conductor');
+export type ConductorId = v.InferOutput<typeof ConductorId>;
+export const LinkId = idOf('link');
+export type LinkId = v.InferOutput<typeof LinkId>;
+export const SpliceId = idOf('splice');
+export type SpliceId = v.InferOutput<typeof SpliceId>;
+export const DeviceId = idOf('device');
+export type DeviceId = v.InferOutput<typeof DeviceId>;
+
+interface IdOf {
+  job: JobId;
+  thermostat: ThermostatId;
+  equipment: EquipmentId;
+  cable: CableId;
+  conductor: ConductorId;
+  link: LinkId;
+  splice: SpliceId;
+  device: DeviceId;
+}
+
+/** The id of a kind with the given rest. Throws on a rest that makes no valid id: a programmer's mistake. */
+export function makeId<K extends IdKind>(kind: K, rest: string): IdOf[K] {
+  return v.parse(idOf(kind), `${ID_PREFIXES[kind]}-${rest}`) as IdOf[K];
+}
+
+/** The next id of a kind that is not taken: `co-1`, `co-2`, … */
+export function nextId<K extends IdKind>(kind: K, taken: Iterable<string>): IdOf[K] {
+  const used = new Set(taken);
+  let number = 1;
+  while (used.has(`${ID_PREFIXES[kind]}-${number}`)) number += 1;
+  return makeId(kind, String(number));
+}

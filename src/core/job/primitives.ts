@@ -1,0 +1,29 @@
+/** Small schemas that the entities share. Their messages say what is expected, to be read after "expected". */
+import * as v from 'valibot';
+
+export const shortText = v.pipe(v.string('text'), v.maxLength(120, 'at most 120 characters'));
+export const text = v.pipe(v.string('text'), v.maxLength(4000, 'at most 4000 characters'));
+
+/** A terminal mark as printed beside the screw. */
+export const mark = v.pipe(
+  v.string('a terminal mark'),
+  v.regex(/^[A-Z0-9+\-/]{1,8}$/, 'a terminal mark of 1 to 8 capitals, digits, +, - or /')
+);
+
+export function positive(most: number) {
+  return v.pipe(
+    v.number('a number'),
+    v.finite('a finite number'),
+    v.gtValue(0, 'a number above 0'),
+    v.maxValue(most, `a number of at most ${most}`)
+  );
+}
+
+export function wholeNumber(least: number, most: number) {
+  return v.pipe(
+    v.number('a number'),
+    v.integer('a whole number'),
+    v.minValue(least, `at least ${least}`),
+    v.maxValue(most, `at most ${most}`)
+  );
+}

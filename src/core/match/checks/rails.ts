@@ -1,0 +1,31 @@
+import { finding } from '../../trade/findings';
+import { splitTerminal, landedTerminal } from '../../wiring/graph';
+import { reachable } from '../../wiring/trace';
+import type { MatchCheck } from '../types';
+
+/** Two supplies need two hot terminals with nothing between them. */
+export const rails: MatchCheck = {
+  id: 'rails',
+  check({ device, wiring }) {
+    const hot = wiring.strands.filter((strand) => {
+      const terminal = landedTerminal(strand.wall);
+      return terminal !== null && ['R', 'RH', 'RC'].includes(splitTerminal(terminal).mark) && strand.equipment.state === 'landed';
+    });
+    const [first, ...others] = hot;
+    const from = first && landedTerminal(first.equipment);
+    if (!from) return [];
+    const together = reachable({ ...wiring, strands: [] }, from);
+    const boardOf = splitTerminal(from).device;
+    const second = others.find((strand) => {
+      const terminal = landedTerminal(strand.equipment);
+      return terminal !== null && !together.has(terminal) && splitTerminal(terminal).device !== boardOf;
+    });
+    if (!second) return [];
+    const because = [first.id, second.id, device.id];
+    if (device.rails === 'one-r' || device.rails === 'joined-inside') {
+      const text = `Two machines each bring a hot conductor of their own. The ${device.model} joins them inside: two transformers would feed each other.`;
+      return [finding('stop', 'link-must-suit-supplies', text, because)];
+    }
+    return [finding('warn', 'link-must-suit-supplies', 'Two machines each bring a hot conductor of their own: the link between RH and RC must be out.', because)];
+  }
+};

@@ -1,0 +1,10 @@
+/** All checks of a device against a house. A new one is one file and one line here. */
+import type { MatchCheck } from '../types';
+import { common } from './common';
+import { heatPump } from './heat-pump';
+import { rails } from './rails';
+import { stages } from './stages';
+import { terminals } from './terminals';
+import { voltage } from './voltage';
+
+export const MATCH_CHECKS: readonly MatchCheck[] = [voltage, heatPump, terminals, stages, rails, common];

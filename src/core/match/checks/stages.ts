@@ -1,0 +1,22 @@
+import { finding, type Finding } from '../../trade/findings';
+import { boards, hasMark } from '../../wiring/graph';
+import type { MatchCheck } from '../types';
+
+/** Stages that the board has, whether or not the old thermostat used them. */
+export const stages: MatchCheck = {
+  id: 'stages',
+  check({ device, wiring, worlds }) {
+    const [world] = worlds;
+    if (!world || world.family === 'heat-pump' || world.family === 'boiler') return [];
+    const found: Finding[] = [];
+    const board = boards(wiring).find((one) => hasMark(one, 'W2') || hasMark(one, 'Y2'));
+    if (!board) return [];
+    if (hasMark(board, 'W2') && device.heatStages < 2) {
+      found.push(finding('warn', 'too-few-stages', `The board has a second heat stage (W2); the ${device.model} drives only one.`, [board.id, device.id]));
+    }
+    if (hasMark(board, 'Y2') && world.compressor && device.coolStages < 2) {
+      found.push(finding('warn', 'too-few-stages', `The board has a second compressor stage (Y2); the ${device.model} drives only one.`, [board.id, device.id]));
+    }
+    return found;
+  }
+};

@@ -1,0 +1,19 @@
+import type { World } from '../devices/world';
+import type { Identification } from '../identify/identify';
+import type { DeviceFacts } from '../job/device-facts';
+import type { Finding } from '../trade/findings';
+import type { Wiring } from '../wiring/graph';
+
+export interface MatchSituation {
+  readonly identification: Identification;
+  readonly wiring: Wiring;
+  /** Worlds still believable, likeliest first; empty while nothing is. */
+  readonly worlds: readonly World[];
+  readonly device: DeviceFacts;
+}
+
+/** One question that a device is asked, with the sentence for each way of failing it. */
+export interface MatchCheck {
+  readonly id: string;
+  check(situation: MatchSituation): Finding[];
+}

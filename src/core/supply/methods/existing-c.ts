@@ -1,0 +1,68 @@
+import { finding } from '../../trade/findings';
+import { hasMark, isFree, terminalId } from '../../wiring/graph';
+import { boardWithCommon, continuityFindings, noCommonMark, strandsAt } from '../equipment';
+import { swapThermostat } from '../swap-thermostat';
+import { refused, type Method, type SupplySituation } from '../types';
+
+/** A conductor that is on C at the equipment already, and on C or free at the wall. */
+export const existingC: Method = {
+  id: 'existing-c',
+  title: 'Use the common that is there',
+  how: 'A conductor is on C at the equipment already: land it on C at the new thermostat.',
+  standing: 'exists',
+  offer(situation) {
+    const { before, recorded, device } = situation;
+    if (!hasMark(device, 'C')) {
+      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+    }
+    const board = boardWithCommon(before);
+    if (!board) return refused(...oneEnded(situation), noCommonMark(undefinedIfNone(situation)));
+    const candidates = strandsAt(before, board, 'C');
+    const strand = candidates.find((one) => one.wall.state === 'landed') ?? candidates.find((one) => isFree(one.wall));
+    if (!strand) {
+      const reasons = oneEnded(situation);
+      return refused(
+        ...(reasons.length > 0
+          ? reasons
+          : [finding('stop', 'no-common-found', 'No conductor of the thermostat cable is on C at the equipment.', [board.id])])
+      );
+    }
+    const { wiring, findings } = swapThermostat(situation);
+    const landed = { state: 'landed', terminal: terminalId(device.id, 'C') } as const;
+    const wasFree = isFree(strand.wall);
+    return {
+      after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, wall: landed } : one)) },
+      findings: [...findings, ...(wasFree ? continuityFindings(strand) : []), ...notRead(recorded, strand.id)],
+      loses: [],
+      parts: [],
+      extraMinutes: 0
+    };
+  }
+};
+
+function undefinedIfNone({ before }: SupplySituation) {
+  return before.devices.find((one) => one.kind === 'board');
+}
+
+/** A C at the wall whose other end is known to be on nothing. */
+function oneEnded({ recorded }: SupplySituation) {
+  return recorded.strands.flatMap((strand) =>
+    strand.wall.state === 'landed' && strand.wall.terminal.endsWith('.C') && isFree(strand.equipment)
+      ? [finding('stop', 'common-one-ended', `The ${strand.name} conductor is on C at the wall but on nothing at the equipment: it carries no common.`, [strand.id])]
+      : []
+  );
+}
+
+function notRead(recorded: SupplySituation['recorded'], id: string) {
+  const strand = recorded.strands.find((one) => one.id === id);
+  return strand?.equipment.state === 'unseen'
+    ? [
+        finding(
+          'stop',
+          'end-not-read',
+          `The ${strand.name} conductor is on C at the wall; nobody has seen its other end. Read it at the equipment: landed at the wall proves nothing about the other end.`,
+          [strand.id]
+        )
+      ]
+    : [];
+}

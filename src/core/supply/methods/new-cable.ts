@@ -1,0 +1,127 @@
+import { conductorOhms, type Gauge, WORST_LENGTH_M } from '../../trade/cable';
+import { colourName, usualColours } from '../../trade/colours';
+import { finding, type Finding } from '../../trade/findings';
+import { hasMark, landedTerminal, splitTerminal, terminalId, type Landing, type Strand, type Wiring } from '../../wiring/graph';
+import { boardWithCommon, feedingBoard, noCommonMark } from '../equipment';
+import { swapThermostat } from '../swap-thermostat';
+import { refused, type Method, type SupplySituation } from '../types';
+
+const GAUGE: Gauge = 18;
+const CABLE_ID = 'ca-new';
+const DOLLARS_PER_METRE = 1.9;
+/** For stripping at both ends and for the way round corners. */
+const SLACK_M = 2;
+
+/** A new cable with spare conductors, pulled along the old path with the old cable as the leader. */
+export const newCable: Method = {
+  id: 'new-cable',
+  title: 'Pull a new cable',
+  how: 'A new cable with spare conductors takes the place of the old one, which serves as the leader.',
+  standing: 'added',
+  offer(situation) {
+    const { before, device } = situation;
+    if (!hasMark(device, 'C')) {
+      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+    }
+    const board = boardWithCommon(before);
+    if (!board) return refused(noCommonMark(feedingBoard(before)));
+    const pathFindings = pathConditions(situation);
+    const { wiring, findings } = swapThermostat(situation);
+    const ends = usedEnds(wiring);
+    if (!ends.some((one) => one.wall.endsWith('.C'))) {
+      ends.push({ wall: terminalId(device.id, 'C'), equipment: terminalId(board.id, 'C') });
+    }
+    const conductors = [5, 8, 10].find((count) => count >= ends.length + 1) ?? ends.length + 1;
+    const lengthM = Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+    return {
+      after: withCable(wiring, ends, conductors, lengthM),
+      findings: [...findings, ...pathFindings],
+      loses: [],
+      parts: [
+        {
+          id: 'cable',
+          name: `Thermostat cable, ${conductors} conductors, ${GAUGE} AWG solid`,
+          quantity: Math.ceil(lengthM),
+          unit: 'metre',
+          cost: Math.round(lengthM * DOLLARS_PER_METRE * (conductors / 5))
+        },
+        { id: 'pull-line', name: 'Pull line, left behind in the path', quantity: Math.ceil(lengthM), unit: 'metre', cost: 3 }
+      ],
+      extraMinutes: 0
+    };
+  }
+};
+
+interface Ends {
+  readonly wall: string;
+  readonly equipment: string;
+}
+
+function usedEnds(wiring: Wiring): Ends[] {
+  return wiring.strands.flatMap((strand) => {
+    const wall = landedTerminal(strand.wall);
+    const equipment = landedTerminal(strand.equipment);
+    return wall && equipment ? [{ wall, equipment }] : [];
+  });
+}
+
+/** Usual colours where a terminal has one, so that the next person finds what they expect; the mark stays the truth. */
+function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, lengthM: number): Wiring {
+  const colours = usualColours(Math.min(conductors, 8));
+  const custom: Readonly<Record<string, string>> = { R: 'RD', RH: 'RD', RC: 'RD', C: 'BU', W1: 'WH', Y1: 'YE', G: 'GN', OB: 'OG', O: 'OG', W2: 'BN', AUX: 'BN' };
+  const free = [...colours];
+  const take = (wanted: string | undefined) => {
+    const index = free.findIndex((one) => one === wanted);
+    return free.splice(index === -1 ? free.length - 1 : index, 1)[0] ?? null;
+  };
+  const hasCustom = ends.map((one) => custom[splitTerminal(one.wall).mark]);
+  const order = ends.map((_, index) => index).sort((a, b) => Number(!hasCustom[a]) - Number(!hasCustom[b]));
+  const chosen = new Map(order.map((index) => [index, take(hasCustom[index])]));
+  const strand = (number: number, colour: Strand['colour'], wall: Landing, equipment: Landing): Strand => ({
+    id: `co-new-${number}`,
+    cable: CABLE_ID,
+    name: `new ${colour === null ? 'conductor' : colourName(colour)}`,
+    colour,
+    colourBeyond: colour,
+    stripe: null,
+    spliced: 'no',
+    continuity: 'proven',
+    ohms: conductorOhms(GAUGE, lengthM),
+    wall,
+    equipment
+  });
+  const used = ends.map((one, index) =>
+    strand(index + 1, chosen.get(index) ?? null, { state: 'landed', terminal: one.wall }, { state: 'landed', terminal: one.equipment })
+  );
+  const spares = Array.from({ length: conductors - ends.length }, (_, index) =>
+    strand(ends.length + index + 1, free.shift() ?? null, { state: 'coiled' }, { state: 'coiled' })
+  );
+  return {
+    ...wiring,
+    cables: [{ id: CABLE_ID, name: `new cable, ${conductors} conductors`, path: 'free', lengthM, gauge: GAUGE }],
+    strands: [...used, ...spares]
+  };
+}
+
+function pathConditions({ before, assumed }: SupplySituation): Finding[] {
+  const found: Finding[] = [];
+  const stapled = before.cables.filter((one) => one.path === 'stapled');
+  if (stapled.length > 0) {
+    found.push(
+      finding('stop', 'cable-stapled', `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`, stapled.map((one) => one.id))
+    );
+  }
+  const unknown = before.cables.filter((one) => one.path === 'unknown');
+  if (unknown.length > 0) {
+    found.push(
+      finding('warn', 'cable-path-unknown', 'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.', unknown.map((one) => one.id))
+    );
+  }
+  if (before.strands.some((one) => one.spliced !== 'no')) {
+    found.push(finding('warn', 'hidden-splice', 'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.', before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)));
+  }
+  if (assumed.length > 0) {
+    found.push(finding('warn', 'end-not-read', 'Read the equipment end of every conductor before the old cable comes out.', assumed));
+  }
+  return found;
+}

@@ -1,0 +1,78 @@
+import { FAMILY_NAMES } from '../../trade/vocabulary';
+import { finding, type Finding } from '../../trade/findings';
+import { hasMark, landedTerminal, splitTerminal, terminalId, type Strand, type WireLink } from '../../wiring/graph';
+import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from '../equipment';
+import { swapThermostat } from '../swap-thermostat';
+import { refused, type Method, type SupplySituation } from '../types';
+
+/** The conductor of the blower becomes the common; a link at the board lets a cooling call start the blower. */
+export const repurposeG: Method = {
+  id: 'repurpose-g',
+  title: 'Turn the fan conductor into the common',
+  how: 'The conductor on G moves to C at both ends, and a link joins Y to G at the equipment so that the blower runs in cooling.',
+  standing: 'given-up',
+  offer(situation) {
+    const { before, device } = situation;
+    if (!hasMark(device, 'C')) {
+      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+    }
+    const board = boardWithCommon(before);
+    if (!board) return refused(noCommonMark(feedingBoard(before)));
+    const strand = strandsAt(before, board, 'G').find((one) => one.wall.state === 'landed');
+    if (!strand) {
+      return refused(finding('stop', 'fan-conductor-missing', 'No conductor is on G at both ends: there is none to turn into the common.', [board.id]));
+    }
+    const { wiring, findings } = swapThermostat(situation);
+    const moved: Strand = {
+      ...strand,
+      wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
+      equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+    };
+    const cooling = strandsAt(before, board, 'Y1').some((one) => one.wall.state === 'landed');
+    const link: WireLink = {
+      id: 'ln-y-g',
+      place: 'equipment',
+      a: terminalId(board.id, 'Y1'),
+      b: terminalId(board.id, 'G'),
+      kind: 'wire'
+    };
+    return {
+      after: {
+        ...wiring,
+        strands: wiring.strands.map((one) => (one.id === strand.id ? moved : one)),
+        links: cooling ? [...wiring.links, link] : wiring.links
+      },
+      findings: [...findings, ...rules(situation, strand)],
+      loses: [],
+      parts: cooling ? [{ id: 'link-wire', name: 'Piece of 18 AWG solid wire for the link', quantity: 1, unit: 'piece', cost: 1 }] : [],
+      extraMinutes: 0
+    };
+  }
+};
+
+/** What no circuit knows: what the trade allows this on, and what the code may say. */
+function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[] {
+  const found: Finding[] = [
+    finding('note', 'local-code', 'Some local codes and makers do not allow the fan conductor to be used so: theirs is the last word.', [strand.id])
+  ];
+  const burner = new Set(['furnace', 'furnace-ac']);
+  const others = [...new Set(worlds.map((one) => one.world.family).filter((family) => !burner.has(family)))];
+  for (const family of others) {
+    found.push(
+      finding(
+        'stop',
+        'not-for-this-family',
+        `Only for a burner furnace whose board runs the blower in heating; this ${worlds.length > 1 ? 'may be' : 'is'}: ${FAMILY_NAMES[family]}. Never take G away from electric heat or a heat pump.`,
+        [strand.id]
+      )
+    );
+  }
+  const unread = recorded.strands.find((one) => one.id === strand.id && landedTerminal(one.equipment) === null);
+  if (unread && unread.equipment.state === 'unseen') {
+    const mark = splitTerminal(landedTerminal(unread.wall) ?? '.').mark;
+    found.push(
+      finding('stop', 'end-not-read', `The ${unread.name} conductor is on ${mark} at the wall; nobody has seen its other end. Read it before it is moved.`, [strand.id])
+    );
+  }
+  return found;
+}

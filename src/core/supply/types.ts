@@ -1,0 +1,67 @@
+/** What a way of supplying the common is: a function from graph to graph, with what no circuit knows said beside it. */
+import type { World } from '../devices/world';
+import type { Identification } from '../identify/identify';
+import type { WeightedWorld } from '../identify/worlds';
+import type { DeviceFacts } from '../job/device-facts';
+import type { Job, Thermostat } from '../job/schema';
+import type { Finding } from '../trade/findings';
+import type { MethodId } from '../trade/vocabulary';
+import type { Wiring } from '../wiring/graph';
+
+export interface SupplySituation {
+  readonly job: Job;
+  readonly thermostat: Thermostat;
+  readonly identification: Identification;
+  readonly device: DeviceFacts;
+  /** As recorded, with doubt. */
+  readonly recorded: Wiring;
+  /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. */
+  readonly before: Wiring;
+  readonly assumed: readonly string[];
+  /** Believable ways the equipment may be, likeliest first; never empty where a method is asked. */
+  readonly worlds: readonly WeightedWorld[];
+  /** The likeliest. */
+  readonly world: World;
+}
+
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly quantity: number;
+  readonly unit: string;
+  /** Price for that quantity, dollars, for comparing ways with each other. */
+  readonly cost: number;
+}
+
+export interface Loss {
+  readonly text: string;
+}
+
+export interface Offer {
+  /** The wiring it would make, or null when it cannot even be drawn. */
+  readonly after: Wiring | null;
+  /** Conditions, rules and remarks that no circuit knows. A stop refuses the method. */
+  readonly findings: readonly Finding[];
+  /** What is given up besides what the circuit shows. */
+  readonly loses: readonly Loss[];
+  readonly parts: readonly Part[];
+  /** Minutes beyond the moves themselves: finding, pulling, patching. */
+  readonly extraMinutes: number;
+}
+
+/** Prefer what exists over what is added, and what is added over what is given up. */
+export type Standing = 'exists' | 'spare' | 'added' | 'given-up' | 'left';
+
+export interface Method {
+  readonly id: MethodId;
+  readonly title: string;
+  /** How it works, in a sentence for the hands. */
+  readonly how: string;
+  readonly standing: Standing;
+  offer(situation: SupplySituation): Offer;
+}
+
+/** An offer that cannot be drawn, with the reason. */
+export function refused(...findings: Finding[]): Offer {
+  return { after: null, findings, loses: [], parts: [], extraMinutes: 0 };
+}

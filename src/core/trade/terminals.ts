@@ -1,0 +1,115 @@
+/**
+ * Terminal marks of the 24 V class and their neighbours: what is printed beside a screw, and what it means.
+ * The mark is the truth of a terminal; what hangs on it is recorded separately.
+ */
+
+export type MarkClass = 'hot' | 'common' | 'call' | 'contact' | 'accessory' | 'sensor' | 'data' | 'mains' | 'ambiguous';
+
+export interface MarkFacts {
+  /** The mark in the form the core compares: upper case, no slash. */
+  readonly mark: string;
+  readonly class: MarkClass;
+  /** What it does, for a person who reads the word for the first time. */
+  readonly means: string;
+}
+
+const facts: readonly MarkFacts[] = [
+  { mark: 'R', class: 'hot', means: '24 V hot, from the only transformer' },
+  { mark: 'RH', class: 'hot', means: '24 V hot for heating' },
+  { mark: 'RC', class: 'hot', means: '24 V hot for cooling' },
+  { mark: 'C', class: 'common', means: 'common, the other side of the transformer' },
+  { mark: 'W1', class: 'call', means: 'first heat stage' },
+  { mark: 'W2', class: 'call', means: 'second heat stage, or auxiliary heat of a heat pump' },
+  { mark: 'AUX', class: 'call', means: 'auxiliary heat of a heat pump' },
+  { mark: 'Y1', class: 'call', means: 'first compressor stage' },
+  { mark: 'Y2', class: 'call', means: 'second compressor stage' },
+  { mark: 'G', class: 'call', means: 'blower' },
+  { mark: 'O', class: 'call', means: 'reversing valve, energised for cooling' },
+  { mark: 'B', class: 'ambiguous', means: 'reversing valve, energised for heating; common on some old plates' },
+  { mark: 'OB', class: 'call', means: 'reversing valve, either way, chosen in set-up' },
+  { mark: 'E', class: 'call', means: 'emergency heat' },
+  { mark: 'X', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
+  { mark: 'X2', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
+  { mark: 'L', class: 'accessory', means: 'fault lamp' },
+  { mark: 'K', class: 'call', means: 'Y and G combined on one conductor, with an adapter at the equipment' },
+  { mark: 'S', class: 'sensor', means: 'remote sensor: never 24 V' },
+  { mark: 'S1', class: 'sensor', means: 'remote sensor: never 24 V' },
+  { mark: 'S2', class: 'sensor', means: 'remote sensor: never 24 V' },
+  { mark: 'HUM', class: 'accessory', means: 'humidifier' },
+  { mark: 'DEHUM', class: 'accessory', means: 'dehumidifier' },
+  { mark: 'ACC', class: 'accessory', means: 'accessory' },
+  { mark: 'V', class: 'accessory', means: 'ventilator' },
+  { mark: 'T', class: 'contact', means: 'two-wire contact: closing it calls for heat' },
+  { mark: 'TT', class: 'contact', means: 'two-wire contact: closing it calls for heat' },
+  { mark: 'T1', class: 'contact', means: 'two-wire contact: closing it to T2 calls for heat' },
+  { mark: 'T2', class: 'contact', means: 'two-wire contact: closing it to T1 calls for heat' },
+  { mark: '1', class: 'data', means: 'data line of a communicating system' },
+  { mark: '2', class: 'data', means: 'data line of a communicating system' },
+  { mark: '3', class: 'data', means: 'data line of a communicating system' },
+  { mark: '4', class: 'data', means: 'data line of a communicating system' },
+  { mark: 'A', class: 'data', means: 'data line of a communicating system' },
+  { mark: 'D', class: 'data', means: 'data line of a communicating system' },
+  { mark: '+', class: 'data', means: 'data line of a communicating system' },
+  { mark: '-', class: 'data', means: 'data line of a communicating system' },
+  { mark: 'L1', class: 'mains', means: 'mains: stop' },
+  { mark: 'L2', class: 'mains', means: 'mains: stop' },
+  { mark: 'N', class: 'mains', means: 'mains neutral: stop' },
+  { mark: 'LINE', class: 'mains', means: 'mains in: stop' },
+  { mark: 'LOAD', class: 'mains', means: 'mains out: stop' }
+];
+
+export const MARKS: ReadonlyMap<string, MarkFacts> = new Map(facts.map((fact) => [fact.mark, fact]));
+
+/** Marks a user meets most, in the order in which a picker offers them. */
+export const COMMON_MARKS = [
+  'R',
+  'RH',
+  'RC',
+  'C',
+  'W',
+  'W2',
+  'Y',
+  'Y2',
+  'G',
+  'O',
+  'B',
+  'O/B',
+  'AUX',
+  'E',
+  'K',
+  'X',
+  'T1',
+  'T2',
+  'L1',
+  'L2'
+] as const;
+
+const readAs: Readonly<Record<string, string>> = {
+  W: 'W1',
+  Y: 'Y1',
+  'O/B': 'OB',
+  'B/O': 'OB',
+  'W2/AUX': 'W2',
+  'AUX/W2': 'W2',
+  'W1/E': 'W1'
+};
+
+/** The mark as the core compares it: `w` and `W` become `W1`, `o/b` becomes `OB`. Unknown marks stay as they are, in upper case. */
+export function canonicalMark(printed: string): string {
+  const upper = printed.trim().toUpperCase();
+  return readAs[upper] ?? upper;
+}
+
+/** Facts of a mark as printed, or undefined when the trade does not know it. */
+export function markFacts(printed: string): MarkFacts | undefined {
+  return MARKS.get(canonicalMark(printed));
+}
+
+export function markClass(printed: string): MarkClass | undefined {
+  return markFacts(printed)?.class;
+}
+
+/** `R`, `RH` or `RC`: a terminal that carries the hot side of a transformer. */
+export function isHot(mark: string): boolean {
+  return markClass(mark) === 'hot';
+}

@@ -1,0 +1,114 @@
+/**
+ * The difference of two wirings as values that can be applied, reversed and written down. The move list is made of these and of
+ * nothing else, so that the moves cannot disagree with the sheet.
+ */
+import type { EndSide } from '../trade/vocabulary';
+import type { Cable, Device, Landing, Strand, WireLink, Wiring } from './graph';
+
+export type Change =
+  | { readonly kind: 'end'; readonly strand: string; readonly side: EndSide; readonly from: Landing; readonly to: Landing }
+  | { readonly kind: 'link-on' | 'link-off'; readonly link: WireLink }
+  | { readonly kind: 'device-on' | 'device-off'; readonly device: Device }
+  | { readonly kind: 'cable-in' | 'cable-out'; readonly cable: Cable; readonly strands: readonly Strand[] };
+
+const LOOSE: Landing = { state: 'loose' };
+
+/**
+ * What has to happen to turn `before` into `after`. Cables come and go with all their strands; a strand that goes is lifted first, a
+ * strand that comes is landed afterwards. Applied in the order given, the changes lead from the one to the other.
+ */
+export function difference(before: Wiring, after: Wiring): Change[] {
+  const gone = before.cables.filter((one) => !after.cables.some((other) => other.id === one.id));
+  const come = after.cables.filter((one) => !before.cables.some((other) => other.id === one.id));
+  const kept = before.strands.filter((one) => after.strands.some((other) => other.id === one.id));
+  return [
+    ...missing(before.links, after.links).map((link): Change => ({ kind: 'link-off', link })),
+    ...gone.flatMap((cable) => strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))),
+    ...gone.map((cable): Change => ({ kind: 'cable-out', cable, strands: strandsIn(before, cable).map(lifted) })),
+    ...missing(before.devices, after.devices).map((device): Change => ({ kind: 'device-off', device })),
+    ...missing(after.devices, before.devices).map((device): Change => ({ kind: 'device-on', device })),
+    ...come.map((cable): Change => ({ kind: 'cable-in', cable, strands: strandsIn(after, cable).map(lifted) })),
+    ...kept.flatMap((strand) => {
+      const now = after.strands.find((one) => one.id === strand.id);
+      return now ? endChanges(strand, now) : [];
+    }),
+    ...come.flatMap((cable) => strandsIn(after, cable).flatMap((strand) => endChanges(lifted(strand), strand))),
+    ...missing(after.links, before.links).map((link): Change => ({ kind: 'link-on', link }))
+  ];
+}
+
+function missing<T extends { readonly id: string }>(from: readonly T[], other: readonly T[]): T[] {
+  return from.filter((one) => !other.some((two) => two.id === one.id));
+}
+
+function strandsIn(wiring: Wiring, cable: Cable): Strand[] {
+  return wiring.strands.filter((strand) => strand.cable === cable.id);
+}
+
+/** The strand with whatever end was landed taken off. */
+function lifted(strand: Strand): Strand {
+  const off = (landing: Landing) => (landing.state === 'landed' ? LOOSE : landing);
+  return { ...strand, wall: off(strand.wall), equipment: off(strand.equipment) };
+}
+
+function endChanges(from: Strand, to: Strand): Change[] {
+  return (['equipment', 'wall'] as const).flatMap((side) =>
+    sameLanding(from[side], to[side]) ? [] : [{ kind: 'end' as const, strand: from.id, side, from: from[side], to: to[side] }]
+  );
+}
+
+export function sameLanding(a: Landing, b: Landing): boolean {
+  if (a.state === 'landed' && b.state === 'landed') return a.terminal === b.terminal;
+  return a.state === b.state;
+}
+
+/** The wiring after the change. Throws where the change does not fit the wiring: it was made for another. */
+export function applyChange(wiring: Wiring, change: Change): Wiring {
+  switch (change.kind) {
+    case 'end':
+      return { ...wiring, strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one)) };
+    case 'link-on':
+      return { ...wiring, links: [...wiring.links, change.link] };
+    case 'link-off':
+      return { ...wiring, links: without(wiring.links, change.link) };
+    case 'device-on':
+      return { ...wiring, devices: [...wiring.devices, change.device] };
+    case 'device-off':
+      return { ...wiring, devices: without(wiring.devices, change.device) };
+    case 'cable-in':
+      return { ...wiring, cables: [...wiring.cables, change.cable], strands: [...wiring.strands, ...change.strands] };
+    case 'cable-out':
+      return {
+        ...wiring,
+        cables: without(wiring.cables, change.cable),
+        strands: change.strands.reduce<readonly Strand[]>(without, wiring.strands)
+      };
+  }
+}
+
+function withEnd(strand: Strand, change: Extract<Change, { kind: 'end' }>): Strand {
+  if (!sameLanding(strand[change.side], change.from)) {
+    throw new Error(`The ${change.side} end of ${strand.id} is not where the change expects it`);
+  }
+  return { ...strand, [change.side]: change.to };
+}
+
+function without<T extends { readonly id: string }>(list: readonly T[], gone: T): readonly T[] {
+  if (!list.some((one) => one.id === gone.id)) throw new Error(`${gone.id} is not there to be taken away`);
+  return list.filter((one) => one.id !== gone.id);
+}
+
+const opposite = {
+  'link-on': 'link-off',
+  'link-off': 'link-on',
+  'device-on': 'device-off',
+  'device-off': 'device-on',
+  'cable-in': 'cable-out',
+  'cable-out': 'cable-in'
+} as const;
+
+/** The change that takes this one back. */
+export function reverseChange(change: Change): Change {
+  if (change.kind === 'end') return { ...change, from: change.to, to: change.from };
+  return { ...change, kind: opposite[change.kind] } as Change;
+}

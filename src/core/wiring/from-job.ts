@@ -1,0 +1,149 @@
+/** From what was recorded to the graph, with the doubt in it: an end that nobody saw stays `unseen`. */
+import { conductorName } from '../job/edits';
+import type { Conductor, ConductorEnd, Equipment, Job, Thermostat } from '../job/schema';
+import { conductorOhms } from '../trade/cable';
+import { canonicalMark } from '../trade/terminals';
+import { boards, hasMark, terminalId, type Board, type Landing, type Strand, type Wiring } from './graph';
+
+/** The board that stands in where no machine is recorded at all. */
+export const UNREAD_BOARD_ID = 'eq-unread';
+
+export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
+  const machines = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
+  return {
+    devices: [
+      {
+        kind: 'old-thermostat',
+        id: thermostat.id,
+        place: 'wall',
+        name: 'old thermostat',
+        supply: thermostat.oldSupply,
+        marks: withUsed(thermostat.marks, usedMarks(thermostat, thermostat.id))
+      },
+      ...(machines.length > 0 ? machines.map((one) => boardOf(thermostat, one)) : [unreadBoard()])
+    ],
+    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge }) => ({ id, name, path, lengthM, gauge })),
+    strands: strandsOf(thermostat),
+    links: thermostat.links.map((link) => ({
+      id: link.id,
+      place: link.end,
+      a: terminalId(link.a.at, link.a.mark),
+      b: terminalId(link.b.at, link.b.mark),
+      kind: link.kind
+    }))
+  };
+}
+
+function boardOf(thermostat: Thermostat, machine: Equipment): Board {
+  return {
+    kind: 'board',
+    id: machine.id,
+    place: 'equipment',
+    name: machine.name,
+    marks: withUsed(machine.marks, usedMarks(thermostat, machine.id)),
+    transformerVa: machine.transformerVa,
+    fuseAmps: machine.fuseAmps
+  };
+}
+
+function unreadBoard(): Board {
+  return {
+    kind: 'board',
+    id: UNREAD_BOARD_ID,
+    place: 'equipment',
+    name: 'equipment',
+    marks: [],
+    transformerVa: null,
+    fuseAmps: null
+  };
+}
+
+/** Marks that conductors and links of this thermostat are recorded on at a device. */
+function usedMarks(thermostat: Thermostat, at: string): string[] {
+  const refs = [
+    ...thermostat.conductors.flatMap((one) => [...one.wall.on, ...one.equipment.on]),
+    ...thermostat.links.flatMap((one) => [one.a, one.b])
+  ];
+  return refs.filter((ref) => ref.at === at).map((ref) => ref.mark);
+}
+
+function withUsed(marks: readonly string[], used: readonly string[]): string[] {
+  const seen = new Set<string>();
+  return [...marks, ...used].filter((mark) => {
+    const canonical = canonicalMark(mark);
+    return !seen.has(canonical) && seen.add(canonical);
+  });
+}
+
+function strandsOf(thermostat: Thermostat): Strand[] {
+  const taken = new Set<string>();
+  return thermostat.conductors.map((conductor) => {
+    const cable = thermostat.cables.find((one) => one.id === conductor.cable);
+    return {
+      id: ownId(conductor.id, taken),
+      cable: conductor.cable,
+      name: conductorName(conductor),
+      colour: conductor.colour,
+      colourBeyond: colourBeyond(conductor),
+      stripe: conductor.stripe,
+      spliced: spliced(conductor),
+      continuity: conductor.continuity,
+      ohms: conductorOhms(cable?.gauge ?? null, cable?.lengthM ?? null),
+      wall: landingOf(conductor.wall),
+      equipment: landingOf(conductor.equipment)
+    };
+  });
+}
+
+/** A record with one id twice is a finding; in the graph the second still needs a name of its own. */
+function ownId(id: string, taken: Set<string>): string {
+  let own = id;
+  for (let number = 2; taken.has(own); number += 1) own = `${id}#${number}`;
+  taken.add(own);
+  return own;
+}
+
+function colourBeyond(conductor: Conductor): Strand['colourBeyond'] {
+  const last = conductor.splices.at(-1);
+  return last ? last.colourBeyond : conductor.colour;
+}
+
+function spliced(conductor: Conductor): Strand['spliced'] {
+  if (conductor.splices.length === 0) return 'no';
+  return conductor.splices.every((one) => one.seen) ? 'seen' : 'hidden';
+}
+
+function landingOf(end: ConductorEnd): Landing {
+  if (end.state !== 'landed') return { state: end.state };
+  const [first] = end.on;
+  return first ? { state: 'landed', terminal: terminalId(first.at, first.mark) } : { state: 'unseen' };
+}
+
+export interface Assumed {
+  readonly wiring: Wiring;
+  /** Strands whose equipment end was not seen and is taken to sit on the same mark as at the wall. */
+  readonly strands: readonly string[];
+}
+
+/**
+ * Fills in what must be guessed before anything can be solved: a conductor landed at the wall whose other end nobody has seen is taken
+ * to be on the same mark. The names of those strands come along, since a result that rests on them is not a proof yet.
+ */
+export function assumeUnseenEnds(wiring: Wiring): Assumed {
+  const assumed: string[] = [];
+  let devices = wiring.devices;
+  const strands = wiring.strands.map((strand) => {
+    if (strand.equipment.state !== 'unseen' || strand.wall.state !== 'landed') return strand;
+    const mark = strand.wall.terminal.slice(strand.wall.terminal.lastIndexOf('.') + 1);
+    const wanted = mark === 'RH' || mark === 'RC' ? 'R' : mark;
+    const all = boards({ ...wiring, devices });
+    const board = all.find((one) => hasMark(one, wanted)) ?? all[0];
+    if (!board) return strand;
+    assumed.push(strand.id);
+    if (!hasMark(board, wanted)) {
+      devices = devices.map((one) => (one.id === board.id ? { ...board, marks: [...board.marks, wanted] } : one));
+    }
+    return { ...strand, equipment: { state: 'landed', terminal: terminalId(board.id, wanted) } as const };
+  });
+  return { wiring: { ...wiring, devices, strands }, strands: assumed };
+}

@@ -1,0 +1,32 @@
+import adapter from '@sveltejs/adapter-node';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+  kit: {
+    adapter: adapter(),
+    alias: {
+      $core: 'src/core',
+      $storage: 'src/storage',
+      $demo: 'src/demo'
+    },
+    csp: {
+      mode: 'auto',
+      directives: {
+        'default-src': ['self'],
+        'img-src': ['self', 'data:', 'blob:'],
+        'style-src': ['self', 'unsafe-inline'],
+        'object-src': ['none'],
+        'frame-ancestors': ['none'],
+        'base-uri': ['self'],
+        'form-action': ['self']
+      }
+    },
+    typescript: {
+      // The folders that the generated configuration would leave out.
+      config: (config) => {
+        config.include.push('../e2e/**/*.ts', '../bench/**/*.ts', '../*.config.ts');
+        return config;
+      }
+    }
+  }
+};
