@@ -4,7 +4,7 @@
  */
 import { canonicalMark } from '../trade/terminals';
 import type { Call, Family } from '../trade/vocabulary';
-import { boards, hasMark, type Wiring } from '../wiring/graph';
+import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
 
 export interface World {
   readonly id: string;
@@ -14,6 +14,7 @@ export interface World {
   /** A compressor hangs on Y. */
   readonly compressor: boolean;
   readonly reversing: 'O' | 'B' | 'none';
+  /** The world as a noun, with its article: "a heat pump". */
   readonly says: string;
 }
 
@@ -32,9 +33,14 @@ export const ALL_SUPPLY_CASES: readonly SupplyCase[] = [
   { bonded: true, polarity: -1 }
 ];
 
-/** The calls that a system of this family has, as far as its board has terminals for them. */
+/** The calls that this system has, as far as a conductor is on the terminal of one at either end. */
 export function callsOf(world: World, wiring: Wiring): Call[] {
-  const on = (mark: string) => boards(wiring).some((board) => hasMark(board, mark));
+  const used = new Set(
+    wiring.strands
+      .flatMap((strand) => [landedTerminal(strand.wall), landedTerminal(strand.equipment)])
+      .flatMap((terminal) => (terminal === null ? [] : [splitTerminal(terminal).mark]))
+  );
+  const on = (mark: string) => used.has(mark);
   const calls: Call[] = ['idle', 'heat1'];
   if (world.family === 'heat-pump') {
     calls.push('cool1');

@@ -31,7 +31,7 @@ function believableFamilies(identification: Identification): { family: Family; w
 }
 
 function worldsOfFamily(family: Family, wiring: Wiring): World[] {
-  const base = { family, reversing: reversing(family, wiring), says: FAMILY_NAMES[family] };
+  const base = { family, reversing: reversing(family, wiring), says: withArticle(FAMILY_NAMES[family]) };
   if (family !== 'electric-furnace') {
     const compressor = family === 'furnace-ac' || family === 'heat-pump';
     return [{ ...base, id: family, blowerInHeat: family === 'heat-pump' ? 'g' : 'board', compressor }];
@@ -50,4 +50,8 @@ function reversing(family: Family, wiring: Wiring): World['reversing'] {
   if (family !== 'heat-pump') return 'none';
   const on = (mark: string) => boards(wiring).some((board) => hasMark(board, mark));
   return on('B') && !on('O') && !on('OB') ? 'B' : 'O';
+}
+
+function withArticle(noun: string): string {
+  return `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`;
 }

@@ -7,10 +7,10 @@ export const none: Method = {
   title: 'Leave it as it is',
   how: 'The old thermostat stays, or somebody licensed takes over.',
   standing: 'left',
-  offer({ recorded, identification, thermostat }) {
+  offer({ before, identification, thermostat }) {
     const licensed = identification.voltageClass === 'line' || identification.findings.some((one) => one.level === 'stop');
     return {
-      after: recorded,
+      after: before,
       findings: licensed
         ? [finding('warn', 'call-licensed-person', 'Leave the wires alone and have a licensed person look at it.', [thermostat.id])]
         : [finding('note', 'keep-the-old', 'The old thermostat goes on working as it does today.', [thermostat.id])],

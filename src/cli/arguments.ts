@@ -1,0 +1,51 @@
+/** Reads the command's words. Unknown options are wrong use, never ignored. */
+import { parseArgs } from 'node:util';
+
+export interface Arguments {
+  readonly verb: string | undefined;
+  readonly file: string | undefined;
+  readonly rest: readonly string[];
+  readonly json: boolean;
+  readonly help: boolean;
+  readonly thermostat: string | undefined;
+  readonly model: string | undefined;
+  readonly method: string | undefined;
+  readonly wiring: string | undefined;
+  readonly call: string | undefined;
+  readonly out: string | undefined;
+}
+
+export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
+  try {
+    const { values, positionals } = parseArgs({
+      args: [...words],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        help: { type: 'boolean', short: 'h', default: false },
+        thermostat: { type: 'string' },
+        model: { type: 'string' },
+        method: { type: 'string' },
+        wiring: { type: 'string' },
+        call: { type: 'string' },
+        out: { type: 'string' }
+      }
+    });
+    const [verb, file, ...rest] = positionals;
+    return {
+      verb,
+      file,
+      rest,
+      json: values.json,
+      help: values.help,
+      thermostat: values.thermostat,
+      model: values.model,
+      method: values.method,
+      wiring: values.wiring,
+      call: values.call,
+      out: values.out
+    };
+  } catch (error) {
+    return { why: error instanceof Error ? error.message : String(error) };
+  }
+}

@@ -1,0 +1,72 @@
+/** The command line: the same core as the screens, without them. */
+import { faultText } from '$core/formats/faults';
+import { readArguments, type Arguments } from './arguments';
+import { EXIT_CODES, wrongUse, type Outcome } from './outcome';
+import { check } from './verbs/check';
+import { demo } from './verbs/demo';
+import { identify } from './verbs/identify';
+import { match } from './verbs/match';
+import { plan } from './verbs/plan';
+import { simulate } from './verbs/simulate';
+
+const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = { check, identify, match, plan, simulate, demo };
+/** Named by the contract; the capability behind them is not there yet. */
+const LATER = ['spice', 'diagnose'];
+
+const HELP = `ulterum VERB FILE [options]
+
+  check FILE       the file's faults, or that it holds
+  identify FILE    what heats and cools, per thermostat, with the evidence
+  match FILE       every known model against each thermostat's place
+  plan FILE        the ways to supply the common, proven and ranked; the moves
+                   [--thermostat ID] [--model ID] [--method ID]
+  simulate FILE    what runs in each call, at what voltage
+                   [--wiring before|after] [--call ID] [--thermostat ID] [--model ID] [--method ID]
+  demo             writes the demo jobs as files  [--out DIR]
+
+  --json           plain JSON on standard output
+
+Exit 0: done; 1: the file is bad; 2: wrong use.`;
+
+export interface Streams {
+  out(text: string): void;
+  error(text: string): void;
+}
+
+const terminal: Streams = {
+  out: (text) => void process.stdout.write(`${text}\n`),
+  error: (text) => void process.stderr.write(`${text}\n`)
+};
+
+/** Runs one command; returns the exit code. */
+export async function main(words: readonly string[], streams: Streams = terminal): Promise<number> {
+  const args = readArguments(words);
+  if ('why' in args) return finish(wrongUse(args.why), false, streams);
+  if (args.help || args.verb === 'help') {
+    streams.out(HELP);
+    return 0;
+  }
+  return finish(await outcomeOf(args), args.json, streams);
+}
+
+async function outcomeOf(args: Arguments): Promise<Outcome> {
+  if (args.verb === undefined) return wrongUse('Name a verb.');
+  if (LATER.includes(args.verb)) return wrongUse(`"${args.verb}" does not exist yet in this version.`);
+  const verb = Object.hasOwn(VERBS, args.verb) ? VERBS[args.verb] : undefined;
+  if (!verb) return wrongUse(`No verb "${args.verb}".`);
+  if (args.rest.length > 0) return wrongUse(`Too many words: ${args.rest.join(' ')}`);
+  return verb(args);
+}
+
+function finish(outcome: Outcome, json: boolean, streams: Streams): number {
+  if (outcome.kind === 'result') {
+    streams.out(json ? JSON.stringify(outcome.json, null, 2) : outcome.page);
+  } else if (outcome.kind === 'bad-file') {
+    for (const fault of outcome.faults) streams.error(faultText(fault));
+    if (json) streams.out(JSON.stringify({ ok: false, faults: outcome.faults }, null, 2));
+  } else {
+    streams.error(outcome.why);
+    streams.error(HELP);
+  }
+  return EXIT_CODES[outcome.kind];
+}

@@ -1,0 +1,42 @@
+/** Readable pages for a terminal: plain text, no colour, 100 columns. */
+import type { Finding } from '$core/trade/findings';
+
+const WIDTH = 100;
+const marks = { stop: '■ STOP', warn: '▲', note: '·' } as const;
+
+export function findingLines(findings: readonly Finding[], indent = '  '): string[] {
+  return findings.flatMap((one) => {
+    const where = one.path === undefined ? '' : ` (${one.path})`;
+    return wrap(`${marks[one.level]} ${one.text}${where} [${one.code}]`, indent, `${indent}  `);
+  });
+}
+
+/** Breaks a sentence into lines of at most 100 columns. */
+export function wrap(text: string, first: string, following: string): string[] {
+  const lines: string[] = [];
+  let line = first;
+  for (const word of text.split(' ')) {
+    const joined = line === first || line === following ? `${line}${word}` : `${line} ${word}`;
+    if (joined.length > WIDTH && line !== first && line !== following) {
+      lines.push(line);
+      line = `${following}${word}`;
+    } else {
+      line = joined;
+    }
+  }
+  return [...lines, line];
+}
+
+/** Columns under each other; the first row is the head. */
+export function table(rows: readonly (readonly string[])[]): string[] {
+  const widths = (rows[0] ?? []).map((_, column) => Math.max(...rows.map((row) => (row[column] ?? '').length)));
+  return rows.map((row) => `  ${row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  ')}`.trimEnd());
+}
+
+export function volts(value: number | null): string {
+  return value === null ? '–' : `${value.toFixed(1)} V`;
+}
+
+export function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}

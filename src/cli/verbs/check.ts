@@ -1,0 +1,19 @@
+import { recordFindings } from '$core/job/record-findings';
+import type { Arguments } from '../arguments';
+import { isJob, loadJob } from '../load';
+import type { Outcome } from '../outcome';
+import { findingLines } from '../page';
+
+/** The file's faults, or that it holds; and records that cannot be, as findings. */
+export async function check({ file }: Arguments): Promise<Outcome> {
+  const job = await loadJob(file);
+  if (!isJob(job)) return job;
+  const findings = recordFindings(job);
+  const conductors = job.thermostats.reduce((sum, one) => sum + one.conductors.length, 0);
+  const head = `${job.name}: the file holds. ${job.thermostats.length} thermostats, ${conductors} conductors.`;
+  return {
+    kind: 'result',
+    json: { ok: true, job: job.id, version: job.version, thermostats: job.thermostats.length, conductors, findings },
+    page: [head, ...findingLines(findings)].join('\n')
+  };
+}

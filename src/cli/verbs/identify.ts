@@ -1,0 +1,30 @@
+import { identifyReport } from '$core/formats/reports';
+import { identify as identifySystem, type Identification } from '$core/identify/identify';
+import { FAMILY_NAMES } from '$core/trade/vocabulary';
+import type { Arguments } from '../arguments';
+import { isJob, loadJob } from '../load';
+import type { Outcome } from '../outcome';
+import { findingLines, percent, table, wrap } from '../page';
+
+/** What the record says about the system behind each thermostat. */
+export async function identify({ file }: Arguments): Promise<Outcome> {
+  const job = await loadJob(file);
+  if (!isJob(job)) return job;
+  const results = job.thermostats.map((one) => ({ name: one.name, result: identifySystem(job, one) }));
+  return {
+    kind: 'result',
+    json: { thermostats: results.map((one) => identifyReport(one.result)) },
+    page: results.flatMap((one) => [...pageOf(one.name, one.result), '']).join('\n').trimEnd()
+  };
+}
+
+function pageOf(name: string, one: Identification): string[] {
+  const [next] = one.next;
+  return [
+    `${name}: ${FAMILY_NAMES[one.family]} (${percent(one.probability)}), voltage class ${one.voltageClass}`,
+    ...findingLines(one.findings),
+    ...table(one.candidates.slice(0, 4).map((other) => [percent(other.probability), FAMILY_NAMES[other.family]])),
+    ...one.evidence.map((other) => `  - ${other.sentence}`),
+    ...(next ? wrap(`Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`, '  ', '    ') : [])
+  ];
+}

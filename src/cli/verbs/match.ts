@@ -1,0 +1,24 @@
+import { matchReport } from '$core/formats/reports';
+import { deviceName } from '$core/match/catalogue';
+import { matchAll } from '$core/match/match';
+import type { Arguments } from '../arguments';
+import { isJob, loadJob } from '../load';
+import type { Outcome } from '../outcome';
+import { findingLines } from '../page';
+
+/** Every model of the catalogue and of the job against each thermostat's place. */
+export async function match({ file }: Arguments): Promise<Outcome> {
+  const job = await loadJob(file);
+  if (!isJob(job)) return job;
+  const results = job.thermostats.map((one) => ({ thermostat: one, matches: matchAll(job, one) }));
+  const page = results.flatMap(({ thermostat, matches }) => [
+    thermostat.name,
+    ...matches.flatMap((one) => [`  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`, ...findingLines(one.findings, '        ')]),
+    ''
+  ]);
+  return {
+    kind: 'result',
+    json: { thermostats: results.map(({ thermostat, matches }) => matchReport(thermostat.id, matches)) },
+    page: page.join('\n').trimEnd()
+  };
+}

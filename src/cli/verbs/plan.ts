@@ -1,0 +1,75 @@
+import { planReport } from '$core/formats/reports';
+import { deviceName, devicesOf, findDevice } from '$core/match/catalogue';
+import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
+import type { Job, Thermostat } from '$core/job/schema';
+import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
+import { findMethod } from '$core/supply/methods/registry';
+import type { Arguments } from '../arguments';
+import { isJob, loadJob, pickThermostat } from '../load';
+import { wrongUse, type Outcome, type WrongUse } from '../outcome';
+import { findingLines, percent, table, volts, wrap } from '../page';
+
+/** The options for one thermostat, proven and ranked, and the moves of the one taken. */
+export async function plan(args: Arguments): Promise<Outcome> {
+  const job = await loadJob(args.file);
+  if (!isJob(job)) return job;
+  const made = planFromArguments(job, args);
+  if ('kind' in made) return made;
+  return { kind: 'result', json: planReport(made.plan), page: pageOf(made.thermostat, made.plan) };
+}
+
+/** The plan that --thermostat, --model and --method ask for. */
+export function planFromArguments(job: Job, args: Arguments): { thermostat: Thermostat; plan: Plan } | WrongUse {
+  const thermostat = pickThermostat(job, args);
+  if ('kind' in thermostat) return thermostat;
+  const device = args.model === undefined ? null : findDevice(job, args.model);
+  if (device === undefined) {
+    return wrongUse(`No model ${args.model}; known: ${devicesOf(job).map((one) => one.id).join(', ')}.`);
+  }
+  const method = args.method === undefined ? null : METHOD_IDS.find((one) => one === args.method);
+  if (method === undefined) return wrongUse(`No method ${args.method}; known: ${METHOD_IDS.join(', ')}.`);
+  if (method !== null && findMethod(method) === null) return wrongUse(`The method ${method} is known and not offered by this version.`);
+  return { thermostat, plan: planFor(job, thermostat, { device, method }) };
+}
+
+function pageOf(thermostat: Thermostat, made: Plan): string {
+  const { identification } = made;
+  return [
+    `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percent(identification.probability)}), ${deviceName(made.device)}`,
+    `Recommended: ${made.recommended}`,
+    '',
+    ...made.options.flatMap(optionLines),
+    '',
+    ...rows(made),
+    ...(made.moves.length > 0 ? [`Moves (${made.taken}):`] : []),
+    ...made.moves.flatMap((move, index) => wrap(`${String(index + 1).padStart(2)}. [${move.place}] ${move.text}`, '  ', '      ')),
+    ...(made.parts.length > 0 ? ['', 'Parts:'] : []),
+    ...made.parts.map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
+    '',
+    'Local code and the maker’s sheet win over this plan. All supplies off and proven off before anything is touched.'
+  ].join('\n');
+}
+
+function optionLines(option: PlannedOption): string[] {
+  const facts = option.verdict === 'no' ? '' : `, ${option.minutes} min, $${option.cost}`;
+  return [
+    `${VERDICT_NAMES[option.verdict].padEnd(15)} ${option.title} (${option.method}${facts})`,
+    ...(option.whyAbove === null ? [] : wrap(option.whyAbove, '    ', '    ')),
+    ...option.loses.flatMap((loss) => wrap(`takes away: ${loss.text}`, '    ', '      ')),
+    ...findingLines(option.findings, '    ')
+  ];
+}
+
+function rows(made: Plan): string[] {
+  const taken = made.options.find((one) => one.method === made.taken);
+  const [world] = taken?.proof?.worlds ?? [];
+  if (!world) return [];
+  return [
+    'Proof (before, after, volts at the thermostat):',
+    ...table([
+      ['call', 'before', 'after', 'volts'],
+      ...world.rows.map((row) => [row.call, row.before.join(' ') || '–', row.after.join(' ') || '–', volts(row.voltsAfter)])
+    ]),
+    ''
+  ];
+}

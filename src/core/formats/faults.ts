@@ -1,0 +1,45 @@
+/** What is wrong with something that came in: where, what was expected, what stood there. */
+import * as v from 'valibot';
+
+export interface Fault {
+  /** Place in the file: `thermostats[0].conductors[2].colour`, or `line 4, column wall`. */
+  readonly path: string;
+  readonly expected: string;
+  readonly found: string;
+}
+
+export function faultText(fault: Fault): string {
+  return `${fault.path}: expected ${fault.expected}, found ${fault.found}`;
+}
+
+type AnyIssue = v.BaseIssue<unknown>;
+
+/** Valibot's issues as faults, one for each place. */
+export function faultsOf(issues: readonly AnyIssue[]): Fault[] {
+  return issues.flatMap(faultOf);
+}
+
+function faultOf(issue: AnyIssue): Fault[] {
+  const nested = issue.issues?.filter((one) => one.path && one.path.length > (issue.path?.length ?? 0));
+  if (nested && nested.length > 0) return nested.flatMap(faultOf);
+  return [{ path: pathText(issue.path?.map((one) => one.key as string | number) ?? []), expected: expectedText(issue), found: shown(issue.input) }];
+}
+
+function expectedText(issue: AnyIssue): string {
+  if (issue.type === 'strict_object' && issue.expected === 'never') return 'no such key';
+  return issue.message.startsWith('Invalid') ? (issue.expected ?? 'something else') : issue.message;
+}
+
+/** `a[2].b`, or `the file` for its root. */
+export function pathText(path: readonly (string | number)[]): string {
+  if (path.length === 0) return 'the file';
+  return path
+    .map((key, index) => (typeof key === 'number' ? `[${key}]` : index === 0 ? key : `.${key}`))
+    .join('');
+}
+
+function shown(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  const text = typeof value === 'object' && value !== null ? (Array.isArray(value) ? 'a list' : 'an object') : JSON.stringify(value);
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+}

@@ -1,0 +1,90 @@
+/** What the command line and the server give back: the plan, the match and the rest as plain JSON with the words of the contract. */
+import type { CallResult } from '../circuit/simulate';
+import type { Identification } from '../identify/identify';
+import type { Match } from '../match/match';
+import type { Plan, PlannedOption } from '../plan/plan';
+import type { Finding } from '../trade/findings';
+
+export function identifyReport(one: Identification) {
+  return {
+    thermostat: one.thermostat,
+    family: one.family,
+    probability: one.probability,
+    decided: one.decided,
+    stated: one.stated,
+    voltageClass: one.voltageClass,
+    candidates: one.candidates,
+    evidence: one.evidence,
+    next: one.next.map(({ evidence, gain, answers }) => ({
+      observation: evidence.id,
+      ask: evidence.ask,
+      how: evidence.how,
+      effort: evidence.effort,
+      gain,
+      answers: answers.map((answer) => ({ ...answer, value: answer.value.value }))
+    })),
+    findings: one.findings
+  };
+}
+
+export function matchReport(thermostat: string, matches: readonly Match[]) {
+  return {
+    thermostat,
+    models: matches.map(({ device, verdict, findings }) => ({
+      model: device.id,
+      maker: device.maker,
+      name: device.model,
+      verdict,
+      findings
+    }))
+  };
+}
+
+function proofReport(option: PlannedOption) {
+  if (option.proof === null) return null;
+  return {
+    solves: option.proof.solves,
+    worlds: option.proof.worlds.map(({ world, weight, rows }) => ({ world: world.id, family: world.family, weight, rows }))
+  };
+}
+
+export function planReport(plan: Plan) {
+  return {
+    thermostat: plan.thermostat,
+    model: plan.device.id,
+    assumedModel: plan.assumedDevice,
+    family: plan.identification.family,
+    probability: plan.identification.probability,
+    recommended: plan.recommended,
+    method: plan.taken,
+    options: plan.options.map((option) => ({
+      method: option.method,
+      title: option.title,
+      verdict: option.verdict,
+      findings: option.findings,
+      loses: option.loses.map((one) => one.text),
+      minutes: option.minutes,
+      cost: option.cost,
+      whyAbove: option.whyAbove,
+      proof: proofReport(option)
+    })),
+    moves: plan.moves.map(({ end, place, action, what, from, to, text }) => ({ end, place, action, what, from, to, text })),
+    parts: plan.parts,
+    before: plan.before.map((one) => callReport(one)),
+    after: plan.after.map((one) => callReport(one))
+  };
+}
+
+export function callReport(result: CallResult, findings: readonly Finding[] = []) {
+  return {
+    call: result.call,
+    loads: result.loads,
+    thermostatVolts: result.thermostatVolts,
+    supplies: result.supplies.map(({ id, name, va, amps, ratedVa, fuseOpen }) => ({ id, name, va, amps, ratedVa, fuseOpen })),
+    findings
+  };
+}
+
+export function simulateReport(thermostat: string, wiring: 'before' | 'after', calls: ReturnType<typeof callReport>[], extra: readonly Finding[]) {
+  return { thermostat, wiring, calls, findings: extra };
+}

@@ -1,0 +1,99 @@
+/** The plan of one thermostat: all options proven and ranked, and the moves, parts and rows of the one that is taken. */
+import type { CallResult } from '../circuit/simulate';
+import type { Identification } from '../identify/identify';
+import type { DeviceFacts } from '../job/device-facts';
+import type { Job, Thermostat } from '../job/schema';
+import { ANY_CONNECTED, findDevice } from '../match/catalogue';
+import { optionsFor, type Option } from '../supply/options';
+import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
+import type { Part } from '../supply/types';
+import type { MethodId } from '../trade/vocabulary';
+import type { Wiring } from '../wiring/graph';
+import { minutesFor } from './effort';
+import { movesBetween, type Move } from './moves';
+
+export interface PlannedOption extends Option {
+  readonly minutes: number;
+  readonly cost: number;
+  readonly moves: readonly Move[];
+  /** Why it stands above the one that follows it; null for the last. */
+  readonly whyAbove: string | null;
+}
+
+export interface Plan {
+  readonly thermostat: string;
+  readonly device: DeviceFacts;
+  /** True when no device was chosen and the usual needs of a connected thermostat stand in. */
+  readonly assumedDevice: boolean;
+  readonly identification: Identification;
+  readonly recommended: MethodId;
+  /** The option that `moves`, `parts` and the rows belong to: the one asked for, else the recommended. */
+  readonly taken: MethodId;
+  readonly options: readonly PlannedOption[];
+  readonly moves: readonly Move[];
+  readonly parts: readonly Part[];
+  readonly wiringBefore: Wiring;
+  readonly wiringAfter: Wiring | null;
+  readonly before: readonly CallResult[];
+  readonly after: readonly CallResult[];
+}
+
+export interface PlanRequest {
+  readonly device?: DeviceFacts | null;
+  readonly method?: MethodId | null;
+}
+
+/** Plans with the device and method asked for, else with those chosen in the job, else with the stand-in device and the best way. */
+export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Plan {
+  const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
+  const device = request.device ?? chosen ?? ANY_CONNECTED;
+  const { identification, options, before } = optionsFor(job, thermostat, device);
+  const planned = rankOptions(options);
+  const recommended = recommend(planned);
+  const wanted = request.method ?? thermostat.choice.method;
+  const taken = planned.find((one) => one.method === wanted) ?? recommended;
+  const [world] = taken.proof?.worlds ?? [];
+  return {
+    thermostat: thermostat.id,
+    device,
+    assumedDevice: device.id === ANY_CONNECTED.id,
+    identification,
+    recommended: recommended.method,
+    taken: taken.method,
+    options: planned,
+    moves: taken.verdict === 'no' ? [] : taken.moves,
+    parts: taken.parts,
+    wiringBefore: before,
+    wiringAfter: taken.after,
+    before: world?.before ?? [],
+    after: world?.after ?? []
+  };
+}
+
+function rankOptions(options: readonly Option[]): PlannedOption[] {
+  const priced = options.map((option) => {
+    const moves = option.after === null ? [] : movesBetween(option.before, option.after);
+    return {
+      ...option,
+      moves,
+      minutes: minutesFor(moves, option.extraMinutes),
+      cost: option.parts.reduce((sum, part) => sum + part.cost, 0)
+    };
+  });
+  const sorted = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b)));
+  return sorted.map((option, index) => {
+    const next = sorted[index + 1];
+    return { ...option, whyAbove: next ? whyAbove(factsOf(option), factsOf(next)) : null };
+  });
+}
+
+function factsOf(option: Omit<PlannedOption, 'whyAbove'>): RankFacts {
+  return { ...option, functionsLost: option.findings.filter((one) => one.code === 'function-lost').length };
+}
+
+/** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */
+function recommend(options: readonly PlannedOption[]): PlannedOption {
+  const best = options.find((one) => one.verdict === 'go' || one.verdict === 'care') ?? options.find((one) => one.method === 'none');
+  if (!best) throw new Error('The methods hold no way of leaving things alone');
+  return best;
+}

@@ -1,0 +1,147 @@
+/** Every method asked about one thermostat's place: what it would make, what it costs, and what the circuit says of it. */
+import { identify, type Identification } from '../identify/identify';
+import { worldsOf, type WeightedWorld } from '../identify/worlds';
+import type { DeviceFacts } from '../job/device-facts';
+import { thermostatFindings } from '../job/record-findings';
+import type { Job, Thermostat } from '../job/schema';
+import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
+import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
+import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
+import { boards, type Wiring } from '../wiring/graph';
+import { METHODS } from './methods/registry';
+import { prove, type Proof, type ProofInput } from './prove';
+import type { Loss, Method, Offer, Part, Standing, SupplySituation } from './types';
+
+export interface Option {
+  readonly method: MethodId;
+  readonly title: string;
+  readonly how: string;
+  readonly standing: Standing;
+  readonly verdict: Verdict;
+  readonly findings: readonly Finding[];
+  readonly loses: readonly Loss[];
+  readonly parts: readonly Part[];
+  readonly extraMinutes: number;
+  /** The wiring that it starts from, with unseen ends taken as the findings say. */
+  readonly before: Wiring;
+  readonly after: Wiring | null;
+  readonly proof: Proof | null;
+}
+
+export interface Options {
+  readonly identification: Identification;
+  readonly device: DeviceFacts;
+  readonly before: Wiring;
+  readonly options: readonly Option[];
+}
+
+export function optionsFor(job: Job, thermostat: Thermostat, device: DeviceFacts, only: MethodId | null = null): Options {
+  const identification = identify(job, thermostat);
+  const recorded = wiringOf(job, thermostat);
+  const { wiring: before, strands: assumed } = assumeUnseenEnds(recorded);
+  const worlds = worldsOf(identification, before);
+  const closed = gate(job, thermostat, identification, worlds);
+  const conditions = sharedConditions(identification, worlds, recorded, assumed);
+  const [likeliest] = worlds;
+  const world = likeliest?.world ?? { id: 'unknown', family: 'unknown', blowerInHeat: 'g', compressor: false, reversing: 'none', says: 'an unknown system' };
+  const situation: SupplySituation = { job, thermostat, identification, device, recorded, before, assumed, worlds, world };
+  const methods = METHODS.filter((method) => only === null || method.id === only);
+  const options = methods.map((method) =>
+    method.standing === 'left' ? leave(method, situation, closed) : optionOf(method, situation, closed, conditions)
+  );
+  return { identification, device, before: recorded, options };
+}
+
+/** What closes every way: a record that contradicts itself, a voltage that is not settled, a system that nothing is known of. */
+function gate(job: Job, thermostat: Thermostat, identification: Identification, worlds: readonly WeightedWorld[]): Finding[] {
+  const closed = [...thermostatFindings(job, thermostat), ...identification.findings].filter((one) => one.level === 'stop');
+  if (identification.family === 'unknown' || worlds.length === 0) {
+    closed.push(
+      finding('stop', 'system-unknown', 'What the conductors drive is not known yet. Answer the next question on System first.', [thermostat.id])
+    );
+  }
+  if (thermostat.conductors.length === 0) {
+    closed.push(finding('stop', 'end-not-read', 'No conductor is recorded yet: read the wall first.', [thermostat.id]));
+  }
+  return closed;
+}
+
+/** What every way rests on as long as it is not settled. */
+function sharedConditions(
+  identification: Identification,
+  worlds: readonly WeightedWorld[],
+  recorded: Wiring,
+  assumed: readonly string[]
+): Finding[] {
+  const found: Finding[] = [];
+  if (!identification.decided && worlds.length > 0) {
+    const families = [...new Set(worlds.map((one) => FAMILY_NAMES[one.world.family]))].join(', ');
+    found.push(finding('warn', 'system-unsettled', `The system is not settled. Solved for each that is still believable: ${families}.`, []));
+  }
+  if (assumed.length > 0) {
+    const names = recorded.strands.filter((one) => assumed.includes(one.id)).map((one) => one.name);
+    found.push(
+      finding('warn', 'end-not-read', `Nobody has seen the equipment end of: ${names.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`, assumed)
+    );
+  }
+  const guessed = recorded.cables.filter((one) => one.lengthM === null || one.gauge === null).map((one) => one.id);
+  const noPlate = boards(recorded).filter((one) => one.transformerVa === null).map((one) => one.id);
+  if (guessed.length + noPlate.length > 0) {
+    const what = [guessed.length > 0 ? 'length or gauge of the cable (22 AWG and 30 m are taken)' : '', noPlate.length > 0 ? 'size of the transformer (40 VA is taken)' : ''];
+    found.push(finding('note', 'values-assumed', `Not recorded: ${what.filter(Boolean).join('; ')}.`, [...guessed, ...noPlate]));
+  }
+  return found;
+}
+
+function optionOf(method: Method, situation: SupplySituation, closed: readonly Finding[], conditions: readonly Finding[]): Option {
+  if (closed.length > 0) return assemble(method, situation, { after: null, findings: closed, loses: [], parts: [], extraMinutes: 0 }, null);
+  const offer = method.offer(situation);
+  const proof =
+    offer.after === null
+      ? null
+      : prove({ before: situation.before, after: offer.after, worlds: situation.worlds, needsSupply: needsSupply(method, situation.device) });
+  const all = [...offer.findings, ...(offer.after === null ? [] : conditions), ...(proof?.findings ?? [])];
+  return assemble(method, situation, { ...offer, findings: all }, proof);
+}
+
+function needsSupply(method: Method, device: DeviceFacts): ProofInput['needsSupply'] {
+  if (device.supply === 'battery' || method.id === 'no-c-needed') return 'never';
+  return device.supply === 'common-or-battery' ? 'dozes' : 'always';
+}
+
+/** To leave everything alone is open always; the reasons that close the other ways are its own. */
+function leave(method: Method, situation: SupplySituation, closed: readonly Finding[]): Option {
+  const offer = method.offer(situation);
+  const stops = closed.map((one) => ({ ...one, level: 'warn' as const }));
+  return assemble(method, situation, { ...offer, findings: [...offer.findings, ...stops] }, null);
+}
+
+function assemble(method: Method, situation: SupplySituation, offer: Offer, proof: Proof | null): Option {
+  const findings = sortFindings(offer.findings);
+  const losses = functionLosses(findings);
+  return {
+    method: method.id,
+    title: method.title,
+    how: method.how,
+    standing: method.standing,
+    verdict: verdictOf(method, findings),
+    findings,
+    loses: [...losses, ...offer.loses],
+    parts: offer.parts,
+    extraMinutes: offer.extraMinutes,
+    before: situation.before,
+    after: offer.after,
+    proof
+  };
+}
+
+function functionLosses(findings: readonly Finding[]): Loss[] {
+  return findings.filter((one) => one.code === 'function-lost').map((one) => ({ text: one.text }));
+}
+
+function verdictOf(method: Method, findings: readonly Finding[]): Verdict {
+  if (findings.some((one) => one.code === 'call-licensed-person')) return 'pro';
+  if (method.standing === 'left') return 'go';
+  if (hasStop(findings)) return 'no';
+  return hasWarning(findings) ? 'care' : 'go';
+}

@@ -1,0 +1,194 @@
+/**
+ * The proof of an option: both wirings are powered up for every call, in every believable world and in every case of polarity and
+ * bonding, and compared function by function. What is said here comes out of the circuit; nothing is asserted.
+ */
+import { expectedLoads, running } from '../circuit/expected';
+import { simulate, type CallResult } from '../circuit/simulate';
+import { ALL_SUPPLY_CASES, callsOf, PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
+import type { WeightedWorld } from '../identify/worlds';
+import { LOAD_NAMES } from '../trade/loads';
+import { finding, sortFindings, type Finding } from '../trade/findings';
+import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
+import type { Wiring } from '../wiring/graph';
+import { harmFindings } from './harm';
+
+export interface ProofRow {
+  readonly call: Call;
+  readonly before: readonly LoadId[];
+  /** Loads that run in every case solved. */
+  readonly after: readonly LoadId[];
+  readonly lost: readonly LoadId[];
+  readonly gained: readonly LoadId[];
+  readonly voltsBefore: number | null;
+  /** The lowest over the cases solved. */
+  readonly voltsAfter: number | null;
+  readonly fedAfter: boolean | null;
+  /** The highest share of its rating that any transformer carries. */
+  readonly loadShare: number;
+}
+
+export interface WorldProof {
+  readonly world: World;
+  readonly weight: number;
+  readonly rows: readonly ProofRow[];
+  readonly before: readonly CallResult[];
+  /** The plain case of each call, for the printed rows. */
+  readonly after: readonly CallResult[];
+}
+
+export interface Proof {
+  readonly worlds: readonly WorldProof[];
+  readonly findings: readonly Finding[];
+  /** Operating points solved. */
+  readonly solves: number;
+}
+
+export interface ProofInput {
+  readonly before: Wiring;
+  readonly after: Wiring;
+  readonly worlds: readonly WeightedWorld[];
+  /** Whether the device dies, dozes or does not care without a common. */
+  readonly needsSupply: 'always' | 'dozes' | 'never';
+}
+
+export function prove(input: ProofInput): Proof {
+  const outcomes = input.worlds.map(({ world, weight }) => proveWorld(input, world, weight));
+  return {
+    worlds: outcomes.flatMap((one) => one.proof ?? []),
+    findings: sortFindings(mergeAcrossWorlds(outcomes)),
+    solves: outcomes.reduce((sum, one) => sum + one.solves, 0)
+  };
+}
+
+/** What holds in every world is said once; what holds in some names them. */
+function mergeAcrossWorlds(outcomes: readonly WorldOutcome[]): Finding[] {
+  const byText = new Map<string, { finding: Finding; says: string[] }>();
+  for (const { world, findings } of outcomes) {
+    for (const one of findings) {
+      const key = `${one.code} ${one.text}`;
+      const entry = byText.get(key) ?? { finding: one, says: [] };
+      if (!entry.says.includes(world.says)) entry.says.push(world.says);
+      byText.set(key, entry);
+    }
+  }
+  return [...byText.values()].map(({ finding: one, says }) =>
+    says.length === outcomes.length ? one : { ...one, text: `If it is ${says.join(' or ')}: ${one.text}` }
+  );
+}
+
+interface WorldOutcome {
+  readonly world: World;
+  /** Null where the world has no circuit. */
+  readonly proof: WorldProof | null;
+  readonly findings: readonly Finding[];
+  readonly solves: number;
+}
+
+function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
+  const findings: Finding[] = [];
+  const rows: ProofRow[] = [];
+  const before: CallResult[] = [];
+  const after: CallResult[] = [];
+  let solves = 0;
+  for (const call of callsOf(world, input.before)) {
+    const was = simulate(input.before, world, call);
+    if (!was.ok) return { world, proof: null, findings: [unsolvable(was, world)], solves };
+    const cases: CallResult[] = [];
+    for (const supplyCase of casesFor(input.after)) {
+      const now = simulate(input.after, world, call, supplyCase);
+      if (!now.ok) return { world, proof: null, findings: [unsolvable(now, world)], solves };
+      cases.push(now.result);
+      solves += now.result.solves;
+    }
+    solves += was.result.solves;
+    const row = compare(call, was.result, cases);
+    rows.push(row);
+    before.push(was.result);
+    after.push(...cases.slice(0, 1));
+    findings.push(...rowFindings(row, world, input.needsSupply));
+    for (const one of cases) findings.push(...harmFindings(one, world));
+  }
+  return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
+}
+
+/** With one supply there is nothing to be polar or bonded against. */
+function casesFor(wiring: Wiring): readonly SupplyCase[] {
+  const sources = wiring.devices.filter((one) => one.kind === 'board' || one.kind === 'plug-in-transformer').length;
+  return sources > 1 ? ALL_SUPPLY_CASES : [PLAIN_CASE];
+}
+
+function unsolvable(failure: { readonly reason: string; readonly at: string; readonly why: string }, world: World): Finding {
+  return failure.reason === 'no-model'
+    ? finding('stop', 'no-circuit', `No circuit is known for ${world.says}: nothing can be proven for it.`, [])
+    : finding('stop', 'circuit-not-solvable', `The circuit cannot be solved: ${failure.why}.`, [failure.at]);
+}
+
+function compare(call: Call, was: CallResult, cases: readonly CallResult[]): ProofRow {
+  const before = running(was.loads);
+  const always = cases
+    .map((one) => running(one.loads))
+    .reduce((common, one) => common.filter((load) => one.includes(load)));
+  const ever = new Set(cases.flatMap((one) => running(one.loads)));
+  const volts = cases.map((one) => one.thermostatVolts).filter((one): one is number => one !== null);
+  const fed = cases.map((one) => one.thermostatFed);
+  return {
+    call,
+    before,
+    after: always,
+    lost: before.filter((load) => !always.includes(load)),
+    gained: [...ever].filter((load) => !before.includes(load)),
+    voltsBefore: was.thermostatVolts,
+    voltsAfter: volts.length > 0 ? Math.min(...volts) : null,
+    fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
+    loadShare: Math.max(0, ...cases.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24))))
+  };
+}
+
+function names(loads: readonly LoadId[]): string {
+  return loads.map((load) => LOAD_NAMES[load]).join(', ');
+}
+
+function rowFindings(row: ProofRow, world: World, needsSupply: ProofInput['needsSupply']): Finding[] {
+  const found: Finding[] = [];
+  const expected = expectedLoads(row.call, world);
+  if (row.lost.length > 0) {
+    const level = row.call === 'fan' ? 'warn' : 'stop';
+    const text = `${capitalCall(row.call)} is lost: ${names(row.lost)} no longer ${row.lost.length > 1 ? 'run' : 'runs'}.`;
+    found.push(finding(level, 'function-lost', text, [`call:${row.call}`]));
+  }
+  const dead = expected.filter((load) => !row.before.includes(load));
+  if (dead.length > 0) {
+    const text = `In the record as it is, ${CALL_NAMES[row.call]} does not start: ${names(dead)}. If it works in the house, an end was read wrongly.`;
+    found.push(finding('warn', 'dead-before', text, [`call:${row.call}`]));
+  }
+  const uncalled = row.gained.filter((load) => !expected.includes(load));
+  if (uncalled.length > 0) {
+    found.push(
+      finding('stop', 'load-runs-uncalled', `With ${CALL_NAMES[row.call]}, ${names(uncalled)} would run though nobody called for it.`, [`call:${row.call}`])
+    );
+  }
+  if (needsSupply !== 'never' && row.fedAfter !== true) {
+    const volts = row.voltsAfter === null ? 'nothing' : `${row.voltsAfter.toFixed(1)} V`;
+    const high = row.voltsAfter !== null && row.voltsAfter > 30;
+    const text = `With ${CALL_NAMES[row.call]}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
+    found.push(
+      finding(needsSupply === 'always' ? 'stop' : 'warn', high ? 'thermostat-overfed' : 'thermostat-unfed', text, [`call:${row.call}`])
+    );
+  }
+  return found;
+}
+
+function capitalCall(call: Call): string {
+  const name = CALL_NAMES[call];
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
+
+/** "Dead in every call" is one sentence, not one for each call. */
+function foldSupply(findings: readonly Finding[]): Finding[] {
+  const unfed = findings.filter((one) => one.code === 'thermostat-unfed');
+  const [first] = unfed;
+  if (!first || unfed.length < 2) return [...findings];
+  const because = unfed.flatMap((one) => one.because);
+  const text = `The thermostat gets too little at its own terminals in ${unfed.length} calls (${because.map((id) => CALL_NAMES[id.replace('call:', '') as Call]).join(', ')}): its display dies.`;
+  return [{ ...first, text, because }, ...findings.filter((one) => one.code !== 'thermostat-unfed')];
+}

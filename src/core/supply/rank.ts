@@ -1,0 +1,76 @@
+/**
+ * The order of the options, as the trade weighs them: nobody hurt and nothing damaged; every function kept; what exists before what is
+ * added, before what is given up; least work in places hard to reach; cost.
+ */
+import type { MethodId, Verdict } from '../trade/vocabulary';
+import type { Standing } from './types';
+
+export interface RankFacts {
+  readonly method: MethodId;
+  readonly title: string;
+  readonly verdict: Verdict;
+  readonly standing: Standing;
+  /** Functions that worked and no longer do. */
+  readonly functionsLost: number;
+  readonly minutes: number;
+  readonly cost: number;
+}
+
+interface Criterion {
+  readonly id: string;
+  /** Lower is better. */
+  measure(facts: RankFacts): number;
+  /** Why the better of two stands above the other. */
+  because(better: RankFacts, worse: RankFacts): string;
+}
+
+const verdictTier: Readonly<Record<Verdict, number>> = { go: 0, care: 0, pro: 1, no: 2 };
+const standingOrder: Readonly<Record<Standing, number>> = { exists: 0, spare: 1, added: 2, 'given-up': 3, left: 4 };
+
+export const CRITERIA: readonly Criterion[] = [
+  {
+    id: 'harm',
+    measure: (one) => verdictTier[one.verdict],
+    because: (_, worse) => (worse.verdict === 'no' ? 'the other is refused' : 'the other takes a licensed person')
+  },
+  {
+    id: 'gives-up-the-aim',
+    measure: (one) => (one.standing === 'left' ? 1 : 0),
+    because: () => 'it gives the new thermostat what it needs'
+  },
+  {
+    id: 'functions',
+    measure: (one) => one.functionsLost,
+    because: (better) => (better.functionsLost === 0 ? 'every function that worked still works' : 'fewer functions are lost')
+  },
+  {
+    id: 'permanence',
+    measure: (one) => standingOrder[one.standing],
+    because: (better) => (better.standing === 'added' ? 'something is added and nothing given up' : 'it uses what is there already')
+  },
+  {
+    id: 'work',
+    measure: (one) => one.minutes,
+    because: (better, worse) => `it is less work (${better.minutes} against ${worse.minutes} minutes)`
+  },
+  {
+    id: 'cost',
+    measure: (one) => one.cost,
+    because: (better, worse) => `it costs less (${better.cost} against ${worse.cost})`
+  }
+];
+
+export function compareOptions(a: RankFacts, b: RankFacts): number {
+  for (const criterion of CRITERIA) {
+    const difference = criterion.measure(a) - criterion.measure(b);
+    if (difference !== 0) return difference;
+  }
+  return 0;
+}
+
+/** Why `better` stands above `worse`, in words; null where nothing decides between them or both are refused. */
+export function whyAbove(better: RankFacts, worse: RankFacts): string | null {
+  if (better.verdict === 'no') return null;
+  const criterion = CRITERIA.find((one) => one.measure(better) !== one.measure(worse));
+  return criterion ? `above “${worse.title}” because ${criterion.because(better, worse)}` : null;
+}

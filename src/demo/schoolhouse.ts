@@ -1,0 +1,141 @@
+/** The demo house: a village school turned into a home. Everybody and everything in it is invented. */
+import * as v from 'valibot';
+import type { ColourCode } from '$core/trade/colours';
+import { emptyConductor, emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
+import { endFrom } from '$core/job/edits';
+import { makeId } from '$core/job/ids';
+import { Job, JOB_FORMAT, JOB_VERSION, type Conductor, type Equipment, type Thermostat } from '$core/job/schema';
+
+const classroomId = makeId('thermostat', 'classroom');
+const flatId = makeId('thermostat', 'flat');
+const bellId = makeId('thermostat', 'bell-room');
+const furnaceId = makeId('equipment', 'oil-furnace');
+const handlerId = makeId('equipment', 'air-handler');
+const heaterId = makeId('equipment', 'bell-heater');
+
+type Line = readonly [colour: ColourCode, wall: string, equipment: string, continuity?: Conductor['continuity']];
+
+function conductors(prefix: string, wallId: Thermostat['id'], boardId: Equipment['id'], lines: readonly Line[]): Conductor[] {
+  const cable = makeId('cable', prefix);
+  return lines.map(([colour, wall, equipment, continuity = 'untested'], index) => ({
+    ...emptyConductor(makeId('conductor', `${prefix}-${index + 1}`), cable, colour),
+    wall: endFrom(wall, wallId),
+    equipment: endFrom(equipment, boardId),
+    continuity
+  }));
+}
+
+/** Oil furnace, an air conditioner added in a later year, a fifth conductor left in the wall. White is hot here, and red is heat. */
+const classroom: Thermostat = {
+  ...emptyThermostat(classroomId, 'Former classroom', [furnaceId]),
+  marks: ['RH', 'RC', 'W', 'Y', 'G'],
+  oldSupply: 'none',
+  cables: [{ id: makeId('cable', 'classroom'), name: 'brown five-conductor cable', gauge: 18, lengthM: 15, path: 'unknown' }],
+  conductors: conductors('classroom', classroomId, furnaceId, [
+    ['WH', 'RH', 'R'],
+    ['RD', 'W', 'W'],
+    ['BU', 'Y', 'Y'],
+    ['YE', 'G', 'G'],
+    ['GN', 'coiled', 'coiled']
+  ]),
+  links: [
+    {
+      id: makeId('link', 'classroom-1'),
+      end: 'wall',
+      a: landedOn(classroomId, 'RH').on[0]!,
+      b: landedOn(classroomId, 'RC').on[0]!,
+      kind: 'wire'
+    }
+  ],
+  observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'rests', flue: 'burner' },
+  outlet: 'near',
+  choice: { device: makeId('device', 'fellgate'), method: null }
+};
+
+/** Heat pump with strips, a cable of eight with its common landed. */
+const flat: Thermostat = {
+  ...emptyThermostat(flatId, 'Teacher’s flat', [handlerId]),
+  marks: ['R', 'C', 'Y', 'G', 'O', 'AUX', 'E'],
+  oldSupply: 'battery',
+  cables: [{ id: makeId('cable', 'flat'), name: 'white eight-conductor cable', gauge: 18, lengthM: 9, path: 'free' }],
+  conductors: conductors('flat', flatId, handlerId, [
+    ['RD', 'R', 'R'],
+    ['BU', 'C', 'C'],
+    ['YE', 'Y', 'Y'],
+    ['GN', 'G', 'G'],
+    ['OG', 'O', 'O'],
+    ['WH', 'AUX', 'W2'],
+    ['BN', 'coiled', 'coiled'],
+    ['BK', 'coiled', 'unseen']
+  ]),
+  observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'runs', breakers: 'large' },
+  outlet: 'unknown',
+  choice: { device: makeId('device', 'onebar'), method: null }
+};
+
+/** Two thick conductors in a deep box: mains, and a stop. */
+const bellRoom: Thermostat = {
+  ...emptyThermostat(bellId, 'Bell room', [heaterId]),
+  marks: ['L1', 'LOAD'],
+  oldSupply: 'none',
+  cables: [{ id: makeId('cable', 'bell-room'), name: 'grey two-conductor cable', gauge: null, lengthM: null, path: 'stapled' }],
+  conductors: conductors('bell-room', bellId, heaterId, [
+    ['BK', 'L1', 'unseen'],
+    ['RD', 'LOAD', 'unseen']
+  ]),
+  observed: { 'conductor-build': 'thick', 'heat-from': 'electric' },
+  outlet: 'none'
+};
+
+const equipment: Equipment[] = [
+  {
+    ...emptyEquipment(furnaceId, 'Oil furnace'),
+    place: 'cellar, behind the coal door',
+    maker: 'Brackenhurst',
+    model: 'Hearth 85',
+    marks: ['R', 'C', 'W', 'Y', 'G'],
+    transformerVa: 40,
+    fuseAmps: 3
+  },
+  {
+    ...emptyEquipment(handlerId, 'Air handler'),
+    place: 'loft over the flat',
+    maker: 'Lindenfold',
+    model: 'Draught 3',
+    marks: ['R', 'C', 'Y', 'G', 'O', 'W2', 'E'],
+    transformerVa: 40,
+    fuseAmps: 5
+  },
+  { ...emptyEquipment(heaterId, 'Baseboard heater'), place: 'bell room' }
+];
+
+export const SCHOOLHOUSE: Job = v.parse(Job, {
+  format: JOB_FORMAT,
+  version: JOB_VERSION,
+  id: makeId('job', 'schoolhouse'),
+  name: 'The old schoolhouse',
+  place: 'Quarrendon Hollow',
+  note: 'For Maren Oldcastle, who teaches no longer and lives here all year. The cellar key hangs behind the bell rope.',
+  units: { length: 'm', temperature: 'C' },
+  equipment,
+  thermostats: [classroom, flat, bellRoom],
+  devices: []
+});
+
+/** The whole house, and one job for each thermostat, by the name of the file. */
+export const DEMO_JOBS: readonly { readonly file: string; readonly job: Job }[] = [
+  { file: 'schoolhouse.json', job: SCHOOLHOUSE },
+  ...SCHOOLHOUSE.thermostats.map((thermostat) => {
+    const rest = thermostat.id.replace('th-', '');
+    return {
+      file: `${rest}.json`,
+      job: {
+        ...SCHOOLHOUSE,
+        id: makeId('job', `schoolhouse-${rest}`),
+        name: `The old schoolhouse: ${thermostat.name.toLowerCase()}`,
+        equipment: SCHOOLHOUSE.equipment.filter((one) => thermostat.equipment.includes(one.id)),
+        thermostats: [thermostat]
+      }
+    };
+  })
+];
