@@ -32,11 +32,3 @@ export function table(rows: readonly (readonly string[])[]): string[] {
   const widths = (rows[0] ?? []).map((_, column) => Math.max(...rows.map((row) => (row[column] ?? '').length)));
   return rows.map((row) => `  ${row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  ')}`.trimEnd());
 }
-
-export function volts(value: number | null): string {
-  return value === null ? '–' : `${value.toFixed(1)} V`;
-}
-
-export function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
-}

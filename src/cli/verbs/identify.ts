@@ -1,10 +1,11 @@
 import { identifyReport } from '$core/formats/reports';
 import { identify as identifySystem, type Identification } from '$core/identify/identify';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
+import { percentText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import type { Outcome } from '../outcome';
-import { findingLines, percent, table, wrap } from '../page';
+import { findingLines, table, wrap } from '../page';
 
 /** What the record says about the system behind each thermostat. */
 export async function identify({ file }: Arguments): Promise<Outcome> {
@@ -21,9 +22,9 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
 function pageOf(name: string, one: Identification): string[] {
   const [next] = one.next;
   return [
-    `${name}: ${FAMILY_NAMES[one.family]} (${percent(one.probability)}), voltage class ${one.voltageClass}`,
+    `${name}: ${FAMILY_NAMES[one.family]} (${percentText(one.probability)}), voltage class ${one.voltageClass}`,
     ...findingLines(one.findings),
-    ...table(one.candidates.slice(0, 4).map((other) => [percent(other.probability), FAMILY_NAMES[other.family]])),
+    ...table(one.candidates.slice(0, 4).map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])),
     ...one.evidence.map((other) => `  - ${other.sentence}`),
     ...(next ? wrap(`Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`, '  ', '    ') : [])
   ];

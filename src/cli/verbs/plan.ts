@@ -4,10 +4,11 @@ import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
 import { findMethod } from '$core/supply/methods/registry';
+import { percentText, voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
-import { findingLines, percent, table, volts, wrap } from '../page';
+import { findingLines, table, wrap } from '../page';
 
 /** The options for one thermostat, proven and ranked, and the moves of the one taken. */
 export async function plan(args: Arguments): Promise<Outcome> {
@@ -35,7 +36,7 @@ export function planFromArguments(job: Job, args: Arguments): { thermostat: Ther
 function pageOf(thermostat: Thermostat, made: Plan): string {
   const { identification } = made;
   return [
-    `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percent(identification.probability)}), ${deviceName(made.device)}`,
+    `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percentText(identification.probability)}), ${deviceName(made.device)}`,
     `Recommended: ${made.recommended}`,
     '',
     ...made.options.flatMap(optionLines),
@@ -68,7 +69,7 @@ function rows(made: Plan): string[] {
     'Proof (before, after, volts at the thermostat):',
     ...table([
       ['call', 'before', 'after', 'volts'],
-      ...world.rows.map((row) => [row.call, row.before.join(' ') || '–', row.after.join(' ') || '–', volts(row.voltsAfter)])
+      ...world.rows.map((row) => [row.call, row.before.join(' ') || '–', row.after.join(' ') || '–', voltsText(row.voltsAfter)])
     ]),
     ''
   ];

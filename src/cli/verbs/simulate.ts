@@ -6,10 +6,11 @@ import { harmFindings } from '$core/supply/harm';
 import { finding, type Finding } from '$core/trade/findings';
 import { CALLS, type Call } from '$core/trade/vocabulary';
 import { assumeUnseenEnds } from '$core/wiring/from-job';
+import { voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import { wrongUse, type Outcome } from '../outcome';
-import { findingLines, table, volts } from '../page';
+import { findingLines, table } from '../page';
 import { planFromArguments } from './plan';
 
 /** Powers up the wiring as recorded, or as the plan leaves it, for each call. */
@@ -52,7 +53,7 @@ function simulated(
   const rows = calls.map(({ result }) => [
     result.call as Call,
     result.loads.filter((load) => load.energised).map((load) => `${load.id} ${load.volts.toFixed(1)} V`).join(', ') || '–',
-    volts(result.thermostatVolts),
+    voltsText(result.thermostatVolts),
     result.supplies.map((supply) => `${supply.name} ${supply.va.toFixed(1)} of ${supply.ratedVa} VA${supply.fuseOpen ? ', fuse open' : ''}`).join('; ')
   ]);
   return {

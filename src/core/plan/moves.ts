@@ -28,7 +28,13 @@ type Draft = Omit<Move, 'id'>;
 
 const LOOSE: Landing = { state: 'loose' };
 
-export function movesBetween(before: Wiring, after: Wiring): Move[] {
+/** A supply that the wiring does not show, such as the outdoor unit's own: its id and its name. */
+export interface OtherSupply {
+  readonly id: string;
+  readonly name: string;
+}
+
+export function movesBetween(before: Wiring, after: Wiring, others: readonly OtherSupply[] = []): Move[] {
   const changes = difference(before, after);
   if (changes.length === 0) return [];
   const both = merged(before, after);
@@ -47,6 +53,7 @@ export function movesBetween(before: Wiring, after: Wiring): Move[] {
 
   const drafts: Draft[] = [
     ...draft.powerOff(before),
+    ...others.map((one) => draft.otherSupply(one, 'power-off')),
     ...links('link-off', 'equipment').map((one) => draft.link(one)),
     ...leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
     ...kept('equipment').flatMap((one) => draft.liftAndLand(one)),
@@ -62,6 +69,7 @@ export function movesBetween(before: Wiring, after: Wiring): Move[] {
     ...coming.filter((one) => one.side === 'wall').flatMap((one) => draft.landOnly(one)),
     ...devices('device-on').filter((one) => one.device.place !== 'wall').map((one) => draft.device(one)),
     ...outlet.flatMap((one) => draft.landOnly(one)),
+    ...others.map((one) => draft.otherSupply(one, 'power-on')),
     ...draft.powerOn(after)
   ];
   return drafts.map((one, index) => ({ id: `move-${index + 1}`, ...one }));
@@ -198,6 +206,22 @@ class MoveWriter {
 
   powerOn(after: Wiring): Draft[] {
     return this.suppliesOf(after).map((device) => this.power(device, 'power-on', 'off', 'on', onText(device)));
+  }
+
+  otherSupply(one: OtherSupply, action: 'power-off' | 'power-on'): Draft {
+    const off = action === 'power-off';
+    return {
+      end: 'equipment',
+      place: one.name,
+      action,
+      what: one.id,
+      from: off ? 'on' : 'off',
+      to: off ? 'off' : 'on',
+      text: off
+        ? `Switch the ${one.name} off as well, at its own breaker or disconnect: it has a supply of its own.`
+        : `Switch the ${one.name} on again.`,
+      change: null
+    };
   }
 
   private power(device: Device, action: Action, from: string, to: string, text: string): Draft {

@@ -1,6 +1,7 @@
 /** The plan of one thermostat: all options proven and ranked, and the moves, parts and rows of the one that is taken. */
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
+import { worldsOf } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
@@ -10,7 +11,7 @@ import type { Part } from '../supply/types';
 import type { MethodId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { minutesFor } from './effort';
-import { movesBetween, type Move } from './moves';
+import { movesBetween, type Move, type OtherSupply } from './moves';
 
 export interface PlannedOption extends Option {
   readonly minutes: number;
@@ -48,7 +49,7 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
   const device = request.device ?? chosen ?? ANY_CONNECTED;
   const { identification, options, before } = optionsFor(job, thermostat, device);
-  const planned = rankOptions(options);
+  const planned = rankOptions(options, otherSupplies(identification, before));
   const recommended = recommend(planned);
   const wanted = request.method ?? thermostat.choice.method;
   const taken = planned.find((one) => one.method === wanted) ?? recommended;
@@ -70,9 +71,15 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   };
 }
 
-function rankOptions(options: readonly Option[]): PlannedOption[] {
+/** The outdoor unit, wherever one may be, has a breaker of its own. */
+function otherSupplies(identification: Identification, wiring: Wiring): OtherSupply[] {
+  const compressor = worldsOf(identification, wiring).some((one) => one.world.compressor);
+  return compressor ? [{ id: 'outdoor-unit', name: 'outdoor unit' }] : [];
+}
+
+function rankOptions(options: readonly Option[], others: readonly OtherSupply[]): PlannedOption[] {
   const priced = options.map((option) => {
-    const moves = option.after === null ? [] : movesBetween(option.before, option.after);
+    const moves = option.after === null ? [] : movesBetween(option.before, option.after, others);
     return {
       ...option,
       moves,

@@ -1,0 +1,11 @@
+/** Figures as they are shown. A probability is never shown as certain: evidence is never complete. */
+
+export function percentText(share: number): string {
+  if (share > 0 && share < 0.01) return '<1 %';
+  if (share > 0.99) return '>99 %';
+  return `${Math.round(share * 100)} %`;
+}
+
+export function voltsText(volts: number | null): string {
+  return volts === null ? '–' : `${volts.toFixed(1)} V`;
+}

@@ -1,0 +1,54 @@
+/** One thermostat's place in the open job, with everything that the core says about it, derived as the job changes. */
+import { identify, type Identification } from '$core/identify/identify';
+import type { DeviceFacts } from '$core/job/device-facts';
+import { thermostatFindings } from '$core/job/record-findings';
+import type { Equipment, Job, Thermostat } from '$core/job/schema';
+import { findDevice } from '$core/match/catalogue';
+import { matchAll, matchDevice, type Match } from '$core/match/match';
+import { planFor, type Plan } from '$core/plan/plan';
+import { sortFindings, type Finding } from '$core/trade/findings';
+import { wiringOf } from '$core/wiring/from-job';
+import type { Wiring } from '$core/wiring/graph';
+import type { JobSession } from './session.svelte';
+
+export class Place {
+  readonly #session: () => JobSession;
+  readonly #id: () => string;
+
+  constructor(session: () => JobSession, id: () => string) {
+    this.#session = session;
+    this.#id = id;
+  }
+
+  get session(): JobSession {
+    return this.#session();
+  }
+
+  get job(): Job {
+    return this.session.job;
+  }
+
+  readonly index: number = $derived.by(() => this.job.thermostats.findIndex((one) => one.id === this.#id()));
+  readonly thermostat: Thermostat = $derived.by(() => this.job.thermostats[Math.max(0, this.index)]!);
+  readonly wiring: Wiring = $derived.by(() => wiringOf(this.job, this.thermostat));
+  readonly equipment: readonly { readonly index: number; readonly machine: Equipment }[] = $derived.by(() =>
+    this.job.equipment.flatMap((machine, index) => (this.thermostat.equipment.includes(machine.id) ? [{ index, machine }] : []))
+  );
+  readonly recordFindings: readonly Finding[] = $derived.by(() => sortFindings(thermostatFindings(this.job, this.thermostat)));
+  readonly identification: Identification = $derived.by(() => identify(this.job, this.thermostat));
+  readonly device: DeviceFacts | null = $derived.by(() => {
+    const { device } = this.thermostat.choice;
+    return device === null ? null : (findDevice(this.job, device) ?? null);
+  });
+  readonly matches: readonly Match[] = $derived.by(() => matchAll(this.job, this.thermostat, this.identification));
+  readonly match: Match | null = $derived.by(() =>
+    this.device === null ? null : matchDevice(this.job, this.thermostat, this.device, this.identification)
+  );
+  readonly plan: Plan = $derived.by(() => planFor(this.job, this.thermostat));
+
+  /** Ends that nobody has looked at. */
+  readonly unread: { readonly wall: number; readonly equipment: number } = $derived.by(() => ({
+    wall: this.thermostat.conductors.filter((one) => one.wall.state === 'unseen').length,
+    equipment: this.thermostat.conductors.filter((one) => one.equipment.state === 'unseen').length
+  }));
+}

@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { newJob } from '$core/job/create';
+import { makeId } from '$core/job/ids';
+import { setStep } from '$core/job/steps';
+import { memoryStore } from '$storage/memory';
+import type { JobStore } from '$storage/port';
+import { JobSession } from './session.svelte';
+
+const fresh = () => newJob(makeId('job', 'oak'), 'Oak');
+const rename = (session: JobSession, name: string) => session.edit(setStep(session.job, ['name'], name, `named ${name}`));
+
+async function open(store: JobStore): Promise<JobSession> {
+  const loaded = await store.load('job-oak');
+  if (loaded.ok) return new JobSession(store, loaded.record);
+  await store.save({ job: fresh(), saved: '', past: [], future: [] }, 0);
+  return open(store);
+}
+
+/** A store whose tabs do not hear of each other, as when a laptop slept through the broadcast. */
+const deaf = (store: JobStore): JobStore => ({ ...store, watch: () => () => undefined });
+
+describe('the open job', () => {
+  it('saves every edit and keeps undo over a reload', async () => {
+    const store = memoryStore();
+    const session = await open(store);
+    rename(session, 'Beech');
+    rename(session, 'Ash');
+    await session.settled();
+    const again = await open(store);
+    expect(again.job.name).toBe('Ash');
+    again.undo();
+    again.undo();
+    expect(again.job.name).toBe('Oak');
+    again.redo();
+    expect(again.job.name).toBe('Beech');
+    expect(again.said).toBe('Done again: named Beech');
+  });
+
+  it('forgets what could be done again once something new is done', async () => {
+    const session = await open(memoryStore());
+    rename(session, 'Beech');
+    session.undo();
+    rename(session, 'Elm');
+    expect(session.canRedo).toBe(false);
+  });
+
+  it('shows at once what another tab saved, when nothing here is unsaved', async () => {
+    const store = memoryStore();
+    const [one, two] = [await open(store), await open(store)];
+    rename(one, 'Beech');
+    await one.settled();
+    await new Promise((done) => setTimeout(done));
+    expect(two.job.name).toBe('Beech');
+  });
+
+  it('never overwrites the other tab: the conflict is told and either side can be taken', async () => {
+    const store = memoryStore();
+    const [one, two] = [await open(deaf(store)), await open(deaf(store))];
+    rename(one, 'Beech');
+    await one.settled();
+    rename(two, 'Elm');
+    await two.settled();
+    expect(two.keeping.state).toBe('conflict');
+    expect(await store.load('job-oak')).toMatchObject({ record: { job: { name: 'Beech' } } });
+    expect(two.keepMineAs('oak-copy')).toBe('job-oak-copy');
+    await two.settled();
+    expect(await store.load('job-oak-copy')).toMatchObject({ record: { job: { name: 'Elm (copy)' } } });
+    expect(await store.load('job-oak')).toMatchObject({ record: { job: { name: 'Beech' } } });
+  });
+
+  it('takes the other side on request', async () => {
+    const store = memoryStore();
+    const [one, two] = [await open(deaf(store)), await open(deaf(store))];
+    rename(one, 'Beech');
+    await one.settled();
+    rename(two, 'Elm');
+    await two.settled();
+    two.takeTheirs();
+    expect(two.job.name).toBe('Beech');
+    rename(two, 'Yew');
+    await two.settled();
+    expect(two.keeping.state).toBe('saved');
+  });
+
+  it('says that the store is full, keeps the edit in hand, and saves on a retry', async () => {
+    const store = memoryStore();
+    let full = true;
+    const session = await open({
+      ...store,
+      save: (record, revision) => (full && revision > 0 ? Promise.resolve({ ok: false, reason: 'full', why: 'disk' }) : store.save(record, revision))
+    });
+    rename(session, 'Beech');
+    await session.settled();
+    expect(session.keeping).toEqual({ state: 'full', why: 'disk' });
+    expect(session.job.name).toBe('Beech');
+    full = false;
+    session.retry();
+    await session.settled();
+    expect(session.keeping.state).toBe('saved');
+  });
+});

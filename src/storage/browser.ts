@@ -1,0 +1,101 @@
+/**
+ * Jobs in the browser, through localForage (IndexedDB). A save compares revisions and writes under a lock that all tabs of the origin
+ * share, so that two tabs cannot both win; other tabs hear of it through a broadcast channel.
+ */
+import localforage from 'localforage';
+import { readRawJob } from '$core/formats/job-json';
+import { faultText } from '$core/formats/faults';
+import { summaryOf, type JobRecord, type JobStore, type JobSummary, type LoadResult, type SaveResult } from './port';
+
+const CHANNEL = 'ulterum-jobs';
+
+export function browserStore(name = 'ulterum'): JobStore {
+  const forage = localforage.createInstance({ name, storeName: 'jobs' });
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${CHANNEL}-${name}`);
+  return {
+    async list() {
+      const summaries: JobSummary[] = [];
+      await forage.iterate<unknown, void>((value, key) => {
+        const read = readRecord(value);
+        summaries.push(read.ok ? summaryOf(read.record) : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [] });
+      });
+      return summaries.sort((a, b) => b.saved.localeCompare(a.saved));
+    },
+    async load(id) {
+      try {
+        const value = await forage.getItem<unknown>(id);
+        return value === null ? { ok: false, reason: 'missing' } : readRecord(value);
+      } catch (error) {
+        return { ok: false, reason: 'refused', why: messageOf(error) };
+      }
+    },
+    async save(record, revision) {
+      return locked(`${name}:${record.job.id}`, () => compareAndSave(forage, record, revision, channel));
+    },
+    async remove(id) {
+      await forage.removeItem(id);
+      channel?.postMessage(id);
+    },
+    watch(listener) {
+      const hear = (event: MessageEvent<string>) => listener(event.data);
+      channel?.addEventListener('message', hear);
+      return () => channel?.removeEventListener('message', hear);
+    }
+  };
+}
+
+async function compareAndSave(
+  forage: LocalForage,
+  record: Omit<JobRecord, 'revision'>,
+  revision: number,
+  channel: BroadcastChannel | null
+): Promise<SaveResult> {
+  try {
+    const stored = await forage.getItem<unknown>(record.job.id);
+    if (stored !== null) {
+      const read = readRecord(stored);
+      if (!read.ok) return { ok: false, reason: 'refused', why: 'what is stored under this id is damaged and is left untouched' };
+      if (read.record.revision !== revision) return { ok: false, reason: 'conflict', theirs: read.record };
+    }
+    const next: JobRecord = { ...record, revision: revision + 1 };
+    await forage.setItem(record.job.id, next);
+    channel?.postMessage(record.job.id);
+    return { ok: true, revision: revision + 1 };
+  } catch (error) {
+    const full = error instanceof DOMException && error.name === 'QuotaExceededError';
+    return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
+  }
+}
+
+function readRecord(value: unknown): Exclude<LoadResult, { reason: 'missing' }> {
+  const record = value as Partial<JobRecord> | null;
+  const read = readRawJob(record?.job);
+  if (!read.ok) {
+    return { ok: false, reason: 'damaged', why: read.faults.map(faultText).join('; '), raw: JSON.stringify(value, null, 2) };
+  }
+  return {
+    ok: true,
+    record: {
+      job: read.job,
+      revision: typeof record?.revision === 'number' ? record.revision : 0,
+      saved: typeof record?.saved === 'string' ? record.saved : '',
+      past: record?.past ?? [],
+      future: record?.future ?? []
+    }
+  };
+}
+
+/** Runs alone among all tabs; in a browser without locks, alone in this page at least. */
+async function locked<T>(name: string, work: () => Promise<T>): Promise<T> {
+  const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
+  if (locks) return (await locks.request(name, work)) as T;
+  const mine = (queues.get(name) ?? Promise.resolve()).then(work, work);
+  queues.set(name, mine.catch(() => undefined));
+  return mine;
+}
+
+const queues = new Map<string, Promise<unknown>>();
+
+function messageOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

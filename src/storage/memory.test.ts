@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest';
+import { newJob } from '$core/job/create';
+import { makeId } from '$core/job/ids';
+import { storeAcceptance } from './acceptance';
+import { memoryStore } from './memory';
+
+storeAcceptance('the memory store', () => memoryStore());
+
+describe('a full store', () => {
+  it('says so, and keeps what it held', async () => {
+    const store = memoryStore(2_000);
+    const small = { job: newJob(makeId('job', 'small'), 'small'), saved: '', past: [], future: [] };
+    await store.save(small, 0);
+    const large = { ...small, job: { ...small.job, id: makeId('job', 'large'), note: 'x'.repeat(3_000) } };
+    expect(await store.save(large, 0)).toMatchObject({ ok: false, reason: 'full' });
+    expect(await store.load('job-small')).toMatchObject({ ok: true });
+  });
+});
