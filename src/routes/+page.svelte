@@ -1,1 +1,177 @@
-<h1>Ulterum</h1>
+<script lang="ts">
+  /** The jobs of this browser: open, begin, bring in from a file. */
+  import FileUp from '@lucide/svelte/icons/file-up';
+  import House from '@lucide/svelte/icons/house';
+  import Plus from '@lucide/svelte/icons/plus';
+  import Trash from '@lucide/svelte/icons/trash-2';
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { SCHOOLHOUSE } from '$demo/schoolhouse';
+  import { newJob } from '$core/job/create';
+  import { makeId } from '$core/job/ids';
+  import type { Job } from '$core/job/schema';
+  import { faultText } from '$core/formats/faults';
+  import { MOST_BYTES, readJob } from '$core/formats/job-json';
+  import { download, fileName, readText } from '$lib/files/download';
+  import Dialog from '$lib/frame/dialog.svelte';
+  import ThemeButton from '$lib/frame/theme-button.svelte';
+  import { freshRest, jobStore } from '$lib/state/store';
+  import type { JobSummary } from '$storage/port';
+
+  const store = jobStore();
+  let jobs = $state<readonly JobSummary[] | null>(null);
+  let trouble = $state<{ title: string; lines: readonly string[] } | null>(null);
+  let naming = $state(false);
+  let removing = $state<JobSummary | null>(null);
+
+  onMount(() => {
+    void refresh();
+    return store.watch(() => void refresh());
+  });
+
+  async function refresh(): Promise<void> {
+    try {
+      jobs = await store.list();
+    } catch (error) {
+      jobs = [];
+      trouble = { title: 'The browser does not let jobs be kept here', lines: [error instanceof Error ? error.message : String(error)] };
+    }
+  }
+
+  /** Stores a job that is new here; one that is here already is never replaced, the newcomer gets an id of its own. */
+  async function keep(job: Job): Promise<string | null> {
+    const taken = (await store.load(job.id)).ok;
+    const own = taken ? { ...job, id: makeId('job', freshRest()) } : job;
+    const saved = await store.save({ job: own, saved: new Date().toISOString(), past: [], future: [] }, 0);
+    if (saved.ok) return own.id;
+    trouble = { title: 'The job was not stored', lines: [saved.reason === 'conflict' ? 'another tab stored one with the same id just now' : saved.why] };
+    return null;
+  }
+
+  async function begin(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget as HTMLFormElement);
+    const name = String(form.get('name') ?? '').trim() || 'My house';
+    const feet = form.get('length') === 'ft';
+    const job = newJob(makeId('job', freshRest()), name.slice(0, 120));
+    const id = await keep({ ...job, place: String(form.get('place') ?? '').slice(0, 120), units: { length: feet ? 'ft' : 'm', temperature: feet ? 'F' : 'C' } });
+    if (id !== null) await goto(`/job/${id}/${job.thermostats[0]?.id}/sheet`);
+  }
+
+  async function bring(event: Event): Promise<void> {
+    const input = event.currentTarget as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    const title = `${file.name} was not brought in; nothing stored was touched`;
+    const read = await readText(file, MOST_BYTES);
+    if (!read.ok) {
+      trouble = { title, lines: [read.why] };
+      return;
+    }
+    const job = readJob(read.text);
+    if (!job.ok) {
+      trouble = { title, lines: job.faults.slice(0, 12).map(faultText) };
+      return;
+    }
+    trouble = null;
+    if ((await keep(job.job)) !== null) await refresh();
+  }
+
+  async function exportJob(summary: JobSummary): Promise<void> {
+    const loaded = await store.load(summary.id);
+    if (loaded.ok) download(fileName(loaded.record.job.name, 'ulterum.json'), `${JSON.stringify(loaded.record.job, null, 2)}\n`);
+    else if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
+  }
+
+  async function remove(): Promise<void> {
+    if (removing) await store.remove(removing.id);
+    removing = null;
+    await refresh();
+  }
+
+  const when = (iso: string) => (iso === '' ? '' : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso)));
+</script>
+
+<svelte:head><title>Jobs · Ulterum</title></svelte:head>
+
+<div class="mx-auto max-w-4xl px-4 pb-16">
+  <header class="flex items-center gap-3 py-4">
+    <img src="/icon.svg" alt="" width="40" height="40" />
+    <div class="flex-1">
+      <h1 class="station-title">Ulterum</h1>
+      <p class="quiet">From the wires on the wall to a proven way of supplying a new thermostat.</p>
+    </div>
+    <ThemeButton />
+  </header>
+
+  <main>
+    {#if trouble}
+      <div class="sheet-of-paper mb-4 border-2 p-4" role="alert">
+        <p class="font-semibold">{trouble.title}</p>
+        <ul class="mt-1 list-disc pl-5">{#each trouble.lines as line (line)}<li class="break-words">{line}</li>{/each}</ul>
+        <button type="button" class="btn btn-sm mt-2" onclick={() => (trouble = null)}>Close</button>
+      </div>
+    {/if}
+
+    <div class="mb-6 flex flex-wrap gap-2">
+      <button type="button" class="btn btn-primary" onclick={() => (naming = true)}><Plus size={20} aria-hidden="true" />New job</button>
+      <label class="btn btn-outline">
+        <FileUp size={20} aria-hidden="true" />Bring in a file
+        <input class="sr-only" type="file" accept=".json,application/json" onchange={bring} />
+      </label>
+      <a class="btn btn-outline" href="/demo"><House size={20} aria-hidden="true" />{SCHOOLHOUSE.name} (demo)</a>
+    </div>
+
+    {#if jobs === null}
+      <p class="quiet">Looking for jobs …</p>
+    {:else if jobs.length === 0}
+      <div class="sheet-of-paper p-6">
+        <h2 class="section-title mb-1">No job yet</h2>
+        <p>Begin one at the wall, with the cover off and every supply off. Or open the demo house: a school turned into a home, with three thermostats that differ in all that matters.</p>
+      </div>
+    {:else}
+      <ul class="flex flex-col gap-2" aria-label="Jobs">
+        {#each jobs as job (job.id)}
+          <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
+            <div class="min-w-0 flex-1 basis-64">
+              <p class="section-title truncate">{job.name}</p>
+              <p class="quiet text-sm">{[job.place, when(job.saved)].filter(Boolean).join(' · ')}</p>
+              <div class="mt-2 flex flex-wrap gap-2">
+                {#each job.thermostats as one (one.id)}<a class="btn btn-outline btn-sm" href="/job/{job.id}/{one.id}/sheet">{one.name}</a>{/each}
+              </div>
+            </div>
+            <div class="flex gap-1">
+              <button type="button" class="btn btn-ghost btn-sm" onclick={() => exportJob(job)}>Export</button>
+              <button type="button" class="btn btn-ghost btn-square btn-sm" aria-label="Remove {job.name}" onclick={() => (removing = job)}><Trash size={18} /></button>
+            </div>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    <p class="quiet mt-8 text-sm">Jobs stay in this browser; nothing is sent anywhere. Local code, the maker’s sheet and licensed practice win over anything said here.</p>
+  </main>
+</div>
+
+<Dialog open={naming} title="New job" onclose={() => (naming = false)}>
+  <form class="grid gap-3" onsubmit={begin}>
+    <label class="flex flex-col gap-1 text-sm">Which house
+      <input class="input w-full" name="name" maxlength="120" placeholder="My house" />
+    </label>
+    <label class="flex flex-col gap-1 text-sm">Where
+      <input class="input w-full" name="place" maxlength="120" />
+    </label>
+    <label class="flex flex-col gap-1 text-sm">Measures
+      <select class="select w-full" name="length"><option value="m">metres, °C</option><option value="ft">feet, °F</option></select>
+    </label>
+    <button class="btn btn-primary mt-1 justify-self-end">Begin at the wall</button>
+  </form>
+</Dialog>
+
+<Dialog open={removing !== null} title="Remove {removing?.name ?? ''}?" onclose={() => (removing = null)}>
+  <p>It goes from this browser for good. Export it first if anybody may want it again.</p>
+  <div class="mt-4 flex justify-end gap-2">
+    <button type="button" class="btn btn-ghost" onclick={() => (removing = null)}>Keep it</button>
+    <button type="button" class="btn btn-primary" onclick={remove}>Remove</button>
+  </div>
+</Dialog>

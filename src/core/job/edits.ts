@@ -51,6 +51,23 @@ export function setSplices(job: Job, th: number, co: number, splices: readonly S
   return setStep(job, path, splices, splices.length === 0 ? 'Splice removed' : 'Splice recorded');
 }
 
+/**
+ * The colour seen at the equipment. One that differs from the wall's means a joint that nobody has seen yet; the same one takes such a
+ * joint back. A joint that was seen keeps its place and gets the colour.
+ */
+export function setColourBeyond(job: Job, th: number, co: number, colour: ColourCode | null): Step {
+  const conductor = thermostatAt(job, th).conductors[co];
+  if (!conductor) throw new Error(`No conductor at position ${co}`);
+  const seen = conductor.splices.filter((one) => one.seen);
+  const last = seen.at(-1);
+  const label = `Colour at the equipment of ${conductorName(conductor)}: ${colourName(colour)}`;
+  const path = [...conductorPath(th, co), 'splices'];
+  if (last) return setStep(job, path, seen.map((one) => (one === last ? { ...one, colourBeyond: colour } : one)), label);
+  if (colour === conductor.colour) return setStep(job, path, [], label);
+  const id = nextId('splice', []);
+  return setStep(job, path, [{ id, colourBeyond: colour, seen: false, place: '' }], label);
+}
+
 export function addConductor(job: Job, th: number, cable: Cable['id'], colour: ColourCode | null): Step {
   const { conductors } = thermostatAt(job, th);
   const last = conductors.map((one) => one.cable).lastIndexOf(cable);

@@ -1,0 +1,89 @@
+<script lang="ts">
+  /** The facts of any device, checked by the same schema as the catalogue; each fault stands beside its field's name. */
+  import * as v from 'valibot';
+  import { batch } from '$core/job/steps';
+  import { apply } from '$core/job/steps';
+  import { chooseDevice, saveDevice } from '$core/job/edits';
+  import { DeviceFacts, RAILS, SUPPLY_NEEDS } from '$core/job/device-facts';
+  import { nextId } from '$core/job/ids';
+  import { devicesOf } from '$core/match/catalogue';
+  import { faultsOf, faultText } from '$core/formats/faults';
+  import MarksToggle from '../sheet/marks-toggle.svelte';
+  import { getPlace } from '../state/context';
+  import { RAIL_WORDS, SUPPLY_WORDS } from './words';
+
+  interface Props {
+    ondone: () => void;
+  }
+
+  let { ondone }: Props = $props();
+  const place = getPlace();
+  let marks = $state<string[]>(['R', 'C', 'W', 'Y', 'G']);
+  let faults = $state<readonly string[]>([]);
+
+  function submit(event: SubmitEvent): void {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget as HTMLFormElement);
+    const text = (name: string) => String(form.get(name) ?? '').trim();
+    const number = (name: string) => Number(text(name).replace(',', '.') || NaN);
+    const parsed = v.safeParse(DeviceFacts, {
+      id: nextId('device', devicesOf(place.job).map((one) => one.id)),
+      maker: text('maker'),
+      model: text('model') || 'my thermostat',
+      supply: text('supply'),
+      marks,
+      heatStages: number('heatStages'),
+      coolStages: number('coolStages'),
+      heatPump: form.get('heatPump') !== null,
+      rails: text('rails'),
+      electronicsFrom: text('electronicsFrom').toUpperCase(),
+      voltsMin: number('voltsMin'),
+      voltsMax: number('voltsMax'),
+      drawVa: number('drawVa'),
+      plateWidthMm: number('plateWidthMm'),
+      plateHeightMm: number('plateHeightMm'),
+      wifiBands: text('wifiBands'),
+      price: text('price') === '' ? null : number('price'),
+      note: text('note')
+    });
+    if (!parsed.success) {
+      faults = faultsOf(parsed.issues).map(faultText);
+      return;
+    }
+    if (parsed.output.voltsMin >= parsed.output.voltsMax) {
+      faults = ['voltsMin: expected less than the highest voltage'];
+      return;
+    }
+    const save = saveDevice(place.job, parsed.output);
+    place.session.edit(batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, parsed.output.id)]));
+    ondone();
+  }
+</script>
+
+<form class="grid gap-3 sm:grid-cols-3" onsubmit={submit}>
+  <label class="flex flex-col gap-1 text-sm">Maker<input class="input w-full" name="maker" maxlength="120" /></label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-2">Model<input class="input w-full" name="model" maxlength="120" required /></label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Lives on
+    <select class="select w-full" name="supply">{#each SUPPLY_NEEDS as one (one)}<option value={one}>{SUPPLY_WORDS[one]}</option>{/each}</select>
+  </label>
+  <div class="sm:col-span-3"><p class="mb-1 text-sm">Terminals</p><MarksToggle label="Terminals of the device" {marks} onchange={(next) => (marks = next)} /></div>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-2">Hot side
+    <select class="select w-full" name="rails">{#each RAILS as one (one)}<option value={one}>{RAIL_WORDS[one]}</option>{/each}</select>
+  </label>
+  <label class="flex flex-col gap-1 text-sm">Electronics run from<input class="input w-full uppercase" name="electronicsFrom" value="R" maxlength="8" /></label>
+  <label class="flex flex-col gap-1 text-sm">Heat stages<input class="input w-full" name="heatStages" inputmode="numeric" value="1" /></label>
+  <label class="flex flex-col gap-1 text-sm">Cooling stages<input class="input w-full" name="coolStages" inputmode="numeric" value="1" /></label>
+  <label class="flex items-center gap-2 self-end pb-2 text-sm"><input type="checkbox" class="checkbox" name="heatPump" /> Drives a heat pump</label>
+  <label class="flex flex-col gap-1 text-sm">Lowest voltage, V<input class="input w-full" name="voltsMin" inputmode="decimal" value="18" /></label>
+  <label class="flex flex-col gap-1 text-sm">Highest voltage, V<input class="input w-full" name="voltsMax" inputmode="decimal" value="30" /></label>
+  <label class="flex flex-col gap-1 text-sm">Draw, VA<input class="input w-full" name="drawVa" inputmode="decimal" value="5" /></label>
+  <label class="flex flex-col gap-1 text-sm">Plate width, mm<input class="input w-full" name="plateWidthMm" inputmode="decimal" value="110" /></label>
+  <label class="flex flex-col gap-1 text-sm">Plate height, mm<input class="input w-full" name="plateHeightMm" inputmode="decimal" value="110" /></label>
+  <label class="flex flex-col gap-1 text-sm">Price<input class="input w-full" name="price" inputmode="decimal" placeholder="not known" /></label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Network bands<input class="input w-full" name="wifiBands" maxlength="120" /></label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Note<input class="input w-full" name="note" maxlength="400" /></label>
+  {#if faults.length > 0}
+    <ul class="list-disc pl-5 sm:col-span-3" role="alert">{#each faults as line (line)}<li>{line}</li>{/each}</ul>
+  {/if}
+  <div class="flex justify-end sm:col-span-3"><button class="btn btn-primary">Keep and choose it</button></div>
+</form>

@@ -1,0 +1,16 @@
+/** Facts of a device in words. */
+import type { DeviceFacts } from '$core/job/device-facts';
+
+export const SUPPLY_WORDS: Readonly<Record<DeviceFacts['supply'], string>> = {
+  'common-required': 'a common, always',
+  'common-or-battery': 'a common, or cells with the radio asleep',
+  'self-charging': 'what it draws through an idle call, or a common',
+  battery: 'batteries'
+};
+
+export const RAIL_WORDS: Readonly<Record<DeviceFacts['rails'], string>> = {
+  'one-r': 'one R',
+  'link-removable': 'RH and RC, the link comes out',
+  'link-to-be-cut': 'RH and RC, the link must be cut',
+  'joined-inside': 'RH and RC, joined inside'
+};

@@ -1,0 +1,51 @@
+/** The stations of the work, in its order, with what each still lacks. */
+import { FAMILY_NAMES } from '$core/trade/vocabulary';
+import type { Place } from '../state/place.svelte';
+
+export interface Station {
+  readonly id: 'sheet' | 'system' | 'thermostat' | 'supply' | 'moves';
+  readonly name: string;
+  /** What is missing, or what was settled. */
+  readonly says: string;
+  readonly done: boolean;
+}
+
+export function stationsOf(place: Place): Station[] {
+  const { thermostat, unread, identification, device, match, plan } = place;
+  const open = unread.wall + unread.equipment;
+  const none = thermostat.conductors.length === 0;
+  const stops = identification.findings.some((one) => one.level === 'stop');
+  const supplied = plan.options.find((one) => one.method === plan.taken);
+  return [
+    {
+      id: 'sheet',
+      name: 'Strands',
+      says: none ? 'no conductor yet' : open > 0 ? `${open} ${open === 1 ? 'end' : 'ends'} not seen` : 'both ends read',
+      done: !none && open === 0
+    },
+    {
+      id: 'system',
+      name: 'System',
+      says: stops ? 'stop' : identification.family === 'unknown' ? 'not known yet' : FAMILY_NAMES[identification.family],
+      done: identification.decided && !stops
+    },
+    {
+      id: 'thermostat',
+      name: 'Thermostat',
+      says: device === null ? 'none chosen' : match?.verdict === 'no' ? 'does not fit' : device.model,
+      done: device !== null && match?.verdict !== 'no'
+    },
+    {
+      id: 'supply',
+      name: 'Supply',
+      says: thermostat.choice.method === null ? 'not chosen' : (supplied?.title ?? ''),
+      done: thermostat.choice.method !== null && supplied?.verdict !== 'no'
+    },
+    {
+      id: 'moves',
+      name: 'Moves',
+      says: plan.moves.length === 0 ? 'none' : `${plan.moves.length} moves`,
+      done: false
+    }
+  ];
+}

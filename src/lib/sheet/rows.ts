@@ -1,0 +1,150 @@
+/** The strand sheet as rows: a drawing of a wiring, with what moved marked, without anything that the graph does not say. */
+import type { ColourCode } from '$core/trade/colours';
+import type { EndSide } from '$core/trade/vocabulary';
+import {
+  landedTerminal,
+  printedMark,
+  splitTerminal,
+  type Landing,
+  type Strand,
+  type TerminalId,
+  type Wiring
+} from '$core/wiring/graph';
+import { sameLanding } from '$core/wiring/difference';
+
+export interface EndView {
+  readonly state: Landing['state'];
+  /** The mark as printed, when landed. */
+  readonly mark: string;
+  /** True when this end is elsewhere in the wiring that this one is compared with. */
+  readonly moved: boolean;
+}
+
+export interface RowView {
+  readonly id: string;
+  readonly name: string;
+  readonly cable: string;
+  readonly colour: ColourCode | null;
+  readonly colourBeyond: ColourCode | null;
+  readonly stripe: ColourCode | null;
+  readonly spliced: Strand['spliced'];
+  readonly continuity: Strand['continuity'];
+  readonly wall: EndView;
+  readonly equipment: EndView;
+  /** Came with a new cable. */
+  readonly fresh: boolean;
+}
+
+export interface GroupView {
+  readonly cable: string;
+  readonly name: string;
+  readonly facts: string;
+  readonly rows: readonly RowView[];
+}
+
+/** A link drawn as a bracket from row to row, or as a stub to a terminal that no conductor is on. */
+export interface LinkView {
+  readonly id: string;
+  readonly side: EndSide;
+  /** Positions among all rows, top first; one only for a stub, none for a link between two bare terminals. */
+  readonly rows: readonly number[];
+  readonly marks: readonly [string, string];
+  readonly text: string;
+  readonly moved: boolean;
+}
+
+export interface SheetView {
+  readonly groups: readonly GroupView[];
+  readonly links: readonly LinkView[];
+}
+
+/** Draws a wiring; `against` is the wiring it is compared with. */
+export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetView {
+  const known = new Set(wiring.cables.map((one) => one.id));
+  const orphans = [...new Set(wiring.strands.map((one) => one.cable))].filter((id) => !known.has(id));
+  const cables = [...wiring.cables, ...orphans.map((id) => ({ id, name: id, lengthM: null, gauge: null }))];
+  const groups = cables.map((cable) => ({
+    cable: cable.id,
+    name: cable.name,
+    facts: cableFacts(cable.gauge, cable.lengthM),
+    rows: wiring.strands.filter((one) => one.cable === cable.id).map((one) => rowOf(one, wiring, against))
+  }));
+  const order = groups.flatMap((group) => group.rows.map((row) => row.id));
+  return { groups, links: linksOf(wiring, against, order) };
+}
+
+function cableFacts(gauge: number | null, lengthM: number | null): string {
+  return [gauge === null ? 'gauge not read' : `${gauge} AWG`, lengthM === null ? 'length not known' : `${lengthM} m`].join(', ');
+}
+
+function rowOf(strand: Strand, wiring: Wiring, against: Wiring | null): RowView {
+  const other = against?.strands.find((one) => one.id === strand.id);
+  const end = (side: EndSide): EndView => {
+    const landing = strand[side];
+    const terminal = landedTerminal(landing);
+    return {
+      state: landing.state,
+      mark: terminal === null ? '' : printedMark(wiring, terminal),
+      moved: other !== undefined && hasMoved(landing, other[side])
+    };
+  };
+  return {
+    id: strand.id,
+    name: strand.name,
+    cable: strand.cable,
+    colour: strand.colour,
+    colourBeyond: strand.colourBeyond,
+    stripe: strand.stripe,
+    spliced: strand.spliced,
+    continuity: strand.continuity,
+    wall: end('wall'),
+    equipment: end('equipment'),
+    fresh: against !== null && other === undefined
+  };
+}
+
+/** The same mark on a new plate is no move to the eye. */
+function hasMoved(now: Landing, was: Landing): boolean {
+  if (sameLanding(now, was)) return false;
+  const marks = [now, was].map((one) => (one.state === 'landed' ? splitTerminal(one.terminal).mark : one.state));
+  return marks[0] !== marks[1];
+}
+
+function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[]): LinkView[] {
+  return wiring.links.map((link) => {
+    const marks: [string, string] = [printedMark(wiring, link.a), printedMark(wiring, link.b)];
+    const rows = [link.a, link.b].flatMap((terminal) => rowOn(wiring, terminal, link.place, order)).sort((a, b) => a - b);
+    const where = link.place === 'wall' ? 'at the wall' : 'at the equipment';
+    const kind = link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
+    return {
+      id: link.id,
+      side: link.place,
+      rows: [...new Set(rows)],
+      marks,
+      text: `${marks[0]} and ${marks[1]} ${kind} ${where}`,
+      moved: against !== null && !against.links.some((one) => sameMarks(one.a, link.a) && sameMarks(one.b, link.b))
+    };
+  });
+}
+
+function sameMarks(a: TerminalId, b: TerminalId): boolean {
+  return splitTerminal(a).mark === splitTerminal(b).mark;
+}
+
+function rowOn(wiring: Wiring, terminal: TerminalId, side: EndSide, order: readonly string[]): number[] {
+  const strand = wiring.strands.find((one) => landedTerminal(one[side]) === terminal);
+  const row = strand ? order.indexOf(strand.id) : -1;
+  return row === -1 ? [] : [row];
+}
+
+export const STATE_WORDS: Readonly<Record<Landing['state'], string>> = {
+  landed: 'landed',
+  loose: 'loose',
+  coiled: 'coiled',
+  unseen: 'not seen'
+};
+
+/** What an end says, for a cell's name and for the print. */
+export function endText(end: Pick<EndView, 'state' | 'mark'>): string {
+  return end.state === 'landed' ? (end.mark === '' ? 'landed, mark missing' : end.mark) : STATE_WORDS[end.state];
+}

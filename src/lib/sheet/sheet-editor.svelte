@@ -1,0 +1,226 @@
+<script lang="ts">
+  /** The strand sheet with its cells live: arrows, letters and touch. */
+  import type { Snippet } from 'svelte';
+  import { conductorName, endFrom, setColourBeyond, setConductorEnd, setConductorField } from '$core/job/edits';
+  import type { EndSide } from '$core/trade/vocabulary';
+  import { getPlace } from '../state/context';
+  import ColourChip from './colour-chip.svelte';
+  import ColourDialog from './colour-dialog.svelte';
+  import ConductorDialog from './conductor-dialog.svelte';
+  import EndDialog from './end-dialog.svelte';
+  import EndMark from './end-mark.svelte';
+  import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
+  import { endText, sheetView, type RowView } from './rows';
+  import StrandSheet from './strand-sheet.svelte';
+
+  interface Props {
+    only?: EndSide | null;
+  }
+
+  let { only = null }: Props = $props();
+  const place = getPlace();
+  const view = $derived(sheetView(place.wiring));
+  const rows = $derived(view.groups.flatMap((group) => group.rows));
+  const columns = $derived<Column[]>(
+    only === 'wall' ? ['wall', 'colour', 'strand'] : only === 'equipment' ? ['colour', 'strand', 'equipment'] : ['wall', 'colour', 'strand', 'equipment']
+  );
+
+  let spot = $state<Spot>({ row: 0, column: 'wall' });
+  let typing = $state<string | null>(null);
+  let picking = $state<Spot | null>(null);
+  let said = $state('');
+  let holder: HTMLElement | undefined = $state();
+
+  const here = $derived<Spot>({
+    row: Math.min(spot.row, Math.max(0, rows.length - 1)),
+    column: columns.includes(spot.column) ? spot.column : (columns[0] ?? 'colour')
+  });
+  /** The sheet groups by cable; the record is a plain list. */
+  const indexOf = (row: RowView | undefined) => place.wiring.strands.findIndex((one) => one.id === row?.id);
+  const pickedRow = $derived(picking ? rows[picking.row] : undefined);
+  const picked = $derived(pickedRow ? place.thermostat.conductors[indexOf(pickedRow)] : undefined);
+
+  function focus(next: Spot): void {
+    spot = next;
+    holder?.querySelector<HTMLElement>(`[data-spot="${next.row}-${next.column}"]`)?.focus();
+  }
+
+  function setEnd(at: Spot, word: string): void {
+    const index = indexOf(rows[at.row]);
+    const side = at.column === 'equipment' ? 'equipment' : 'wall';
+    const device = side === 'wall' ? place.thermostat.id : (place.thermostat.conductors[index]?.equipment.on[0]?.at ?? place.thermostat.equipment[0]);
+    if (index === -1 || device === undefined) return;
+    place.session.edit(setConductorEnd(place.job, place.index, index, side, endFrom(word, device)));
+    said = place.session.said;
+  }
+
+  function setColour(at: Spot, code: ReturnType<typeof readColour>): void {
+    const index = indexOf(rows[at.row]);
+    if (index === -1) return;
+    const step =
+      only === 'equipment' ? setColourBeyond(place.job, place.index, index, code) : setConductorField(place.job, place.index, index, 'colour', code);
+    place.session.edit(step);
+    said = place.session.said;
+  }
+
+  /** Ends typing: what was typed becomes the cell's value, or is refused with a word. */
+  function commit(): void {
+    if (typing === null) return;
+    const typed = typing;
+    typing = null;
+    if (here.column === 'colour') {
+      said = `“${typed}” is no colour code`;
+      return;
+    }
+    const read = readEnd(typed);
+    if (read.ok) setEnd(here, read.word);
+    else said = read.why;
+  }
+
+  function key(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const next = walk(here, event.key, rows.length, columns);
+    if (next) {
+      event.preventDefault();
+      commit();
+      focus(next);
+    } else if (event.key === 'Escape' && typing !== null) {
+      event.stopPropagation();
+      typing = null;
+    } else if (event.key === 'Backspace' && typing !== null) {
+      typing = typing.slice(0, -1) || null;
+    } else if ((event.key === 'Delete' || event.key === 'Backspace') && here.column !== 'strand') {
+      event.preventDefault();
+      if (here.column === 'colour') setColour(here, null);
+      else setEnd(here, 'unseen');
+    } else if (event.key === 'Enter' && typing !== null) {
+      event.preventDefault();
+      commit();
+      focus({ ...here, row: Math.min(rows.length - 1, here.row + 1) });
+    } else if (isTyped(event.key) && here.column !== 'strand') {
+      event.preventDefault();
+      type(event.key);
+    }
+  }
+
+  function type(letter: string): void {
+    typing = `${typing ?? ''}${letter.toUpperCase()}`.slice(0, 8);
+    if (here.column !== 'colour' || typing.length < 2) return;
+    const code = readColour(typing);
+    if (code) setColour(here, code);
+    else said = `“${typing}” is no colour code`;
+    typing = null;
+  }
+
+  function open(at: Spot): void {
+    spot = at;
+    typing = null;
+    picking = at;
+  }
+
+  function close(): void {
+    const at = picking;
+    picking = null;
+    if (at) focus(at);
+  }
+
+  function nameOf(row: RowView, kind: Column): string {
+    const number = rows.indexOf(row) + 1;
+    if (kind === 'colour') return `Conductor ${number}, colour: ${row.name}`;
+    if (kind === 'strand') return `Conductor ${number}, ${row.name}: label, joints, continuity`;
+    const where = kind === 'wall' ? 'at the wall' : 'at the equipment';
+    return `Conductor ${number}, ${row.name}, ${where}: ${endText(row[kind])}`;
+  }
+</script>
+
+<div bind:this={holder} class="editor">
+  <StrandSheet {view} {only} label="Conductors, wall to equipment">
+    {#snippet cell({ row, index, kind }: { row: RowView; index: number; kind: Column }, content: Snippet)}
+      {@const active = here.row === index && here.column === kind}
+      <button
+        type="button"
+        class="grid-cell"
+        class:wide={kind === 'strand'}
+        tabindex={active ? 0 : -1}
+        data-spot="{index}-{kind}"
+        aria-label={nameOf(row, kind)}
+        onclick={() => open({ row: index, column: kind })}
+        onfocus={() => {
+          if (!active) commit();
+          spot = { row: index, column: kind };
+        }}
+        onblur={commit}
+        onkeydown={key}
+      >
+        {#if active && typing !== null && kind !== 'strand'}
+          {#if kind === 'colour'}<span class="typing">{typing}_</span>{:else}<EndMark end={row[kind]} {typing} />{/if}
+        {:else if kind === 'strand'}
+          {@render content()}
+        {:else if kind === 'colour'}
+          <ColourChip code={only === 'equipment' ? row.colourBeyond : row.colour} stripe={row.stripe} />
+        {:else}
+          {@render content()}
+        {/if}
+      </button>
+    {/snippet}
+  </StrandSheet>
+  <p class="sr-only" role="status">{said}</p>
+</div>
+
+<EndDialog
+  open={picking !== null && (picking.column === 'wall' || picking.column === 'equipment')}
+  side={picking?.column === 'equipment' ? 'equipment' : 'wall'}
+  name={picked ? conductorName(picked) : ''}
+  current={pickedRow && picking && (picking.column === 'wall' || picking.column === 'equipment')
+    ? pickedRow[picking.column].state === 'landed'
+      ? pickedRow[picking.column].mark
+      : pickedRow[picking.column].state
+    : ''}
+  marks={picking?.column === 'equipment' ? place.equipment.flatMap((one) => one.machine.marks) : place.thermostat.marks}
+  onpick={(word) => {
+    if (picking) setEnd(picking, word);
+    close();
+  }}
+  onclose={close}
+/>
+<ColourDialog
+  open={picking?.column === 'colour'}
+  title="Which colour is the insulation at the {only === 'equipment' ? 'equipment' : 'wall'}?"
+  current={(only === 'equipment' ? pickedRow?.colourBeyond : pickedRow?.colour) ?? null}
+  none="not known"
+  onpick={(code) => {
+    if (picking) setColour(picking, code);
+    close();
+  }}
+  onclose={close}
+/>
+<ConductorDialog index={picking?.column === 'strand' && pickedRow ? indexOf(pickedRow) : null} onclose={close} />
+
+<style>
+  .grid-cell {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    width: 100%;
+    height: 48px;
+    border-radius: 0.375rem;
+    cursor: pointer;
+  }
+
+  .grid-cell.wide {
+    height: 100%;
+  }
+
+  .grid-cell:hover {
+    background: color-mix(in oklab, var(--color-base-content) 8%, transparent);
+  }
+
+  .grid-cell:focus-visible {
+    outline-offset: -2px;
+    z-index: 3;
+  }
+
+  .typing {
+    font-weight: 700;
+  }
+</style>

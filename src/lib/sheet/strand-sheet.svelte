@@ -1,0 +1,224 @@
+<script lang="ts">
+  /**
+   * The strand sheet: one strand per conductor, the wall at the left, the equipment at the right, the sheath round each cable's strands.
+   * It only draws; `cell` lets an editor put its own controls where the marks and colours stand.
+   */
+  import type { Snippet } from 'svelte';
+  import type { EndSide } from '$core/trade/vocabulary';
+  import ColourChip from './colour-chip.svelte';
+  import EndMark from './end-mark.svelte';
+  import LinkBrackets from './link-brackets.svelte';
+  import type { RowView, SheetView } from './rows';
+  import Strand from './strand.svelte';
+
+  export type CellKind = 'wall' | 'colour' | 'strand' | 'equipment';
+
+  interface Props {
+    view: SheetView;
+    label: string;
+    /** Shows one half only: the place where one stands. */
+    only?: EndSide | null;
+    cell?: Snippet<[{ row: RowView; index: number; kind: CellKind }, Snippet]>;
+    wallHead?: string;
+    equipmentHead?: string;
+  }
+
+  let { view, label, only = null, cell, wallHead = 'At the wall', equipmentHead = 'At the equipment' }: Props = $props();
+
+  const rows = $derived(view.groups.flatMap((group) => group.rows));
+  const starts = $derived(
+    view.groups.map((_, index) => view.groups.slice(0, index).reduce((sum, group) => sum + group.rows.length, 0))
+  );
+  const ROW = 52;
+  const GAP = 14;
+  const middles = $derived(
+    view.groups.flatMap((group, index) =>
+      group.rows.map((_, row) => ((starts[index] ?? 0) + row) * ROW + index * GAP + ROW / 2)
+    )
+  );
+  const editable = $derived(cell !== undefined);
+  const shows = (side: EndSide) => only === null || only === side;
+</script>
+
+{#snippet wallMark(row: RowView)}<EndMark end={row.wall} />{/snippet}
+{#snippet equipmentMark(row: RowView)}<EndMark end={row.equipment} />{/snippet}
+
+<div class="sheet" data-only={only ?? 'both'}>
+  <div class="heads" aria-hidden="true">
+    <span>{shows('wall') ? wallHead : ''}</span>
+    <span>{shows('equipment') ? equipmentHead : ''}</span>
+  </div>
+  <div class="body" role={editable ? 'grid' : 'table'} aria-label={label} aria-rowcount={rows.length}>
+    {#if shows('wall')}<div class="brackets" role="presentation"><LinkBrackets links={view.links} side="wall" {middles} /></div>{/if}
+    <div class="groups" role="presentation">
+      {#each view.groups as group, groupIndex (group.cable)}
+        <div class="group" role="rowgroup" aria-label={group.name}>
+          {#each group.rows as row, rowIndex (row.id)}
+            {@const index = (starts[groupIndex] ?? 0) + rowIndex}
+            <div class="row" role="row" aria-rowindex={index + 1} data-conductor={row.id}>
+              {#if shows('wall')}
+                <div class="cell" role={editable ? 'gridcell' : 'cell'}>
+                  {#snippet content()}{@render wallMark(row)}{/snippet}
+                  {#if cell}{@render cell({ row, index, kind: 'wall' }, content)}{:else}<span class="sr-only">{row.name}, wall: </span>{@render content()}{/if}
+                </div>
+              {/if}
+              <div class="cell colour" role={editable ? 'gridcell' : 'cell'}>
+                {#snippet colour()}<ColourChip code={only === 'equipment' ? row.colourBeyond : row.colour} stripe={row.stripe} />{/snippet}
+                {#if cell}{@render cell({ row, index, kind: 'colour' }, colour)}{:else}{@render colour()}{/if}
+              </div>
+              <div class="cell run" role={editable ? 'gridcell' : 'cell'}>
+                {#snippet strand()}<Strand {row} {only} />{/snippet}
+                {#if cell}{@render cell({ row, index, kind: 'strand' }, strand)}{:else}{@render strand()}{/if}
+              </div>
+              {#if only === null}
+                <div class="cell colour far" role={editable ? 'gridcell' : 'cell'}><ColourChip code={row.colourBeyond} stripe={row.spliced === 'no' ? row.stripe : null} /></div>
+              {/if}
+              {#if shows('equipment')}
+                <div class="cell" role={editable ? 'gridcell' : 'cell'}>
+                  {#snippet far()}{@render equipmentMark(row)}{/snippet}
+                  {#if cell}{@render cell({ row, index, kind: 'equipment' }, far)}{:else}<span class="sr-only">equipment: </span>{@render far()}{/if}
+                </div>
+              {/if}
+            </div>
+          {/each}
+          {#if group.rows.length > 0}
+            <div class="sheath" aria-hidden="true"><span><b>{group.name}</b><br />{group.facts}</span></div>
+          {/if}
+        </div>
+      {/each}
+    </div>
+    {#if shows('equipment')}<div class="brackets" role="presentation"><LinkBrackets links={view.links} side="equipment" {middles} /></div>{/if}
+  </div>
+  {#if view.links.length > 0}
+    <ul class="links">
+      {#each view.links as link (link.id)}<li>{link.text}{link.moved ? ' (new)' : ''}</li>{/each}
+    </ul>
+  {/if}
+</div>
+
+<style>
+  .sheet {
+    --columns: 5.4rem 5rem minmax(8rem, 1fr) 4.6rem 5.4rem;
+    width: 100%;
+  }
+
+  .sheet[data-only='wall'] {
+    --columns: 5.4rem 5rem minmax(5rem, 1fr);
+  }
+
+  .sheet[data-only='equipment'] {
+    --columns: 5rem minmax(5rem, 1fr) 5.4rem;
+  }
+
+  .heads {
+    display: flex;
+    justify-content: space-between;
+    font-weight: 650;
+    padding: 0 2.3rem 0.4rem;
+  }
+
+  .body {
+    display: flex;
+    align-items: flex-start;
+  }
+
+  .brackets {
+    flex: none;
+    width: 34px;
+  }
+
+  .groups {
+    flex: 1;
+    min-width: 0;
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+  }
+
+  .group {
+    position: relative;
+  }
+
+  .row {
+    display: grid;
+    grid-template-columns: var(--columns);
+    align-items: center;
+    height: 52px;
+  }
+
+  .cell {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    height: 100%;
+    min-width: 0;
+  }
+
+  .cell.colour {
+    justify-content: flex-start;
+    padding-left: 0.4rem;
+  }
+
+  .cell.run {
+    position: relative;
+  }
+
+  .sheath {
+    position: absolute;
+    inset-block: 3px;
+    left: calc(10.4rem + (100% - 20.4rem) * 0.3);
+    width: calc((100% - 20.4rem) * 0.4);
+    background: var(--color-base-200);
+    border: 1.5px solid color-mix(in oklab, var(--color-base-content) 45%, transparent);
+    border-radius: 0.6rem;
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    text-align: center;
+    font-size: 0.8125rem;
+    line-height: 1.35;
+    padding: 0 0.4rem;
+    pointer-events: none;
+    overflow: hidden;
+  }
+
+  .sheet[data-only='wall'] .sheath {
+    left: auto;
+    right: 0;
+    width: calc((100% - 10.4rem) * 0.55);
+    border-right: none;
+    border-radius: 0.6rem 0 0 0.6rem;
+  }
+
+  .sheet[data-only='equipment'] .sheath {
+    left: 5rem;
+    width: calc((100% - 10.4rem) * 0.55);
+    border-left: none;
+    border-radius: 0 0.6rem 0.6rem 0;
+  }
+
+  .links {
+    margin-top: 0.6rem;
+    padding-left: 2.3rem;
+    font-size: 0.9375rem;
+  }
+
+  @media (max-width: 700px) {
+    .sheet[data-only='both'] {
+      --columns: 4.1rem 4rem minmax(2rem, 1fr) 4rem 4.1rem;
+    }
+
+    .sheet[data-only='both'] .sheath {
+      display: none;
+    }
+
+    .heads {
+      padding-inline: 0.5rem;
+    }
+
+    .brackets {
+      width: 26px;
+      margin-left: -8px;
+    }
+  }
+</style>

@@ -1,0 +1,13 @@
+/** The proof of an option in one line. */
+import type { Proof } from '$core/supply/prove';
+import { voltsText } from '$core/trade/figures';
+
+/** "4 calls solved; 25.9 to 27.1 V at the thermostat". */
+export function callsText(proof: Proof): string {
+  const rows = proof.worlds.flatMap((one) => one.rows);
+  const calls = new Set(rows.map((row) => row.call)).size;
+  const volts = rows.flatMap((row) => (row.voltsAfter === null ? [] : [row.voltsAfter]));
+  const solved = `${calls} calls solved${proof.worlds.length > 1 ? `, ${proof.worlds.length} ways each` : ''}`;
+  if (volts.length === 0) return solved;
+  return `${solved}; ${Math.min(...volts).toFixed(1)} to ${voltsText(Math.max(...volts))} at the thermostat`;
+}

@@ -1,0 +1,2 @@
+// Jobs live in the browser: there is nothing of them that the server could draw.
+export const ssr = false;

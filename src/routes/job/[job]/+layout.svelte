@@ -1,0 +1,54 @@
+<script lang="ts">
+  /** Opens the job named in the address, and says plainly when it cannot be. */
+  import { onDestroy, type Snippet } from 'svelte';
+  import { page } from '$app/state';
+  import { download, fileName } from '$lib/files/download';
+  import { setSession } from '$lib/state/context';
+  import { JobSession } from '$lib/state/session.svelte';
+  import { jobStore } from '$lib/state/store';
+  import type { LoadResult } from '$storage/port';
+
+  let { children }: { children: Snippet } = $props();
+  let session = $state.raw<JobSession | null>(null);
+  let failed = $state.raw<Exclude<LoadResult, { ok: true }> | null>(null);
+
+  setSession(() => {
+    if (!session) throw new Error('No job is open');
+    return session;
+  });
+
+  $effect(() => {
+    const id = page.params['job'] ?? '';
+    if (session?.job.id === id) return;
+    void open(id);
+  });
+
+  async function open(id: string): Promise<void> {
+    const loaded = await jobStore().load(id);
+    session?.close();
+    failed = loaded.ok ? null : loaded;
+    session = loaded.ok ? new JobSession(jobStore(), loaded.record) : null;
+  }
+
+  onDestroy(() => session?.close());
+</script>
+
+{#if session}
+  {@render children()}
+{:else if failed}
+  <main class="mx-auto max-w-xl p-6">
+    <h1 class="station-title mb-2">This job cannot be opened</h1>
+    {#if failed.reason === 'missing'}
+      <p>This browser keeps no job under this address. It may have been removed, or it lives in another browser.</p>
+    {:else if failed.reason === 'damaged'}
+      {@const raw = failed.raw}
+      <p>What is stored does not hold: {failed.why}. It was left as it is.</p>
+      <p class="mt-3"><button type="button" class="btn btn-outline" onclick={() => download(fileName(page.params['job'] ?? 'job', 'damaged.json'), raw)}>Take out what is stored</button></p>
+    {:else}
+      <p>The browser does not give it out: {failed.why}</p>
+    {/if}
+    <p class="mt-4"><a class="btn btn-primary" href="/">All jobs</a></p>
+  </main>
+{:else}
+  <p class="p-6">Opening the job …</p>
+{/if}

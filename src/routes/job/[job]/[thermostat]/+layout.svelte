@@ -1,0 +1,99 @@
+<script lang="ts">
+  /** The frame of all stations: the job above, the rail beside, the standing always in sight. */
+  import type { Snippet } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { addThermostat } from '$core/job/edits';
+  import Dialog from '$lib/frame/dialog.svelte';
+  import KeepingNotice from '$lib/frame/keeping-notice.svelte';
+  import Rail from '$lib/frame/rail.svelte';
+  import Standing from '$lib/frame/standing.svelte';
+  import TopBar from '$lib/frame/top-bar.svelte';
+  import { getSession, setPlace } from '$lib/state/context';
+  import { Place } from '$lib/state/place.svelte';
+
+  let { children }: { children: Snippet } = $props();
+  const getOpen = getSession();
+  const place = new Place(getOpen, () => page.params['thermostat'] ?? '');
+  setPlace(place);
+
+  const session = $derived(getOpen());
+  const station = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
+  const known = $derived(session.job.thermostats.some((one) => one.id === page.params['thermostat']));
+  let adding = $state(false);
+
+  async function add(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const name = String(new FormData(event.currentTarget as HTMLFormElement).get('name') ?? '').trim() || 'Thermostat';
+    session.edit(addThermostat(session.job, name));
+    adding = false;
+    await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
+  }
+</script>
+
+<div class="frame">
+  <TopBar />
+  <KeepingNotice />
+  {#if known}
+    <nav class="no-print mb-2 flex gap-1 overflow-x-auto pb-1" aria-label="Thermostats">
+      {#each session.job.thermostats as one (one.id)}
+        <a class="btn btn-sm flex-none" class:btn-neutral={one.id === place.thermostat.id} class:btn-ghost={one.id !== place.thermostat.id} aria-current={one.id === place.thermostat.id ? 'true' : undefined} href="/job/{session.job.id}/{one.id}/{station}">{one.name}</a>
+      {/each}
+      <button type="button" class="btn btn-ghost btn-sm flex-none" onclick={() => (adding = true)}>+ Thermostat</button>
+    </nav>
+    <Standing />
+    <div class="stations">
+      <Rail />
+      <main class="min-w-0">{@render children()}</main>
+    </div>
+  {:else}
+    <main class="p-4"><h1 class="station-title">No such thermostat</h1><p>This job holds none under this address. <a class="underline" href="/">All jobs</a></p></main>
+  {/if}
+</div>
+<p class="sr-only" role="status">{session.said}</p>
+
+<Dialog open={adding} title="Another thermostat" onclose={() => (adding = false)}>
+  <form class="grid gap-3" onsubmit={add}>
+    <label class="flex flex-col gap-1 text-sm">Where it hangs
+      <input class="input w-full" name="name" maxlength="120" placeholder="Upstairs" />
+    </label>
+    <button class="btn btn-primary justify-self-end">Add</button>
+  </form>
+</Dialog>
+
+<style>
+  .frame {
+    max-width: 80rem;
+    margin-inline: auto;
+    padding: 0 1rem 2rem;
+  }
+
+  .stations {
+    display: grid;
+    grid-template-columns: 13rem minmax(0, 1fr);
+    gap: 1.25rem;
+    margin-top: 1rem;
+  }
+
+  @media (max-width: 899px) {
+    .frame {
+      padding: 0 0.75rem calc(6rem + env(safe-area-inset-bottom));
+    }
+
+    .stations {
+      display: block;
+    }
+  }
+
+  @media print {
+    .frame {
+      padding: 0;
+      max-width: none;
+    }
+
+    .stations {
+      display: block;
+      margin: 0;
+    }
+  }
+</style>

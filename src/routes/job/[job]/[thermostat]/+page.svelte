@@ -1,0 +1,7 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+
+  onMount(() => void goto(`${page.url.pathname.replace(/\/$/, '')}/sheet`, { replaceState: true }));
+</script>

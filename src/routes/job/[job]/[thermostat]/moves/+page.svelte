@@ -1,0 +1,127 @@
+<script lang="ts">
+  /** Station: the move list, with the sheet before and after; made to be printed and carried. */
+  import Printer from '@lucide/svelte/icons/printer';
+  import { deviceName } from '$core/match/catalogue';
+  import { TOOLS } from '$core/plan/effort';
+  import type { Move } from '$core/plan/moves';
+  import SafetyNotice from '$lib/frame/safety-notice.svelte';
+  import FindingList from '$lib/reasons/finding-list.svelte';
+  import ProofTable from '$lib/reasons/proof-table.svelte';
+  import VerdictMark from '$lib/reasons/verdict-mark.svelte';
+  import { sheetView } from '$lib/sheet/rows';
+  import StrandSheet from '$lib/sheet/strand-sheet.svelte';
+  import { getPlace } from '$lib/state/context';
+
+  const place = getPlace();
+  const plan = $derived(place.plan);
+  const taken = $derived(plan.options.find((one) => one.method === plan.taken));
+  const before = $derived(sheetView(plan.wiringBefore));
+  const after = $derived(plan.wiringAfter && taken ? sheetView(plan.wiringAfter, taken.before) : null);
+  const groups = $derived(byPlace(plan.moves));
+  const conditions = $derived((taken?.findings ?? []).filter((one) => one.level !== 'note'));
+
+  interface Group {
+    readonly place: string;
+    readonly first: number;
+    readonly moves: readonly Move[];
+  }
+
+  /** Moves that follow each other at one place stand under one head. */
+  function byPlace(moves: readonly Move[]): Group[] {
+    const groups: { place: string; first: number; moves: Move[] }[] = [];
+    moves.forEach((move, index) => {
+      const last = groups.at(-1);
+      if (last?.place === move.place) last.moves.push(move);
+      else groups.push({ place: move.place, first: index + 1, moves: [move] });
+    });
+    return groups;
+  }
+
+  function head(name: string): string {
+    if (name === 'wall') return 'At the wall';
+    if (name === 'outlet') return 'At the outlet';
+    const machine = place.equipment.find((one) => one.machine.name === name)?.machine;
+    return machine?.place ? `${name}, ${machine.place}` : `At the ${name}`;
+  }
+</script>
+
+<svelte:head><title>Moves · {place.thermostat.name} · Ulterum</title></svelte:head>
+
+<div class="flex flex-col gap-4">
+  <div class="flex flex-wrap items-end justify-between gap-2">
+    <div>
+      <h1 class="station-title">Moves</h1>
+      <p>{place.job.name}, {place.thermostat.name}: {deviceName(plan.device)}, {taken?.title.toLowerCase()}{#if place.thermostat.choice.method === null}<span class="quiet"> (recommended; not chosen yet)</span>{/if}</p>
+    </div>
+    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}><Printer size={18} aria-hidden="true" />Print</button>
+  </div>
+
+  <SafetyNotice at="moving" />
+
+  {#if taken}
+    <section class="sheet-of-paper p-4" aria-label="Verdict">
+      <p class="mb-2"><VerdictMark verdict={taken.verdict} />{#if taken.verdict !== 'no' && taken.minutes > 0}<span>&ensp;about {taken.minutes} minutes</span>{/if}</p>
+      <FindingList findings={conditions} />
+      {#if taken.loses.length > 0}<p class="mt-2"><b>Takes away:</b> {taken.loses.map((one) => one.text).join(' ')}</p>{/if}
+    </section>
+  {/if}
+
+  {#if plan.moves.length === 0}
+    <section class="sheet-of-paper p-4"><h2 class="section-title mb-1">Nothing is moved</h2><p>{taken?.method === 'none' ? 'The way taken is to leave everything as it is.' : 'The way taken is refused: see Supply for the reasons.'}</p></section>
+  {:else}
+    <section class="sheet-of-paper p-3 sm:p-5" aria-label="Before"><h2 class="section-title mb-2">Before</h2><StrandSheet view={before} label="Before" /></section>
+    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="After"><h2 class="section-title mb-2">After <span class="quiet text-sm font-normal">what moved stands on dark ground</span></h2><StrandSheet view={after} label="After" /></section>{/if}
+
+    <section class="sheet-of-paper moves p-4" aria-label="Move list">
+      <h2 class="section-title mb-2">One conductor at a time</h2>
+      {#each groups as group (group.first)}
+        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.place)}</h3>
+        <ol start={group.first} class="flex list-none flex-col">
+          {#each group.moves as move, index (move.id)}
+            <li class="flex gap-3 py-1.5" data-action={move.action}><span class="box" aria-hidden="true"></span><span class="w-6 flex-none text-right font-semibold">{group.first + index}</span><span>{move.text}</span></li>
+          {/each}
+        </ol>
+      {/each}
+    </section>
+
+    <div class="grid gap-4 md:grid-cols-2">
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">Parts</h2>
+        <ul class="list-disc pl-5">
+          <li>{deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}</li>
+          {#each plan.parts as part (part.id)}<li>{part.quantity} {part.unit}: {part.name}&ensp;about ${part.cost}</li>{/each}
+        </ul>
+      </section>
+      <section class="sheet-of-paper p-4"><h2 class="section-title mb-2">In the bag</h2><ul class="list-disc pl-5">{#each TOOLS as tool (tool)}<li>{tool}</li>{/each}</ul></section>
+    </div>
+
+    {#if taken?.proof?.worlds[0]}
+      <section class="sheet-of-paper p-4"><h2 class="section-title mb-2">Proof</h2><ProofTable proof={taken.proof.worlds[0]} /></section>
+    {/if}
+  {/if}
+</div>
+
+<style>
+  .box {
+    flex: none;
+    width: 1.1rem;
+    height: 1.1rem;
+    margin-top: 0.2rem;
+    border: 1.5px solid currentColor;
+    border-radius: 0.2rem;
+  }
+
+  @media print {
+    section {
+      break-inside: avoid;
+    }
+
+    .moves {
+      break-inside: auto;
+    }
+
+    li {
+      break-inside: avoid;
+    }
+  }
+</style>

@@ -1,0 +1,97 @@
+<script lang="ts">
+  /** Station: name the system. */
+  import { observe, stateFamily } from '$core/job/edits';
+  import { EVIDENCE } from '$core/identify/evidence/registry';
+  import { CANDIDATES } from '$core/identify/types';
+  import { percentText } from '$core/trade/figures';
+  import { FAMILY_NAMES, type Family } from '$core/trade/vocabulary';
+  import EvidenceList from '$lib/reasons/evidence-list.svelte';
+  import FindingList from '$lib/reasons/finding-list.svelte';
+  import NextQuestion from '$lib/system/next-question.svelte';
+  import { getPlace } from '$lib/state/context';
+
+  const place = getPlace();
+  const identification = $derived(place.identification);
+  const asked = EVIDENCE.filter((one) => one.kind !== 'read');
+  const answered = $derived(asked.filter((one) => place.thermostat.observed[one.id] !== undefined));
+  const classes = { '24v': '24 V class', line: 'mains voltage', millivolt: 'millivolt', data: 'data', unknown: 'not settled' };
+  const states = CANDIDATES.filter((one) => one !== 'unknown');
+
+  function labelOf(id: string): string {
+    const answer = place.thermostat.observed[id];
+    const evidence = EVIDENCE.find((one) => one.id === id);
+    return evidence?.values.find((one) => one.value === answer)?.label ?? `${answer} V`;
+  }
+</script>
+
+<svelte:head><title>System · {place.thermostat.name} · Ulterum</title></svelte:head>
+
+<div class="flex flex-col gap-4">
+  <div>
+    <h1 class="station-title">System: {FAMILY_NAMES[identification.family]}</h1>
+    <p class="quiet">Voltage class: {classes[identification.voltageClass]}. {identification.decided ? 'Settled as far as the record goes.' : 'Not settled: the next observation helps most.'}</p>
+  </div>
+
+  {#if identification.findings.length > 0}
+    <section class="sheet-of-paper p-4" aria-label="What to mind"><FindingList findings={identification.findings} /></section>
+  {/if}
+
+  <div class="grid gap-4 lg:grid-cols-2">
+    <div class="flex flex-col gap-4">
+      <NextQuestion />
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">Answered</h2>
+        {#if answered.length === 0}<p class="quiet">Nothing yet.</p>{/if}
+        <ul class="flex flex-col gap-2">
+          {#each answered as one (one.id)}
+            <li class="flex items-start justify-between gap-2 border-b border-base-300 pb-2 last:border-none">
+              <span><span class="quiet text-sm">{one.ask}</span><br /><b>{labelOf(one.id)}</b></span>
+              <button type="button" class="btn btn-ghost btn-sm flex-none" aria-label="Take back: {one.ask}" onclick={() => place.session.edit(observe(place.job, place.index, one.id, null))}>Take back</button>
+            </li>
+          {/each}
+        </ul>
+      </section>
+    </div>
+
+    <div class="flex flex-col gap-4">
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">What it may be</h2>
+        <ul class="flex flex-col gap-1.5">
+          {#each identification.candidates as one (one.family)}
+            <li class="grid grid-cols-[1fr_4rem] items-center gap-x-3">
+              <span class:font-semibold={one.family === identification.family}>{one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]}</span>
+              <span class="text-right">{percentText(one.probability)}</span>
+              <span class="bar" aria-hidden="true"><span style:width="{one.probability * 100}%"></span></span>
+            </li>
+          {/each}
+        </ul>
+        <label class="mt-4 flex flex-col gap-1 text-sm">You know what it is?
+          <select class="select w-full" value={place.thermostat.statedFamily ?? ''} onchange={(event) => place.session.edit(stateFamily(place.job, place.index, (event.currentTarget.value || null) as Family | null))}>
+            <option value="">Let the evidence say</option>
+            {#each states as one (one)}<option value={one}>{FAMILY_NAMES[one]}</option>{/each}
+          </select>
+        </label>
+      </section>
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">What that rests on</h2>
+        <EvidenceList />
+      </section>
+    </div>
+  </div>
+</div>
+
+<style>
+  .bar {
+    grid-column: 1 / -1;
+    height: 0.45rem;
+    border-radius: 999px;
+    background: var(--color-base-200);
+    overflow: hidden;
+  }
+
+  .bar > span {
+    display: block;
+    height: 100%;
+    background: color-mix(in oklab, var(--color-base-content) 72%, transparent);
+  }
+</style>
