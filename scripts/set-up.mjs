@@ -28,12 +28,13 @@ export function bin(name) {
 /** Installs what the lock file says unless exactly that is installed already. */
 export function ensureDependencies({ quiet = false } = {}) {
   const lock = readFileSync(resolve(root, 'package-lock.json'), 'utf8');
-  const installed =
-    existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(bin('vite'));
+  const installed = existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(bin('vite'));
   if (!installed) {
     console.error('Installing dependencies (once) …');
     // The output goes to standard error: a command's own standard output may be JSON for a program.
-    run('npm', ['ci', '--ignore-scripts', '--loglevel=error'], { stdio: ['ignore', quiet ? 'ignore' : 2, 2] });
+    run('npm', ['ci', '--ignore-scripts', '--loglevel=error'], {
+      stdio: ['ignore', quiet ? 'ignore' : 2, 2]
+    });
     writeFileSync(stamp, lock);
   }
 }

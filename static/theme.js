@@ -1,9 +1,9 @@
 /* Sets the theme before anything is drawn, so that the cellar stays dark on a reload. */
 (function () {
-  var kept = null;
+  var kept;
   try {
     kept = localStorage.getItem('ulterum-theme');
-  } catch (error) {
+  } catch {
     kept = null;
   }
   var dark = window.matchMedia && window.matchMedia('(prefers-color-scheme: dark)').matches;

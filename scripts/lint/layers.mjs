@@ -42,7 +42,8 @@ export function violation(from, to) {
   const own = layerOf(from);
   const other = layerOf(to);
   if (!own || !other || own === other) return undefined;
-  if (order.indexOf(other) < order.indexOf(own)) return `${own} may not import from ${other}, which stands above it.`;
+  if (order.indexOf(other) < order.indexOf(own))
+    return `${own} may not import from ${other}, which stands above it.`;
   if (strangers[own]?.includes(other)) return `${own} and ${other} do not know each other.`;
   return undefined;
 }

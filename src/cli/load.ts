@@ -11,7 +11,10 @@ export async function loadJob(file: string | undefined): Promise<Job | BadFile |
   try {
     const { size } = await stat(file);
     if (size > MOST_BYTES) {
-      return { kind: 'bad-file', faults: [{ path: file, expected: `at most ${MOST_BYTES / 1_000_000} MB`, found: `${size} bytes` }] };
+      return {
+        kind: 'bad-file',
+        faults: [{ path: file, expected: `at most ${MOST_BYTES / 1_000_000} MB`, found: `${size} bytes` }]
+      };
     }
     text = await readFile(file, 'utf8');
   } catch (error) {
@@ -27,12 +30,20 @@ export function isJob(loaded: Job | BadFile | WrongUse): loaded is Job {
 }
 
 /** The thermostat named, or the only one. With several, none is picked in silence. */
-export function pickThermostat(job: Job, { thermostat }: Pick<Arguments, 'thermostat'>): Thermostat | WrongUse {
+export function pickThermostat(
+  job: Job,
+  { thermostat }: Pick<Arguments, 'thermostat'>
+): Thermostat | WrongUse {
   const ids = job.thermostats.map((one) => one.id).join(', ');
   if (thermostat !== undefined) {
-    return job.thermostats.find((one) => one.id === thermostat) ?? wrongUse(`No thermostat ${thermostat}; the job holds: ${ids || 'none'}.`);
+    return (
+      job.thermostats.find((one) => one.id === thermostat) ??
+      wrongUse(`No thermostat ${thermostat}; the job holds: ${ids || 'none'}.`)
+    );
   }
   const [only, ...others] = job.thermostats;
   if (!only) return wrongUse('The job holds no thermostat.');
-  return others.length === 0 ? only : wrongUse(`The job holds several thermostats: name one with --thermostat (${ids}).`);
+  return others.length === 0
+    ? only
+    : wrongUse(`The job holds several thermostats: name one with --thermostat (${ids}).`);
 }

@@ -9,7 +9,14 @@ import { match } from './verbs/match';
 import { plan } from './verbs/plan';
 import { simulate } from './verbs/simulate';
 
-const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = { check, identify, match, plan, simulate, demo };
+const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
+  check,
+  identify,
+  match,
+  plan,
+  simulate,
+  demo
+};
 /** Named by the contract; the capability behind them is not there yet. */
 const LATER = ['spice', 'diagnose'];
 

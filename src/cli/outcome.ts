@@ -24,4 +24,8 @@ export function wrongUse(why: string): WrongUse {
   return { kind: 'wrong-use', why };
 }
 
-export const EXIT_CODES: Readonly<Record<Outcome['kind'], number>> = { result: 0, 'bad-file': 1, 'wrong-use': 2 };
+export const EXIT_CODES: Readonly<Record<Outcome['kind'], number>> = {
+  result: 0,
+  'bad-file': 1,
+  'wrong-use': 2
+};

@@ -29,6 +29,10 @@ export function wrap(text: string, first: string, following: string): string[] {
 
 /** Columns under each other; the first row is the head. */
 export function table(rows: readonly (readonly string[])[]): string[] {
-  const widths = (rows[0] ?? []).map((_, column) => Math.max(...rows.map((row) => (row[column] ?? '').length)));
-  return rows.map((row) => `  ${row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  ')}`.trimEnd());
+  const widths = (rows[0] ?? []).map((_, column) =>
+    Math.max(...rows.map((row) => (row[column] ?? '').length))
+  );
+  return rows.map((row) =>
+    `  ${row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  ')}`.trimEnd()
+  );
 }

@@ -4,7 +4,14 @@ import type { ColourCode } from '$core/trade/colours';
 import { emptyConductor, emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
 import { endFrom } from '$core/job/edits';
 import { makeId } from '$core/job/ids';
-import { Job, JOB_FORMAT, JOB_VERSION, type Conductor, type Equipment, type Thermostat } from '$core/job/schema';
+import {
+  Job,
+  JOB_FORMAT,
+  JOB_VERSION,
+  type Conductor,
+  type Equipment,
+  type Thermostat
+} from '$core/job/schema';
 
 const classroomId = makeId('thermostat', 'classroom');
 const flatId = makeId('thermostat', 'flat');
@@ -13,9 +20,19 @@ const furnaceId = makeId('equipment', 'oil-furnace');
 const handlerId = makeId('equipment', 'air-handler');
 const heaterId = makeId('equipment', 'bell-heater');
 
-type Line = readonly [colour: ColourCode, wall: string, equipment: string, continuity?: Conductor['continuity']];
+type Line = readonly [
+  colour: ColourCode,
+  wall: string,
+  equipment: string,
+  continuity?: Conductor['continuity']
+];
 
-function conductors(prefix: string, wallId: Thermostat['id'], boardId: Equipment['id'], lines: readonly Line[]): Conductor[] {
+function conductors(
+  prefix: string,
+  wallId: Thermostat['id'],
+  boardId: Equipment['id'],
+  lines: readonly Line[]
+): Conductor[] {
   const cable = makeId('cable', prefix);
   return lines.map(([colour, wall, equipment, continuity = 'untested'], index) => ({
     ...emptyConductor(makeId('conductor', `${prefix}-${index + 1}`), cable, colour),
@@ -30,7 +47,15 @@ const classroom: Thermostat = {
   ...emptyThermostat(classroomId, 'Former classroom', [furnaceId]),
   marks: ['RH', 'RC', 'W', 'Y', 'G'],
   oldSupply: 'none',
-  cables: [{ id: makeId('cable', 'classroom'), name: 'brown five-conductor cable', gauge: 18, lengthM: 15, path: 'unknown' }],
+  cables: [
+    {
+      id: makeId('cable', 'classroom'),
+      name: 'brown five-conductor cable',
+      gauge: 18,
+      lengthM: 15,
+      path: 'unknown'
+    }
+  ],
   conductors: conductors('classroom', classroomId, furnaceId, [
     ['WH', 'RH', 'R'],
     ['RD', 'W', 'W'],
@@ -57,7 +82,9 @@ const flat: Thermostat = {
   ...emptyThermostat(flatId, 'Teacher’s flat', [handlerId]),
   marks: ['R', 'C', 'Y', 'G', 'O', 'AUX', 'E'],
   oldSupply: 'battery',
-  cables: [{ id: makeId('cable', 'flat'), name: 'white eight-conductor cable', gauge: 18, lengthM: 9, path: 'free' }],
+  cables: [
+    { id: makeId('cable', 'flat'), name: 'white eight-conductor cable', gauge: 18, lengthM: 9, path: 'free' }
+  ],
   conductors: conductors('flat', flatId, handlerId, [
     ['RD', 'R', 'R'],
     ['BU', 'C', 'C'],
@@ -68,7 +95,12 @@ const flat: Thermostat = {
     ['BN', 'coiled', 'coiled'],
     ['BK', 'coiled', 'unseen']
   ]),
-  observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'runs', breakers: 'large' },
+  observed: {
+    'conductor-build': 'thin',
+    'heat-from': 'registers',
+    'outdoor-unit': 'runs',
+    breakers: 'large'
+  },
   outlet: 'unknown',
   choice: { device: makeId('device', 'onebar'), method: null }
 };
@@ -78,7 +110,15 @@ const bellRoom: Thermostat = {
   ...emptyThermostat(bellId, 'Bell room', [heaterId]),
   marks: ['L1', 'LOAD'],
   oldSupply: 'none',
-  cables: [{ id: makeId('cable', 'bell-room'), name: 'grey two-conductor cable', gauge: null, lengthM: null, path: 'stapled' }],
+  cables: [
+    {
+      id: makeId('cable', 'bell-room'),
+      name: 'grey two-conductor cable',
+      gauge: null,
+      lengthM: null,
+      path: 'stapled'
+    }
+  ],
   conductors: conductors('bell-room', bellId, heaterId, [
     ['BK', 'L1', 'unseen'],
     ['RD', 'LOAD', 'unseen']

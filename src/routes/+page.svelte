@@ -34,7 +34,10 @@
       jobs = await store.list();
     } catch (error) {
       jobs = [];
-      trouble = { title: 'The browser does not let jobs be kept here', lines: [error instanceof Error ? error.message : String(error)] };
+      trouble = {
+        title: 'The browser does not let jobs be kept here',
+        lines: [error instanceof Error ? error.message : String(error)]
+      };
     }
   }
 
@@ -44,7 +47,10 @@
     const own = taken ? { ...job, id: makeId('job', freshRest()) } : job;
     const saved = await store.save({ job: own, saved: new Date().toISOString(), past: [], future: [] }, 0);
     if (saved.ok) return own.id;
-    trouble = { title: 'The job was not stored', lines: [saved.reason === 'conflict' ? 'another tab stored one with the same id just now' : saved.why] };
+    trouble = {
+      title: 'The job was not stored',
+      lines: [saved.reason === 'conflict' ? 'another tab stored one with the same id just now' : saved.why]
+    };
     return null;
   }
 
@@ -54,7 +60,11 @@
     const name = String(form.get('name') ?? '').trim() || 'My house';
     const feet = form.get('length') === 'ft';
     const job = newJob(makeId('job', freshRest()), name.slice(0, 120));
-    const id = await keep({ ...job, place: String(form.get('place') ?? '').slice(0, 120), units: { length: feet ? 'ft' : 'm', temperature: feet ? 'F' : 'C' } });
+    const id = await keep({
+      ...job,
+      place: String(form.get('place') ?? '').slice(0, 120),
+      units: { length: feet ? 'ft' : 'm', temperature: feet ? 'F' : 'C' }
+    });
     if (id !== null) await goto(`/job/${id}/${job.thermostats[0]?.id}/sheet`);
   }
 
@@ -80,7 +90,11 @@
 
   async function exportJob(summary: JobSummary): Promise<void> {
     const loaded = await store.load(summary.id);
-    if (loaded.ok) download(fileName(loaded.record.job.name, 'ulterum.json'), `${JSON.stringify(loaded.record.job, null, 2)}\n`);
+    if (loaded.ok)
+      download(
+        fileName(loaded.record.job.name, 'ulterum.json'),
+        `${JSON.stringify(loaded.record.job, null, 2)}\n`
+      );
     else if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
   }
 
@@ -90,7 +104,10 @@
     await refresh();
   }
 
-  const when = (iso: string) => (iso === '' ? '' : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso)));
+  const when = (iso: string) =>
+    iso === ''
+      ? ''
+      : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
 </script>
 
 <svelte:head><title>Jobs · Ulterum</title></svelte:head>
@@ -109,18 +126,24 @@
     {#if trouble}
       <div class="sheet-of-paper mb-4 border-2 p-4" role="alert">
         <p class="font-semibold">{trouble.title}</p>
-        <ul class="mt-1 list-disc pl-5">{#each trouble.lines as line (line)}<li class="break-words">{line}</li>{/each}</ul>
+        <ul class="mt-1 list-disc pl-5">
+          {#each trouble.lines as line (line)}<li class="break-words">{line}</li>{/each}
+        </ul>
         <button type="button" class="btn btn-sm mt-2" onclick={() => (trouble = null)}>Close</button>
       </div>
     {/if}
 
     <div class="mb-6 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-primary" onclick={() => (naming = true)}><Plus size={20} aria-hidden="true" />New job</button>
+      <button type="button" class="btn btn-primary" onclick={() => (naming = true)}
+        ><Plus size={20} aria-hidden="true" />New job</button
+      >
       <label class="btn btn-outline">
         <FileUp size={20} aria-hidden="true" />Bring in a file
         <input class="sr-only" type="file" accept=".json,application/json" onchange={bring} />
       </label>
-      <a class="btn btn-outline" href="/demo"><House size={20} aria-hidden="true" />{SCHOOLHOUSE.name} (demo)</a>
+      <a class="btn btn-outline" href="/demo"
+        ><House size={20} aria-hidden="true" />{SCHOOLHOUSE.name} (demo)</a
+      >
     </div>
 
     {#if jobs === null}
@@ -128,7 +151,10 @@
     {:else if jobs.length === 0}
       <div class="sheet-of-paper p-6">
         <h2 class="section-title mb-1">No job yet</h2>
-        <p>Begin one at the wall, with the cover off and every supply off. Or open the demo house: a school turned into a home, with three thermostats that differ in all that matters.</p>
+        <p>
+          Begin one at the wall, with the cover off and every supply off. Or open the demo house: a school
+          turned into a home, with three thermostats that differ in all that matters.
+        </p>
       </div>
     {:else}
       <ul class="flex flex-col gap-2" aria-label="Jobs">
@@ -138,31 +164,48 @@
               <p class="section-title truncate">{job.name}</p>
               <p class="quiet text-sm">{[job.place, when(job.saved)].filter(Boolean).join(' · ')}</p>
               <div class="mt-2 flex flex-wrap gap-2">
-                {#each job.thermostats as one (one.id)}<a class="btn btn-outline btn-sm" href="/job/{job.id}/{one.id}/sheet">{one.name}</a>{/each}
+                {#each job.thermostats as one (one.id)}<a
+                    class="btn btn-outline btn-sm"
+                    href="/job/{job.id}/{one.id}/sheet">{one.name}</a
+                  >{/each}
               </div>
             </div>
             <div class="flex gap-1">
-              <button type="button" class="btn btn-ghost btn-sm" onclick={() => exportJob(job)}>Export</button>
-              <button type="button" class="btn btn-ghost btn-square btn-sm" aria-label="Remove {job.name}" onclick={() => (removing = job)}><Trash size={18} /></button>
+              <button type="button" class="btn btn-ghost btn-sm" onclick={() => exportJob(job)}>Export</button
+              >
+              <button
+                type="button"
+                class="btn btn-ghost btn-square btn-sm"
+                aria-label="Remove {job.name}"
+                onclick={() => (removing = job)}><Trash size={18} /></button
+              >
             </div>
           </li>
         {/each}
       </ul>
     {/if}
-    <p class="quiet mt-8 text-sm">Jobs stay in this browser; nothing is sent anywhere. Local code, the maker’s sheet and licensed practice win over anything said here.</p>
+    <p class="quiet mt-8 text-sm">
+      Jobs stay in this browser; nothing is sent anywhere. Local code, the maker’s sheet and licensed practice
+      win over anything said here.
+    </p>
   </main>
 </div>
 
 <Dialog open={naming} title="New job" onclose={() => (naming = false)}>
   <form class="grid gap-3" onsubmit={begin}>
-    <label class="flex flex-col gap-1 text-sm">Which house
+    <label class="flex flex-col gap-1 text-sm"
+      >Which house
       <input class="input w-full" name="name" maxlength="120" placeholder="My house" />
     </label>
-    <label class="flex flex-col gap-1 text-sm">Where
+    <label class="flex flex-col gap-1 text-sm"
+      >Where
       <input class="input w-full" name="place" maxlength="120" />
     </label>
-    <label class="flex flex-col gap-1 text-sm">Measures
-      <select class="select w-full" name="length"><option value="m">metres, °C</option><option value="ft">feet, °F</option></select>
+    <label class="flex flex-col gap-1 text-sm"
+      >Measures
+      <select class="select w-full" name="length"
+        ><option value="m">metres, °C</option><option value="ft">feet, °F</option></select
+      >
     </label>
     <button class="btn btn-primary mt-1 justify-self-end">Begin at the wall</button>
   </form>

@@ -7,7 +7,12 @@ import type { JobRecord, JobStore } from './port';
 
 function record(rest: string, name = rest): Omit<JobRecord, 'revision'> {
   const job = newJob(makeId('job', rest), name);
-  return { job, saved: '2026-01-02T03:04:05.000Z', past: [setStep(job, ['name'], name, 'named')], future: [] };
+  return {
+    job,
+    saved: '2026-01-02T03:04:05.000Z',
+    past: [setStep(job, ['name'], name, 'named')],
+    future: []
+  };
 }
 
 export function storeAcceptance(what: string, make: () => JobStore): void {
@@ -36,14 +41,21 @@ export function storeAcceptance(what: string, make: () => JobStore): void {
       await store.save(record('dogwood'), 0);
       await store.save(record('dogwood', 'theirs'), 1);
       const mine = await store.save(record('dogwood', 'mine'), 1);
-      expect(mine).toMatchObject({ ok: false, reason: 'conflict', theirs: { revision: 2, job: { name: 'theirs' } } });
+      expect(mine).toMatchObject({
+        ok: false,
+        reason: 'conflict',
+        theirs: { revision: 2, job: { name: 'theirs' } }
+      });
       expect(await store.load('job-dogwood')).toMatchObject({ record: { job: { name: 'theirs' } } });
     });
 
     it('lets exactly one of two saves made from the same revision win', async () => {
       const store = make();
       await store.save(record('elm'), 0);
-      const results = await Promise.all([store.save(record('elm', 'a'), 1), store.save(record('elm', 'b'), 1)]);
+      const results = await Promise.all([
+        store.save(record('elm', 'a'), 1),
+        store.save(record('elm', 'b'), 1)
+      ]);
       expect(results.filter((one) => one.ok)).toHaveLength(1);
     });
 

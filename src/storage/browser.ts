@@ -5,7 +5,14 @@
 import localforage from 'localforage';
 import { readRawJob } from '$core/formats/job-json';
 import { faultText } from '$core/formats/faults';
-import { summaryOf, type JobRecord, type JobStore, type JobSummary, type LoadResult, type SaveResult } from './port';
+import {
+  summaryOf,
+  type JobRecord,
+  type JobStore,
+  type JobSummary,
+  type LoadResult,
+  type SaveResult
+} from './port';
 
 const CHANNEL = 'ulterum-jobs';
 
@@ -17,7 +24,11 @@ export function browserStore(name = 'ulterum'): JobStore {
       const summaries: JobSummary[] = [];
       await forage.iterate<unknown, void>((value, key) => {
         const read = readRecord(value);
-        summaries.push(read.ok ? summaryOf(read.record) : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [] });
+        summaries.push(
+          read.ok
+            ? summaryOf(read.record)
+            : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [] }
+        );
       });
       return summaries.sort((a, b) => b.saved.localeCompare(a.saved));
     },
@@ -54,7 +65,12 @@ async function compareAndSave(
     const stored = await forage.getItem<unknown>(record.job.id);
     if (stored !== null) {
       const read = readRecord(stored);
-      if (!read.ok) return { ok: false, reason: 'refused', why: 'what is stored under this id is damaged and is left untouched' };
+      if (!read.ok)
+        return {
+          ok: false,
+          reason: 'refused',
+          why: 'what is stored under this id is damaged and is left untouched'
+        };
       if (read.record.revision !== revision) return { ok: false, reason: 'conflict', theirs: read.record };
     }
     const next: JobRecord = { ...record, revision: revision + 1 };
@@ -71,7 +87,12 @@ function readRecord(value: unknown): Exclude<LoadResult, { reason: 'missing' }> 
   const record = value as Partial<JobRecord> | null;
   const read = readRawJob(record?.job);
   if (!read.ok) {
-    return { ok: false, reason: 'damaged', why: read.faults.map(faultText).join('; '), raw: JSON.stringify(value, null, 2) };
+    return {
+      ok: false,
+      reason: 'damaged',
+      why: read.faults.map(faultText).join('; '),
+      raw: JSON.stringify(value, null, 2)
+    };
   }
   return {
     ok: true,
@@ -90,7 +111,10 @@ async function locked<T>(name: string, work: () => Promise<T>): Promise<T> {
   const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
   if (locks) return (await locks.request(name, work)) as T;
   const mine = (queues.get(name) ?? Promise.resolve()).then(work, work);
-  queues.set(name, mine.catch(() => undefined));
+  queues.set(
+    name,
+    mine.catch(() => undefined)
+  );
   return mine;
 }
 

@@ -8,7 +8,9 @@ export function memoryStore(capacity = Infinity): JobStore {
   const read = (text: string) => JSON.parse(text) as JobRecord;
   return {
     async list() {
-      return [...held.values()].map((text) => summaryOf(read(text))).sort((a, b) => b.saved.localeCompare(a.saved));
+      return [...held.values()]
+        .map((text) => summaryOf(read(text)))
+        .sort((a, b) => b.saved.localeCompare(a.saved));
     },
     async load(id) {
       const text = held.get(id);

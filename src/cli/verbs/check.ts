@@ -13,7 +13,14 @@ export async function check({ file }: Arguments): Promise<Outcome> {
   const head = `${job.name}: the file holds. ${job.thermostats.length} thermostats, ${conductors} conductors.`;
   return {
     kind: 'result',
-    json: { ok: true, job: job.id, version: job.version, thermostats: job.thermostats.length, conductors, findings },
+    json: {
+      ok: true,
+      job: job.id,
+      version: job.version,
+      thermostats: job.thermostats.length,
+      conductors,
+      findings
+    },
     page: [head, ...findingLines(findings)].join('\n')
   };
 }

@@ -15,7 +15,10 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
   return {
     kind: 'result',
     json: { thermostats: results.map((one) => identifyReport(one.result)) },
-    page: results.flatMap((one) => [...pageOf(one.name, one.result), '']).join('\n').trimEnd()
+    page: results
+      .flatMap((one) => [...pageOf(one.name, one.result), ''])
+      .join('\n')
+      .trimEnd()
   };
 }
 
@@ -24,8 +27,16 @@ function pageOf(name: string, one: Identification): string[] {
   return [
     `${name}: ${FAMILY_NAMES[one.family]} (${percentText(one.probability)}), voltage class ${one.voltageClass}`,
     ...findingLines(one.findings),
-    ...table(one.candidates.slice(0, 4).map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])),
+    ...table(
+      one.candidates.slice(0, 4).map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])
+    ),
     ...one.evidence.map((other) => `  - ${other.sentence}`),
-    ...(next ? wrap(`Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`, '  ', '    ') : [])
+    ...(next
+      ? wrap(
+          `Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`,
+          '  ',
+          '    '
+        )
+      : [])
   ];
 }

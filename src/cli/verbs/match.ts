@@ -13,7 +13,10 @@ export async function match({ file }: Arguments): Promise<Outcome> {
   const results = job.thermostats.map((one) => ({ thermostat: one, matches: matchAll(job, one) }));
   const page = results.flatMap(({ thermostat, matches }) => [
     thermostat.name,
-    ...matches.flatMap((one) => [`  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`, ...findingLines(one.findings, '        ')]),
+    ...matches.flatMap((one) => [
+      `  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`,
+      ...findingLines(one.findings, '        ')
+    ]),
     ''
   ]);
   return {

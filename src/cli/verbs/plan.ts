@@ -20,16 +20,24 @@ export async function plan(args: Arguments): Promise<Outcome> {
 }
 
 /** The plan that --thermostat, --model and --method ask for. */
-export function planFromArguments(job: Job, args: Arguments): { thermostat: Thermostat; plan: Plan } | WrongUse {
+export function planFromArguments(
+  job: Job,
+  args: Arguments
+): { thermostat: Thermostat; plan: Plan } | WrongUse {
   const thermostat = pickThermostat(job, args);
   if ('kind' in thermostat) return thermostat;
   const device = args.model === undefined ? null : findDevice(job, args.model);
   if (device === undefined) {
-    return wrongUse(`No model ${args.model}; known: ${devicesOf(job).map((one) => one.id).join(', ')}.`);
+    return wrongUse(
+      `No model ${args.model}; known: ${devicesOf(job)
+        .map((one) => one.id)
+        .join(', ')}.`
+    );
   }
   const method = args.method === undefined ? null : METHOD_IDS.find((one) => one === args.method);
   if (method === undefined) return wrongUse(`No method ${args.method}; known: ${METHOD_IDS.join(', ')}.`);
-  if (method !== null && findMethod(method) === null) return wrongUse(`The method ${method} is known and not offered by this version.`);
+  if (method !== null && findMethod(method) === null)
+    return wrongUse(`The method ${method} is known and not offered by this version.`);
   return { thermostat, plan: planFor(job, thermostat, { device, method }) };
 }
 
@@ -43,11 +51,14 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
     '',
     ...rows(made),
     ...(made.moves.length > 0 ? [`Moves (${made.taken}):`] : []),
-    ...made.moves.flatMap((move, index) => wrap(`${String(index + 1).padStart(2)}. [${move.place}] ${move.text}`, '  ', '      ')),
+    ...made.moves.flatMap((move, index) =>
+      wrap(`${String(index + 1).padStart(2)}. [${move.place}] ${move.text}`, '  ', '      ')
+    ),
     ...(made.parts.length > 0 ? ['', 'Parts:'] : []),
     ...made.parts.map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
     '',
-    'Local code and the maker’s sheet win over this plan. All supplies off and proven off before anything is touched.'
+    'Local code and the maker’s sheet win over this plan.',
+    'All supplies off, and proven off, before anything is touched.'
   ].join('\n');
 }
 
@@ -69,7 +80,12 @@ function rows(made: Plan): string[] {
     'Proof (before, after, volts at the thermostat):',
     ...table([
       ['call', 'before', 'after', 'volts'],
-      ...world.rows.map((row) => [row.call, row.before.join(' ') || '–', row.after.join(' ') || '–', voltsText(row.voltsAfter)])
+      ...world.rows.map((row) => [
+        row.call,
+        row.before.join(' ') || '–',
+        row.after.join(' ') || '–',
+        voltsText(row.voltsAfter)
+      ])
     ]),
     ''
   ];

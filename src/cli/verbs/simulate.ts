@@ -28,7 +28,10 @@ export async function simulate(args: Arguments): Promise<Outcome> {
   const wiring = which === 'before' ? before : plan.wiringAfter;
   const [likeliest] = worldsOf(plan.identification, before);
   if (!likeliest || wiring === null) {
-    const text = wiring === null ? 'There is no wiring after: no way is open.' : 'The system is not known: there is nothing to power up.';
+    const text =
+      wiring === null
+        ? 'There is no wiring after: no way is open.'
+        : 'The system is not known: there is nothing to power up.';
     return simulated(thermostat.id, which, [], [finding('stop', 'system-unknown', text)]);
   }
   const { world } = likeliest;
@@ -37,7 +40,12 @@ export async function simulate(args: Arguments): Promise<Outcome> {
     const one = simulateCall(wiring, world, call);
     if (!one.ok) {
       const code = one.reason === 'no-model' ? 'no-circuit' : 'circuit-not-solvable';
-      return simulated(thermostat.id, which, [], [finding('stop', code, `Not solved: ${one.why}.`, [one.at])]);
+      return simulated(
+        thermostat.id,
+        which,
+        [],
+        [finding('stop', code, `Not solved: ${one.why}.`, [one.at])]
+      );
     }
     calls.push({ result: one.result, findings: harmFindings(one.result, world) });
   }
@@ -52,13 +60,26 @@ function simulated(
 ): Outcome {
   const rows = calls.map(({ result }) => [
     result.call as Call,
-    result.loads.filter((load) => load.energised).map((load) => `${load.id} ${load.volts.toFixed(1)} V`).join(', ') || '–',
+    result.loads
+      .filter((load) => load.energised)
+      .map((load) => `${load.id} ${load.volts.toFixed(1)} V`)
+      .join(', ') || '–',
     voltsText(result.thermostatVolts),
-    result.supplies.map((supply) => `${supply.name} ${supply.va.toFixed(1)} of ${supply.ratedVa} VA${supply.fuseOpen ? ', fuse open' : ''}`).join('; ')
+    result.supplies
+      .map(
+        (supply) =>
+          `${supply.name} ${supply.va.toFixed(1)} of ${supply.ratedVa} VA${supply.fuseOpen ? ', fuse open' : ''}`
+      )
+      .join('; ')
   ]);
   return {
     kind: 'result',
-    json: simulateReport(thermostat, which, calls.map((one) => callReport(one.result, one.findings)), findings),
+    json: simulateReport(
+      thermostat,
+      which,
+      calls.map((one) => callReport(one.result, one.findings)),
+      findings
+    ),
     page: [
       `${thermostat}, wiring ${which}`,
       ...(rows.length > 0 ? table([['call', 'runs', 'thermostat', 'supplies'], ...rows]) : []),

@@ -21,12 +21,21 @@ const source = (id: string, a: string, b: string, volts = 24, ohms = 0): Element
   polarity: 1,
   name: id
 });
-const resistor = (id: string, a: string, b: string, ohms: number): Element => ({ kind: 'resistor', id, a, b, ohms });
+const resistor = (id: string, a: string, b: string, ohms: number): Element => ({
+  kind: 'resistor',
+  id,
+  a,
+  b,
+  ohms
+});
 
 describe('an operating point', () => {
   it('divides a voltage as Ohm says, and gives the current of the source', () => {
     const one = source('s', 'hot', 'zero');
-    const solved = operatingPoint(netlist([one, resistor('r1', 'hot', 'mid', 10), resistor('r2', 'mid', 'zero', 30)], ['zero']), none);
+    const solved = operatingPoint(
+      netlist([one, resistor('r1', 'hot', 'mid', 10), resistor('r2', 'mid', 'zero', 30)], ['zero']),
+      none
+    );
     if (!solved.ok) throw new Error(solved.why);
     expect(solved.point.voltage('mid', 'zero')).toBeCloseTo(18, 10);
     if (one.kind === 'source') expect(solved.point.current(one)).toBeCloseTo(0.6, 10);
@@ -34,14 +43,22 @@ describe('an operating point', () => {
 
   it('adds two sources of opposite polarity that face each other through a resistor', () => {
     const turned = { ...source('s2', 'b', 'zero'), polarity: -1 } as Element;
-    const solved = operatingPoint(netlist([source('s1', 'a', 'zero'), turned, resistor('r', 'a', 'b', 6)]), none);
+    const solved = operatingPoint(
+      netlist([source('s1', 'a', 'zero'), turned, resistor('r', 'a', 'b', 6)]),
+      none
+    );
     if (!solved.ok) throw new Error(solved.why);
     expect(solved.point.voltage('a', 'b')).toBeCloseTo(48, 10);
   });
 
   it('gives no voltage between two islands', () => {
     const solved = operatingPoint(
-      netlist([source('s1', 'a', 'b'), resistor('r1', 'a', 'b', 5), source('s2', 'c', 'd'), resistor('r2', 'c', 'd', 5)]),
+      netlist([
+        source('s1', 'a', 'b'),
+        resistor('r1', 'a', 'b', 5),
+        source('s2', 'c', 'd'),
+        resistor('r2', 'c', 'd', 5)
+      ]),
       none
     );
     if (!solved.ok) throw new Error(solved.why);
@@ -61,7 +78,15 @@ describe('an operating point', () => {
 });
 
 describe('relays and fuses', () => {
-  const coil = (id: string, a: string, b: string): Element => ({ kind: 'coil', id, a, b, ohms: 100, pullIn: 18, dropOut: 10 });
+  const coil = (id: string, a: string, b: string): Element => ({
+    kind: 'coil',
+    id,
+    a,
+    b,
+    ohms: 100,
+    pullIn: 18,
+    dropOut: 10
+  });
 
   it('lets a coil close a contact that feeds a second coil', () => {
     const settled = settle(

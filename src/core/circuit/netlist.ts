@@ -4,7 +4,7 @@ import type { Element, FedDevice, LoadRule, Source } from '../devices/elements';
 import type { SupplyCase, World } from '../devices/world';
 import { CONTACT_OHMS } from '../trade/loads';
 import type { Call } from '../trade/vocabulary';
-import { landedTerminal, type Wiring } from '../wiring/graph';
+import { landedTerminal, type TerminalId, type Wiring } from '../wiring/graph';
 
 export interface Netlist {
   readonly elements: readonly Element[];
@@ -25,8 +25,9 @@ export function netlistOf(wiring: Wiring, world: World, call: Call, supplyCase: 
   const loads: LoadRule[] = [];
   const grounds: string[] = [];
   let fed: FedDevice | null = null;
+  const used = usedTerminals(wiring);
   for (const device of wiring.devices) {
-    const fragment = fragmentOf(device, { world, call, supplyCase });
+    const fragment = fragmentOf(device, { world, call, supplyCase, used });
     if (fragment === null) return null;
     elements.push(...fragment.elements);
     loads.push(...fragment.loads);
@@ -47,9 +48,20 @@ export function netlistOf(wiring: Wiring, world: World, call: Call, supplyCase: 
   return { elements, loads, fed, grounds };
 }
 
+function usedTerminals(wiring: Wiring): Set<TerminalId> {
+  const ends = wiring.strands.flatMap((one) => [landedTerminal(one.wall), landedTerminal(one.equipment)]);
+  return new Set([...ends.filter((one) => one !== null), ...wiring.links.flatMap((one) => [one.a, one.b])]);
+}
+
 /** Ties the common of every further source to that of the first. */
 function earth(elements: readonly Element[]): Element[] {
   const [first, ...others] = elements.filter((one): one is Source => one.kind === 'source');
   if (!first) return [];
-  return others.map((source) => ({ kind: 'resistor', id: `${EARTH_PREFIX}${source.id}`, a: first.b, b: source.b, ohms: EARTH_OHMS }));
+  return others.map((source) => ({
+    kind: 'resistor',
+    id: `${EARTH_PREFIX}${source.id}`,
+    a: first.b,
+    b: source.b,
+    ohms: EARTH_OHMS
+  }));
 }

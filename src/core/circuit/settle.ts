@@ -81,5 +81,8 @@ function sameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 function changing(coils: readonly Coil[], cycle: readonly SwitchState[]): string[] {
   return coils
     .map((coil) => coil.id)
-    .filter((id) => cycle.some((state) => state.energised.has(id)) && cycle.some((state) => !state.energised.has(id)));
+    .filter(
+      (id) =>
+        cycle.some((state) => state.energised.has(id)) && cycle.some((state) => !state.energised.has(id))
+    );
 }

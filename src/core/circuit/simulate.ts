@@ -43,7 +43,12 @@ export interface CallResult {
 
 export type SimulateResult =
   | { readonly ok: true; readonly result: CallResult }
-  | { readonly ok: false; readonly reason: 'no-model' | 'not-solvable'; readonly at: string; readonly why: string };
+  | {
+      readonly ok: false;
+      readonly reason: 'no-model' | 'not-solvable';
+      readonly at: string;
+      readonly why: string;
+    };
 
 export function simulate(
   wiring: Wiring,
@@ -61,7 +66,9 @@ export function simulate(
 }
 
 function readOut(netlist: Netlist, settled: Settled, call: Call): CallResult {
-  const coils = new Map(netlist.elements.flatMap((one) => (one.kind === 'coil' ? [[one.id, one] as const] : [])));
+  const coils = new Map(
+    netlist.elements.flatMap((one) => (one.kind === 'coil' ? [[one.id, one] as const] : []))
+  );
   const voltsOf = (coil: Coil) => Math.abs(settled.point.voltage(coil.a, coil.b) ?? 0);
   const fed = fedVolts(netlist, settled);
   return {
@@ -112,7 +119,10 @@ function suppliesOf(netlist: Netlist, settled: Settled): SupplyResult[] {
     const amps = Math.abs(settled.point.current(source));
     const volts = Math.abs(settled.point.voltage(source.a, source.b) ?? 0);
     const opened = netlist.elements.filter(
-      (one) => one.kind === 'fuse' && (one.a === source.a || one.b === source.a) && settled.state.openFuses.has(one.id)
+      (one) =>
+        one.kind === 'fuse' &&
+        (one.a === source.a || one.b === source.a) &&
+        settled.state.openFuses.has(one.id)
     );
     return {
       id: source.id,

@@ -17,7 +17,14 @@ export interface SwitchState {
   readonly openFuses: ReadonlySet<string>;
 }
 
-export type StampKind<E extends Element> = (system: System, element: E, a: number, b: number, branch: number, state: SwitchState) => void;
+export type StampKind<E extends Element> = (
+  system: System,
+  element: E,
+  a: number,
+  b: number,
+  branch: number,
+  state: SwitchState
+) => void;
 
 function conductance(system: System, a: number, b: number, siemens: number): void {
   const { n } = system;

@@ -1,12 +1,12 @@
 /** Every kind of device and every family's board, so that the compiler refuses a kind without behaviour. */
-import type { Call, Family } from '../trade/vocabulary';
+import type { Family } from '../trade/vocabulary';
 import type { Board, Device, DeviceKind } from '../wiring/graph';
 import { boilerControl } from './boards/boiler';
 import { electricFurnaceBoard } from './boards/electric-furnace';
 import { furnaceBoard } from './boards/furnace';
 import { heatPumpBoard } from './boards/heat-pump';
 import type { Fragment } from './elements';
-import { newThermostat, oldThermostat } from './thermostat';
+import { newThermostat, oldThermostat, type Switching } from './thermostat';
 import { plugInTransformer } from './transformer';
 import type { SupplyCase, World } from './world';
 
@@ -31,17 +31,17 @@ export const BOARD_MODELS: Readonly<Record<Family, BoardModel | null>> = {
   unknown: null
 };
 
-export interface DeviceState {
-  readonly world: World;
-  readonly call: Call;
+export interface DeviceState extends Switching {
   readonly supplyCase: SupplyCase;
 }
 
-type Models = { readonly [K in DeviceKind]: (device: Extract<Device, { kind: K }>, state: DeviceState) => Fragment | null };
+type Models = {
+  readonly [K in DeviceKind]: (device: Extract<Device, { kind: K }>, state: DeviceState) => Fragment | null;
+};
 
 export const DEVICE_MODELS: Models = {
-  'old-thermostat': (device, { world, call }) => oldThermostat(device, world, call),
-  'new-thermostat': (device, { world, call }) => newThermostat(device, world, call),
+  'old-thermostat': (device, state) => oldThermostat(device, state),
+  'new-thermostat': (device, state) => newThermostat(device, state),
   board: (device, { world }) => BOARD_MODELS[world.family]?.(device, world) ?? null,
   'plug-in-transformer': (device, { supplyCase }) => plugInTransformer(device, supplyCase)
 };

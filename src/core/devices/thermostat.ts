@@ -2,7 +2,7 @@
 import { CONTACT_OHMS, NOMINAL_VOLTS, USUAL_WINDOW } from '../trade/loads';
 import { canonicalMark } from '../trade/terminals';
 import type { Call } from '../trade/vocabulary';
-import { terminalId, type NewThermostat, type OldThermostat } from '../wiring/graph';
+import { terminalId, type NewThermostat, type OldThermostat, type TerminalId } from '../wiring/graph';
 import { EMPTY_FRAGMENT, type Fragment, type Resistor } from './elements';
 import { markForRole, rolesCalled, type Role, type World } from './world';
 
@@ -24,10 +24,18 @@ export function railFor(role: Role, marks: readonly string[]): string | null {
   return (heatRoles.has(role) ? heatRails : coolRails).find((mark) => owned.includes(mark)) ?? null;
 }
 
-export function newThermostat(device: NewThermostat, world: World, call: Call): Fragment {
+/** What decides which contacts a thermostat closes. */
+export interface Switching {
+  readonly world: World;
+  readonly call: Call;
+  /** Terminals that a conductor or a link is on. */
+  readonly used: ReadonlySet<TerminalId>;
+}
+
+export function newThermostat(device: NewThermostat, state: Switching): Fragment {
   const { facts } = device;
   const joined = facts.rails === 'joined-inside' ? joinedRails(device) : [];
-  const contacts = closedContacts(device, world, call);
+  const contacts = closedContacts(device, state);
   if (facts.supply === 'battery' || markForRole('common', device.marks) === null) {
     return { elements: [...joined, ...contacts], loads: [] };
   }
@@ -39,8 +47,8 @@ export function newThermostat(device: NewThermostat, world: World, call: Call): 
   };
 }
 
-export function oldThermostat(device: OldThermostat, world: World, call: Call): Fragment {
-  const contacts = closedContacts(device, world, call);
+export function oldThermostat(device: OldThermostat, state: Switching): Fragment {
+  const contacts = closedContacts(device, state);
   const hot = railFor('fan', device.marks);
   if (device.supply !== 'common' || hot === null || markForRole('common', device.marks) === null) {
     return contacts.length === 0 ? EMPTY_FRAGMENT : { elements: contacts, loads: [] };
@@ -53,11 +61,11 @@ export function oldThermostat(device: OldThermostat, world: World, call: Call): 
   };
 }
 
-function closedContacts(body: Body, world: World, call: Call): Resistor[] {
+function closedContacts(body: Body, { world, call, used }: Switching): Resistor[] {
   const closed = new Map<string, Resistor>();
   for (const role of rolesCalled(call, world)) {
     const rail = railFor(role, body.marks);
-    const mark = markForRole(role, body.marks);
+    const mark = outputFor(role, body, used);
     if (rail === null || mark === null) continue;
     const id = `${body.id}:contact-${mark}`;
     closed.set(id, {
@@ -71,9 +79,18 @@ function closedContacts(body: Body, world: World, call: Call): Resistor[] {
   return [...closed.values()];
 }
 
+/** The terminal that a role is put out on. With nothing on E, emergency heat is set up to come from the auxiliary terminal. */
+function outputFor(role: Role, body: Body, used: ReadonlySet<TerminalId>): string | null {
+  const mark = markForRole(role, body.marks);
+  if (role !== 'emergency' || mark === null || used.has(terminalId(body.id, mark))) return mark;
+  return markForRole('aux', body.marks);
+}
+
 /** RH and RC joined inside by set-up, where there is one supply. */
 function joinedRails(body: Body): Resistor[] {
-  const [first, ...others] = body.marks.map(canonicalMark).filter((mark) => mark === 'R' || mark === 'RH' || mark === 'RC');
+  const [first, ...others] = body.marks
+    .map(canonicalMark)
+    .filter((mark) => mark === 'R' || mark === 'RH' || mark === 'RC');
   return others.map((mark) => ({
     kind: 'resistor',
     id: `${body.id}:joined-${mark}`,

@@ -4,7 +4,14 @@ import { terminalId, type PlugInTransformer } from '../wiring/graph';
 import type { Fragment, Source } from './elements';
 import type { SupplyCase } from './world';
 
-export function secondary(id: string, name: string, hot: string, common: string, va: number, polarity: 1 | -1): Source {
+export function secondary(
+  id: string,
+  name: string,
+  hot: string,
+  common: string,
+  va: number,
+  polarity: 1 | -1
+): Source {
   return {
     kind: 'source',
     id,

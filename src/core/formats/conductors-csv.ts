@@ -69,14 +69,26 @@ export type CsvRead =
 
 /** Reads a list back for a thermostat: its cables must be recorded already. Every fault names its line and column. */
 export function readConductors(text: string, thermostat: Thermostat): CsvRead {
-  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (name) => name.trim().toLowerCase() });
+  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (name) => name.trim().toLowerCase()
+  });
   const faults = headerFaults(parsed.meta.fields ?? []);
   if (faults.length > 0) return { ok: false, faults };
   for (const error of parsed.errors) {
-    faults.push({ path: `line ${(error.row ?? 0) + 2}`, expected: `${CSV_HEADER.length} columns`, found: error.message });
+    faults.push({
+      path: `line ${(error.row ?? 0) + 2}`,
+      expected: `${CSV_HEADER.length} columns`,
+      found: error.message
+    });
   }
   if (parsed.data.length > MOST_LINES) {
-    faults.push({ path: 'the file', expected: `at most ${MOST_LINES} conductors`, found: `${parsed.data.length} lines` });
+    faults.push({
+      path: 'the file',
+      expected: `at most ${MOST_LINES} conductors`,
+      found: `${parsed.data.length} lines`
+    });
   }
   const reader = new LineReader(thermostat, faults);
   const conductors = faults.length > 0 ? [] : parsed.data.map((row, index) => reader.read(row, index + 2));
@@ -117,7 +129,11 @@ class LineReader {
   }
 
   private fault(column: string, line: number, expected: string, found: string): void {
-    this.faults.push({ path: `line ${line}, column ${column}`, expected, found: found === '' ? 'nothing' : `"${found}"` });
+    this.faults.push({
+      path: `line ${line}, column ${column}`,
+      expected,
+      found: found === '' ? 'nothing' : `"${found}"`
+    });
   }
 
   private oneOf<T extends string>(text: string, allowed: readonly T[], column: string, line: number): T {
@@ -134,15 +150,24 @@ class LineReader {
   private id(text: string, line: number): ConductorId {
     const fresh = nextId('conductor', [...this.thermostat.conductors.map((one) => one.id), ...this.taken]);
     const shape = new RegExp(`^${ID_PREFIXES.conductor}-[a-z0-9][a-z0-9-]{0,47}$`);
-    if (text !== '' && !shape.test(text)) this.fault('id', line, `an id such as ${fresh}, or nothing for a new conductor`, text);
+    if (text !== '' && !shape.test(text))
+      this.fault('id', line, `an id such as ${fresh}, or nothing for a new conductor`, text);
     const id = text === '' || !shape.test(text) ? fresh : (text as ConductorId);
     this.taken.push(id);
     return id;
   }
 
   private cable(text: string, line: number): CableId {
-    const found = this.thermostat.cables.find((one) => one.id === text || one.name === text) ?? (text === '' ? this.thermostat.cables[0] : undefined);
-    if (!found) this.fault('cable', line, this.thermostat.cables.map((one) => one.id).join(', ') || 'a cable recorded before', text);
+    const found =
+      this.thermostat.cables.find((one) => one.id === text || one.name === text) ??
+      (text === '' ? this.thermostat.cables[0] : undefined);
+    if (!found)
+      this.fault(
+        'cable',
+        line,
+        this.thermostat.cables.map((one) => one.id).join(', ') || 'a cable recorded before',
+        text
+      );
     return found?.id ?? ('ca-1' as CableId);
   }
 
@@ -156,8 +181,12 @@ class LineReader {
   private end(stateText: string, terminalsText: string, side: EndSide, line: number): ConductorEnd {
     const fallback = terminalsText === '' ? 'unseen' : 'landed';
     const state: EndState = this.oneOf(stateText || fallback, END_STATES, side, line);
-    if (state === 'landed' && terminalsText === '') this.fault(`${side}_terminal`, line, 'the mark that it is landed on', '');
-    const on = terminalsText.split(' ').filter(Boolean).flatMap((text) => this.terminal(text.trim(), side, line));
+    if (state === 'landed' && terminalsText === '')
+      this.fault(`${side}_terminal`, line, 'the mark that it is landed on', '');
+    const on = terminalsText
+      .split(' ')
+      .filter(Boolean)
+      .flatMap((text) => this.terminal(text.trim(), side, line));
     return { state, on };
   }
 
@@ -169,9 +198,15 @@ class LineReader {
       return [];
     }
     if (side === 'wall') return [{ at: this.thermostat.id, mark }];
-    const machine = first === null ? this.thermostat.equipment[0] : this.thermostat.equipment.find((one) => one === first);
+    const machine =
+      first === null ? this.thermostat.equipment[0] : this.thermostat.equipment.find((one) => one === first);
     if (!machine) {
-      this.fault('equipment_terminal', line, `one of the machines ${this.thermostat.equipment.join(', ')}`, text);
+      this.fault(
+        'equipment_terminal',
+        line,
+        `one of the machines ${this.thermostat.equipment.join(', ')}`,
+        text
+      );
       return [];
     }
     return [{ at: machine, mark }];

@@ -1,5 +1,5 @@
 /** What is wrong with something that came in: where, what was expected, what stood there. */
-import * as v from 'valibot';
+import type * as v from 'valibot';
 
 export interface Fault {
   /** Place in the file: `thermostats[0].conductors[2].colour`, or `line 4, column wall`. */
@@ -22,7 +22,13 @@ export function faultsOf(issues: readonly AnyIssue[]): Fault[] {
 function faultOf(issue: AnyIssue): Fault[] {
   const nested = issue.issues?.filter((one) => one.path && one.path.length > (issue.path?.length ?? 0));
   if (nested && nested.length > 0) return nested.flatMap(faultOf);
-  return [{ path: pathText(issue.path?.map((one) => one.key as string | number) ?? []), expected: expectedText(issue), found: shown(issue.input) }];
+  return [
+    {
+      path: pathText(issue.path?.map((one) => one.key as string | number) ?? []),
+      expected: expectedText(issue),
+      found: shown(issue.input)
+    }
+  ];
 }
 
 function expectedText(issue: AnyIssue): string {
@@ -40,6 +46,11 @@ export function pathText(path: readonly (string | number)[]): string {
 
 function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = typeof value === 'object' && value !== null ? (Array.isArray(value) ? 'a list' : 'an object') : JSON.stringify(value);
+  const text =
+    typeof value === 'object' && value !== null
+      ? Array.isArray(value)
+        ? 'a list'
+        : 'an object'
+      : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }

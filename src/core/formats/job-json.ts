@@ -7,7 +7,8 @@ import { faultsOf, type Fault } from './faults';
 /** A job of some hundred conductors is below 200 kB; what is larger than this is not read. */
 export const MOST_BYTES = 2_000_000;
 
-export type JobRead = { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly faults: readonly Fault[] };
+export type JobRead =
+  { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly faults: readonly Fault[] };
 
 export function writeJob(job: Job): string {
   return `${JSON.stringify(job, null, 2)}\n`;
@@ -16,12 +17,17 @@ export function writeJob(job: Job): string {
 /** Reads a job file. Nothing is repaired in silence: a file either holds or comes back with its faults. */
 export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): JobRead {
   const bytes = new TextEncoder().encode(text).length;
-  if (bytes > MOST_BYTES) return refuse('the file', `at most ${MOST_BYTES / 1_000_000} MB`, `${(bytes / 1_000_000).toFixed(1)} MB`);
+  if (bytes > MOST_BYTES)
+    return refuse('the file', `at most ${MOST_BYTES / 1_000_000} MB`, `${(bytes / 1_000_000).toFixed(1)} MB`);
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refuse('the file', 'JSON', `text that breaks off: ${error instanceof Error ? error.message : String(error)}`);
+    return refuse(
+      'the file',
+      'JSON',
+      `text that breaks off: ${error instanceof Error ? error.message : String(error)}`
+    );
   }
   return readRawJob(raw, migrations);
 }
@@ -29,17 +35,27 @@ export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): 
 /** The same for data that is parsed already, such as a request's body. */
 export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS): JobRead {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
-    return refuse('the file', 'a job', Array.isArray(raw) ? 'a list' : JSON.stringify(raw) ?? 'nothing');
+    return refuse('the file', 'a job', Array.isArray(raw) ? 'a list' : (JSON.stringify(raw) ?? 'nothing'));
   }
   const record = raw as Record<string, unknown>;
   if (record['format'] !== JOB_FORMAT) {
-    return refuse('format', `"${JOB_FORMAT}"`, record['format'] === undefined ? 'nothing: this is another kind of file' : JSON.stringify(record['format']));
+    return refuse(
+      'format',
+      `"${JOB_FORMAT}"`,
+      record['format'] === undefined
+        ? 'nothing: this is another kind of file'
+        : JSON.stringify(record['format'])
+    );
   }
   const migrated = migrate(record, JOB_VERSION, migrations);
   if (!migrated.ok) {
     const found = JSON.stringify(migrated.found) ?? 'nothing';
     if (migrated.reason === 'newer') {
-      return refuse('version', `${JOB_VERSION} or older`, `${found}: the file was written by a newer Ulterum`);
+      return refuse(
+        'version',
+        `${JOB_VERSION} or older`,
+        `${found}: the file was written by a newer Ulterum`
+      );
     }
     return refuse('version', `a version from 1 to ${JOB_VERSION}`, found);
   }

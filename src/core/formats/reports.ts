@@ -44,7 +44,12 @@ function proofReport(option: PlannedOption) {
   if (option.proof === null) return null;
   return {
     solves: option.proof.solves,
-    worlds: option.proof.worlds.map(({ world, weight, rows }) => ({ world: world.id, family: world.family, weight, rows }))
+    worlds: option.proof.worlds.map(({ world, weight, rows }) => ({
+      world: world.id,
+      family: world.family,
+      weight,
+      rows
+    }))
   };
 }
 
@@ -68,7 +73,15 @@ export function planReport(plan: Plan) {
       whyAbove: option.whyAbove,
       proof: proofReport(option)
     })),
-    moves: plan.moves.map(({ end, place, action, what, from, to, text }) => ({ end, place, action, what, from, to, text })),
+    moves: plan.moves.map(({ end, place, action, what, from, to, text }) => ({
+      end,
+      place,
+      action,
+      what,
+      from,
+      to,
+      text
+    })),
     parts: plan.parts,
     before: plan.before.map((one) => callReport(one)),
     after: plan.after.map((one) => callReport(one))
@@ -80,11 +93,23 @@ export function callReport(result: CallResult, findings: readonly Finding[] = []
     call: result.call,
     loads: result.loads,
     thermostatVolts: result.thermostatVolts,
-    supplies: result.supplies.map(({ id, name, va, amps, ratedVa, fuseOpen }) => ({ id, name, va, amps, ratedVa, fuseOpen })),
+    supplies: result.supplies.map(({ id, name, va, amps, ratedVa, fuseOpen }) => ({
+      id,
+      name,
+      va,
+      amps,
+      ratedVa,
+      fuseOpen
+    })),
     findings
   };
 }
 
-export function simulateReport(thermostat: string, wiring: 'before' | 'after', calls: ReturnType<typeof callReport>[], extra: readonly Finding[]) {
+export function simulateReport(
+  thermostat: string,
+  wiring: 'before' | 'after',
+  calls: ReturnType<typeof callReport>[],
+  extra: readonly Finding[]
+) {
   return { thermostat, wiring, calls, findings: extra };
 }

@@ -50,7 +50,10 @@ export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR)
 export function update(beliefs: Beliefs, evidence: Evidence, value: string): Beliefs {
   const posterior = CANDIDATES.map((family) => beliefs[family] * chance(evidence, family, value));
   const total = posterior.reduce((sum, one) => sum + one, 0);
-  const entries = CANDIDATES.map((family, index) => [family, total > 0 ? (posterior[index] ?? 0) / total : beliefs[family]]);
+  const entries = CANDIDATES.map((family, index) => [
+    family,
+    total > 0 ? (posterior[index] ?? 0) / total : beliefs[family]
+  ]);
   return Object.fromEntries(entries) as unknown as Beliefs;
 }
 

@@ -80,9 +80,15 @@ function voltageClassOf(weighed: readonly Weighed[], beliefs: Beliefs): VoltageC
   return lowVoltage >= DECIDED_AT ? '24v' : 'unknown';
 }
 
-function voltageFindings(voltageClass: VoltageClass, beliefs: Beliefs, weighed: readonly Weighed[]): Finding[] {
+function voltageFindings(
+  voltageClass: VoltageClass,
+  beliefs: Beliefs,
+  weighed: readonly Weighed[]
+): Finding[] {
   const about = weighed
-    .filter((one) => ['measured-volts', 'conductor-build', 'plate-marks', 'heat-from'].includes(one.evidence.id))
+    .filter((one) =>
+      ['measured-volts', 'conductor-build', 'plate-marks', 'heat-from'].includes(one.evidence.id)
+    )
     .flatMap((one) => one.reading.because);
   if (voltageClass === 'line') {
     return [
@@ -96,7 +102,12 @@ function voltageFindings(voltageClass: VoltageClass, beliefs: Beliefs, weighed: 
   }
   if (voltageClass === 'millivolt') {
     return [
-      finding('stop', 'voltage-class-unsettled', 'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.', about)
+      finding(
+        'stop',
+        'voltage-class-unsettled',
+        'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.',
+        about
+      )
     ];
   }
   if (beliefs['line-voltage'] < MAINS_STOPS_AT && voltageClass === '24v') return [];
@@ -111,11 +122,18 @@ function voltageFindings(voltageClass: VoltageClass, beliefs: Beliefs, weighed: 
 
 /** How far a piece speaks for each family, against its average over what is believed. */
 function weightOf({ evidence, reading }: Weighed, beliefs: Beliefs): EvidenceWeight {
-  const average = CANDIDATES.reduce((sum, family) => sum + beliefs[family] * chance(evidence, family, reading.value), 0);
-  const mean = CANDIDATES.reduce((sum, family) => sum + chance(evidence, family, reading.value), 0) / CANDIDATES.length;
+  const average = CANDIDATES.reduce(
+    (sum, family) => sum + beliefs[family] * chance(evidence, family, reading.value),
+    0
+  );
+  const mean =
+    CANDIDATES.reduce((sum, family) => sum + chance(evidence, family, reading.value), 0) / CANDIDATES.length;
   const base = Math.max(mean, average * 1e-6, 1e-12);
   const bits = Object.fromEntries(
-    CANDIDATES.map((family) => [family, Math.log2(Math.max(chance(evidence, family, reading.value), 1e-12) / base)])
+    CANDIDATES.map((family) => [
+      family,
+      Math.log2(Math.max(chance(evidence, family, reading.value), 1e-12) / base)
+    ])
   ) as Record<Candidate, number>;
   return {
     id: evidence.id,
@@ -135,10 +153,15 @@ function sentenceOf({ evidence, reading }: Weighed): string {
 function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
   const candidate = CANDIDATES.find((one) => one === family);
   if (!candidate || candidate === 'unknown') return [];
-  const best = (one: Weighed) => Math.max(...CANDIDATES.map((other) => chance(one.evidence, other, one.reading.value)));
-  const against = weighed.filter((one) => chance(one.evidence, candidate, one.reading.value) < 0.06 && best(one) > 0.3);
+  const best = (one: Weighed) =>
+    Math.max(...CANDIDATES.map((other) => chance(one.evidence, other, one.reading.value)));
+  const against = weighed.filter(
+    (one) => chance(one.evidence, candidate, one.reading.value) < 0.06 && best(one) > 0.3
+  );
   const strongest = [...weighed].sort(
-    (a, b) => chance(b.evidence, candidate, b.reading.value) / best(b) - chance(a.evidence, candidate, a.reading.value) / best(a)
+    (a, b) =>
+      chance(b.evidence, candidate, b.reading.value) / best(b) -
+      chance(a.evidence, candidate, a.reading.value) / best(a)
   )[0];
   return against.map((one) => {
     const forIt = strongest && strongest !== one ? ` On the other side: ${sentenceOf(strongest)}` : '';
@@ -165,7 +188,10 @@ function unknownSystem(candidates: readonly Ranked[]): Finding {
     .filter((one) => one.probability >= 0.1 && one.family !== 'unknown')
     .map((one) => FAMILY_NAMES[one.family])
     .join(', ');
-  const text = still === '' ? 'What is recorded fits no system that Ulterum knows.' : `The system is not known yet. Still possible: ${still}.`;
+  const text =
+    still === ''
+      ? 'What is recorded fits no system that Ulterum knows.'
+      : `The system is not known yet. Still possible: ${still}.`;
   return finding('warn', 'system-unknown', text);
 }
 
@@ -173,6 +199,11 @@ function unknownObservations(thermostat: Thermostat): Finding[] {
   return Object.keys(thermostat.observed)
     .filter((id) => !EVIDENCE.some((one) => one.id === id))
     .map((id) =>
-      finding('note', 'unknown-observation', `The record holds an answer to “${id}”, which this version does not ask: it is kept and not weighed.`, [`observed:${id}`])
+      finding(
+        'note',
+        'unknown-observation',
+        `The record holds an answer to “${id}”, which this version does not ask: it is kept and not weighed.`,
+        [`observed:${id}`]
+      )
     );
 }

@@ -34,15 +34,29 @@ export function nextObservations(weighed: readonly Weighed[]): NextObservation[]
 function expected(beliefs: Beliefs, evidence: Evidence): NextObservation {
   const now = entropy(beliefs);
   const answers = evidence.values.map((value) => {
-    const likely = CANDIDATES.reduce((sum, family) => sum + beliefs[family] * chance(evidence, family, value.value), 0);
+    const likely = CANDIDATES.reduce(
+      (sum, family) => sum + beliefs[family] * chance(evidence, family, value.value),
+      0
+    );
     const after = update(beliefs, evidence, value.value);
     const [top] = ranked(after);
-    return { value, chance: likely, after, top: top?.family ?? 'unknown', probability: top?.probability ?? 0 };
+    return {
+      value,
+      chance: likely,
+      after,
+      top: top?.family ?? 'unknown',
+      probability: top?.probability ?? 0
+    };
   });
   const left = answers.reduce((sum, one) => sum + one.chance * entropy(one.after), 0);
   return {
     evidence,
     gain: Math.max(0, now - left),
-    answers: answers.map(({ value, chance: likely, top, probability }) => ({ value, chance: likely, top, probability }))
+    answers: answers.map(({ value, chance: likely, top, probability }) => ({
+      value,
+      chance: likely,
+      top,
+      probability
+    }))
   };
 }

@@ -58,7 +58,9 @@ export interface Evidence {
 export function answered(id: string, values: readonly EvidenceValue[]) {
   return ({ thermostat }: Situation): Reading | null => {
     const answer = thermostat.observed[id];
-    return values.some((one) => one.value === answer) ? { value: String(answer), because: [`observed:${id}`] } : null;
+    return values.some((one) => one.value === answer)
+      ? { value: String(answer), because: [`observed:${id}`] }
+      : null;
   };
 }
 

@@ -41,8 +41,20 @@ function worldsOfFamily(family: Family, wiring: Wiring): World[] {
     return terminal !== null && splitTerminal(terminal).mark === 'Y1';
   });
   return [
-    { ...base, id: `${family}/blower-by-g`, blowerInHeat: 'g', compressor, says: `${base.says} whose blower runs on G alone` },
-    { ...base, id: `${family}/blower-by-board`, blowerInHeat: 'board', compressor, says: `${base.says} whose board runs the blower` }
+    {
+      ...base,
+      id: `${family}/blower-by-g`,
+      blowerInHeat: 'g',
+      compressor,
+      says: `${base.says} whose blower runs on G alone`
+    },
+    {
+      ...base,
+      id: `${family}/blower-by-board`,
+      blowerInHeat: 'board',
+      compressor,
+      says: `${base.says} whose board runs the blower`
+    }
   ];
 }
 

@@ -1,7 +1,14 @@
 /** Empty records, in the one shape that the schema allows. Ids are handed in or counted up; nothing here is random. */
 import type { Gauge } from '../trade/cable';
 import type { ColourCode } from '../trade/colours';
-import { nextId, type CableId, type ConductorId, type EquipmentId, type JobId, type ThermostatId } from './ids';
+import {
+  nextId,
+  type CableId,
+  type ConductorId,
+  type EquipmentId,
+  type JobId,
+  type ThermostatId
+} from './ids';
 import {
   JOB_FORMAT,
   JOB_VERSION,
@@ -33,7 +40,12 @@ export function emptyConductor(id: ConductorId, cable: CableId, colour: ColourCo
   };
 }
 
-export function emptyCable(id: CableId, name: string, gauge: Gauge | null = null, lengthM: number | null = null): Cable {
+export function emptyCable(
+  id: CableId,
+  name: string,
+  gauge: Gauge | null = null,
+  lengthM: number | null = null
+): Cable {
   return { id, name, gauge, lengthM, path: 'unknown' };
 }
 
@@ -41,7 +53,11 @@ export function emptyEquipment(id: EquipmentId, name: string): Equipment {
   return { id, name, place: '', maker: '', model: '', marks: [], transformerVa: null, fuseAmps: null };
 }
 
-export function emptyThermostat(id: ThermostatId, name: string, equipment: readonly EquipmentId[]): Thermostat {
+export function emptyThermostat(
+  id: ThermostatId,
+  name: string,
+  equipment: readonly EquipmentId[]
+): Thermostat {
   return {
     id,
     name,

@@ -62,7 +62,13 @@ export function setColourBeyond(job: Job, th: number, co: number, colour: Colour
   const last = seen.at(-1);
   const label = `Colour at the equipment of ${conductorName(conductor)}: ${colourName(colour)}`;
   const path = [...conductorPath(th, co), 'splices'];
-  if (last) return setStep(job, path, seen.map((one) => (one === last ? { ...one, colourBeyond: colour } : one)), label);
+  if (last)
+    return setStep(
+      job,
+      path,
+      seen.map((one) => (one === last ? { ...one, colourBeyond: colour } : one)),
+      label
+    );
   if (colour === conductor.colour) return setStep(job, path, [], label);
   const id = nextId('splice', []);
   return setStep(job, path, [{ id, colourBeyond: colour, seen: false, place: '' }], label);
@@ -71,7 +77,10 @@ export function setColourBeyond(job: Job, th: number, co: number, colour: Colour
 export function addConductor(job: Job, th: number, cable: Cable['id'], colour: ColourCode | null): Step {
   const { conductors } = thermostatAt(job, th);
   const last = conductors.map((one) => one.cable).lastIndexOf(cable);
-  const id = nextId('conductor', conductors.map((one) => one.id));
+  const id = nextId(
+    'conductor',
+    conductors.map((one) => one.id)
+  );
   return insertStep(
     job,
     ['thermostats', th, 'conductors'],
@@ -92,7 +101,10 @@ export interface NewCable extends Omit<Cable, 'id'> {
 /** A cable with its conductors, nothing seen of their ends yet. */
 export function addCable(job: Job, th: number, cable: NewCable): Step {
   const thermostat = thermostatAt(job, th);
-  const id = nextId('cable', thermostat.cables.map((one) => one.id));
+  const id = nextId(
+    'cable',
+    thermostat.cables.map((one) => one.id)
+  );
   const { colours, ...facts } = cable;
   const taken = thermostat.conductors.map((one) => one.id as string);
   const conductors = colours.map((colour) => {
@@ -129,8 +141,16 @@ export function removeCable(job: Job, th: number, ca: number): Step {
 
 export function addLink(job: Job, th: number, link: Omit<Link, 'id'>): Step {
   const { links } = thermostatAt(job, th);
-  const id = nextId('link', links.map((one) => one.id));
-  return insertStep(job, ['thermostats', th, 'links'], { id, ...link }, `Link ${link.a.mark} to ${link.b.mark}`);
+  const id = nextId(
+    'link',
+    links.map((one) => one.id)
+  );
+  return insertStep(
+    job,
+    ['thermostats', th, 'links'],
+    { id, ...link },
+    `Link ${link.a.mark} to ${link.b.mark}`
+  );
 }
 
 export function removeLink(job: Job, th: number, index: number): Step {
@@ -163,7 +183,12 @@ export function observe(job: Job, th: number, id: string, answer: string | numbe
 }
 
 export function stateFamily(job: Job, th: number, family: Family | null): Step {
-  return setStep(job, ['thermostats', th, 'statedFamily'], family, family ? `System stated: ${family}` : 'System not stated');
+  return setStep(
+    job,
+    ['thermostats', th, 'statedFamily'],
+    family,
+    family ? `System stated: ${family}` : 'System not stated'
+  );
 }
 
 export function chooseDevice(job: Job, th: number, device: DeviceId | null): Step {
@@ -177,16 +202,24 @@ export function chooseMethod(job: Job, th: number, method: MethodId | null): Ste
 export function saveDevice(job: Job, device: DeviceFacts): Step {
   const index = job.devices.findIndex((one) => one.id === device.id);
   const label = `Facts of ${device.maker} ${device.model}`;
-  return index === -1 ? insertStep(job, ['devices'], device, label) : setStep(job, ['devices', index], device, label);
+  return index === -1
+    ? insertStep(job, ['devices'], device, label)
+    : setStep(job, ['devices', index], device, label);
 }
 
 /** A further thermostat, driving a machine of its own. */
 export function addThermostat(job: Job, name: string): Step {
   const equipment = emptyEquipment(
-    nextId('equipment', job.equipment.map((one) => one.id)),
+    nextId(
+      'equipment',
+      job.equipment.map((one) => one.id)
+    ),
     `Equipment for ${name}`
   );
-  const id = nextId('thermostat', job.thermostats.map((one) => one.id));
+  const id = nextId(
+    'thermostat',
+    job.thermostats.map((one) => one.id)
+  );
   return batch(`Thermostat ${name}`, [
     insertStep(job, ['equipment'], equipment, ''),
     insertStep(job, ['thermostats'], emptyThermostat(id, name, [equipment.id]), '')

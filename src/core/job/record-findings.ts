@@ -11,7 +11,9 @@ export function recordFindings(job: Job): Finding[] {
     ...duplicates(job.equipment, 'equipment', 'machines'),
     ...duplicates(job.thermostats, 'thermostats', 'thermostats'),
     ...duplicates(job.devices, 'devices', 'devices'),
-    ...job.thermostats.flatMap((thermostat, index) => thermostatFindings(job, thermostat, `thermostats[${index}]`))
+    ...job.thermostats.flatMap((thermostat, index) =>
+      thermostatFindings(job, thermostat, `thermostats[${index}]`)
+    )
   ];
 }
 
@@ -24,7 +26,13 @@ export function thermostatFindings(job: Job, thermostat: Thermostat, path = 'the
     ...thermostat.equipment.flatMap((id, index) =>
       job.equipment.some((one) => one.id === id)
         ? []
-        : [missing(`The thermostat names equipment ${id}, which the job does not hold.`, id, `${path}.equipment[${index}]`)]
+        : [
+            missing(
+              `The thermostat names equipment ${id}, which the job does not hold.`,
+              id,
+              `${path}.equipment[${index}]`
+            )
+          ]
     ),
     ...thermostat.conductors.flatMap((one, index) =>
       conductorFindings(thermostat, one, `${path}.conductors[${index}]`)
@@ -56,10 +64,15 @@ function conductorFindings(thermostat: Thermostat, conductor: Conductor, path: s
   const found: Finding[] = [];
   if (!thermostat.cables.some((one) => one.id === conductor.cable)) {
     found.push(
-      missing(`${capital(conductorName(conductor))} belongs to cable ${conductor.cable}, which is not recorded.`, conductor.id, `${path}.cable`)
+      missing(
+        `${capital(conductorName(conductor))} belongs to cable ${conductor.cable}, which is not recorded.`,
+        conductor.id,
+        `${path}.cable`
+      )
     );
   }
-  for (const side of END_SIDES) found.push(...endFindings(thermostat, conductor, conductor[side], side, `${path}.${side}`));
+  for (const side of END_SIDES)
+    found.push(...endFindings(thermostat, conductor, conductor[side], side, `${path}.${side}`));
   return found;
 }
 
@@ -89,7 +102,11 @@ function endFindings(
   for (const [index, ref] of end.on.entries()) {
     if (!isKnownPlace(thermostat, ref, side)) {
       found.push(
-        missing(`${name} is landed at ${ref.at}, which is not at the ${side} of this thermostat.`, conductor.id, `${path}.on[${index}].at`)
+        missing(
+          `${name} is landed at ${ref.at}, which is not at the ${side} of this thermostat.`,
+          conductor.id,
+          `${path}.on[${index}].at`
+        )
       );
     }
   }
@@ -107,14 +124,36 @@ function linkFindings(thermostat: Thermostat, path: string): Finding[] {
     const ends = [`${link.a.at}.${link.a.mark}`, `${link.b.at}.${link.b.mark}`].sort().join(' ');
     const found: Finding[] = [];
     if (link.a.at === link.b.at && link.a.mark === link.b.mark) {
-      found.push(finding('stop', 'link-to-itself', `A link joins ${link.a.mark} to itself: which two terminals does it join?`, [link.id], at));
+      found.push(
+        finding(
+          'stop',
+          'link-to-itself',
+          `A link joins ${link.a.mark} to itself: which two terminals does it join?`,
+          [link.id],
+          at
+        )
+      );
     } else if (seen.has(ends)) {
-      found.push(finding('note', 'link-doubled', `${link.a.mark} and ${link.b.mark} are linked twice in the record.`, [link.id], at));
+      found.push(
+        finding(
+          'note',
+          'link-doubled',
+          `${link.a.mark} and ${link.b.mark} are linked twice in the record.`,
+          [link.id],
+          at
+        )
+      );
     }
     seen.add(ends);
     for (const side of ['a', 'b'] as const) {
       if (!isKnownPlace(thermostat, link[side], link.end)) {
-        found.push(missing(`A link stands at ${link[side].at}, which is not at the ${link.end} of this thermostat.`, link.id, `${at}.${side}.at`));
+        found.push(
+          missing(
+            `A link stands at ${link[side].at}, which is not at the ${link.end} of this thermostat.`,
+            link.id,
+            `${at}.${side}.at`
+          )
+        );
       }
     }
     return found;

@@ -8,30 +8,27 @@ import { Gauge } from '../trade/cable';
 import { ColourCode } from '../trade/colours';
 import { EndState, Family, MethodId } from '../trade/vocabulary';
 import { DeviceFacts } from './device-facts';
-import {
-  CableId,
-  ConductorId,
-  DeviceId,
-  EquipmentId,
-  JobId,
-  LinkId,
-  SpliceId,
-  ThermostatId
-} from './ids';
+import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
 import { mark, positive, shortText, text } from './primitives';
 
 export const JOB_FORMAT = 'ulterum-job';
 export const JOB_VERSION = 1;
 
 /** A screw: the thermostat or machine it belongs to, and the mark beside it. */
-export const TerminalRef = v.strictObject({ at: v.union([ThermostatId, EquipmentId], 'the id of a thermostat or of equipment'), mark });
+export const TerminalRef = v.strictObject({
+  at: v.union([ThermostatId, EquipmentId], 'the id of a thermostat or of equipment'),
+  mark
+});
 export type TerminalRef = v.InferOutput<typeof TerminalRef>;
 
 /**
  * One end of a conductor. `on` holds the terminal that it is landed on; more than one, or one on an end that is not landed, can be
  * written down and is reported as a finding.
  */
-export const ConductorEnd = v.strictObject({ state: EndState, on: v.pipe(v.array(TerminalRef), v.maxLength(8, 'at most 8 terminals')) });
+export const ConductorEnd = v.strictObject({
+  state: EndState,
+  on: v.pipe(v.array(TerminalRef), v.maxLength(8, 'at most 8 terminals'))
+});
 export type ConductorEnd = v.InferOutput<typeof ConductorEnd>;
 
 export const Splice = v.strictObject({
@@ -106,7 +103,10 @@ export const Thermostat = v.strictObject({
   conductors: v.pipe(v.array(Conductor), v.maxLength(200, 'at most 200 conductors')),
   links: v.pipe(v.array(Link), v.maxLength(100, 'at most 100 links')),
   /** Answers to the observations of `identify`, by their id. */
-  observed: v.record(shortText, v.union([shortText, v.pipe(v.number(), v.finite())], 'an answer or a reading')),
+  observed: v.record(
+    shortText,
+    v.union([shortText, v.pipe(v.number(), v.finite())], 'an answer or a reading')
+  ),
   /** What the user knows it to be; the evidence is still weighed, and what disagrees is said. */
   statedFamily: v.nullable(Family),
   /** An outlet near the wall plate. */
@@ -132,4 +132,3 @@ export const Job = v.strictObject({
   devices: v.pipe(v.array(DeviceFacts), v.maxLength(60, 'at most 60 devices'))
 });
 export type Job = v.InferOutput<typeof Job>;
-

@@ -9,9 +9,27 @@ import type { Job } from './schema';
 export type Path = readonly (string | number)[];
 
 export type Step =
-  | { readonly kind: 'set'; readonly path: Path; readonly before: unknown; readonly after: unknown; readonly label: string }
-  | { readonly kind: 'insert'; readonly path: Path; readonly index: number; readonly value: unknown; readonly label: string }
-  | { readonly kind: 'remove'; readonly path: Path; readonly index: number; readonly value: unknown; readonly label: string }
+  | {
+      readonly kind: 'set';
+      readonly path: Path;
+      readonly before: unknown;
+      readonly after: unknown;
+      readonly label: string;
+    }
+  | {
+      readonly kind: 'insert';
+      readonly path: Path;
+      readonly index: number;
+      readonly value: unknown;
+      readonly label: string;
+    }
+  | {
+      readonly kind: 'remove';
+      readonly path: Path;
+      readonly index: number;
+      readonly value: unknown;
+      readonly label: string;
+    }
   | { readonly kind: 'batch'; readonly steps: readonly Step[]; readonly label: string };
 
 /** The value at a path, or undefined where the path leads nowhere. */
@@ -31,11 +49,16 @@ export function apply(job: Job, step: Step): Job {
       return replaceAt(job, step.path, step.after) as Job;
     case 'insert': {
       const list = listAt(job, step.path);
-      return replaceAt(job, step.path, [...list.slice(0, step.index), step.value, ...list.slice(step.index)]) as Job;
+      return replaceAt(job, step.path, [
+        ...list.slice(0, step.index),
+        step.value,
+        ...list.slice(step.index)
+      ]) as Job;
     }
     case 'remove': {
       const list = listAt(job, step.path);
-      if (step.index >= list.length) throw new Error(`Nothing at ${step.path.join('/')}/${step.index} to remove`);
+      if (step.index >= list.length)
+        throw new Error(`Nothing at ${step.path.join('/')}/${step.index} to remove`);
       return replaceAt(job, step.path, [...list.slice(0, step.index), ...list.slice(step.index + 1)]) as Job;
     }
     case 'batch':
@@ -90,7 +113,8 @@ function replaceAt(node: unknown, path: Path, value: unknown): unknown {
   if (key === undefined) return value;
   if (node === null || typeof node !== 'object') throw new Error(`The path ends before ${String(key)}`);
   if (Array.isArray(node)) {
-    if (typeof key !== 'number' || key < 0 || key >= node.length) throw new Error(`No position ${String(key)}`);
+    if (typeof key !== 'number' || key < 0 || key >= node.length)
+      throw new Error(`No position ${String(key)}`);
     return node.map((item, index) => (index === key ? replaceAt(item, rest, value) : item));
   }
   const record = node as Record<string, unknown>;

@@ -16,7 +16,11 @@ export interface Match {
 }
 
 /** Every device of the catalogue and of the job against one thermostat's place. */
-export function matchAll(job: Job, thermostat: Thermostat, identification = identify(job, thermostat)): Match[] {
+export function matchAll(
+  job: Job,
+  thermostat: Thermostat,
+  identification = identify(job, thermostat)
+): Match[] {
   return devicesOf(job).map((device) => matchDevice(job, thermostat, device, identification));
 }
 

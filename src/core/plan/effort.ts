@@ -11,6 +11,7 @@ const minutesOf: Readonly<Record<Exclude<Action, 'pull'>, number>> = {
   splice: 6,
   mount: 8,
   'power-off': 6,
+  check: 10,
   'power-on': 3
 };
 
@@ -19,7 +20,10 @@ const WAY_TO_EQUIPMENT = 10;
 
 export function minutesFor(moves: readonly Move[], extra: number): number {
   if (moves.length === 0) return 0;
-  const own = moves.reduce((sum, move) => sum + (move.action === 'pull' ? pullMinutes(move) : minutesOf[move.action]), 0);
+  const own = moves.reduce(
+    (sum, move) => sum + (move.action === 'pull' ? pullMinutes(move) : minutesOf[move.action]),
+    0
+  );
   return Math.round(own + WAY_TO_EQUIPMENT + extra);
 }
 
@@ -30,4 +34,11 @@ function pullMinutes(move: Move): number {
 }
 
 /** Everything needs these, whichever way is taken. */
-export const TOOLS = ['small flat screwdriver', 'wire stripper', 'tape and pen for labels', 'meter', 'torch', 'level'] as const;
+export const TOOLS = [
+  'small flat screwdriver',
+  'wire stripper',
+  'tape and pen for labels',
+  'meter',
+  'torch',
+  'level'
+] as const;

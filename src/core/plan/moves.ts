@@ -6,7 +6,18 @@ import type { EndSide } from '../trade/vocabulary';
 import { applyChange, difference, type Change } from '../wiring/difference';
 import { deviceOf, printedMark, type Device, type Landing, type Strand, type Wiring } from '../wiring/graph';
 
-export type Action = 'lift' | 'land' | 'link' | 'unlink' | 'cap' | 'splice' | 'mount' | 'pull' | 'power-off' | 'power-on';
+export type Action =
+  | 'lift'
+  | 'land'
+  | 'link'
+  | 'unlink'
+  | 'cap'
+  | 'splice'
+  | 'mount'
+  | 'pull'
+  | 'power-off'
+  | 'check'
+  | 'power-on';
 
 export interface Move {
   readonly id: string;
@@ -39,7 +50,8 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
   if (changes.length === 0) return [];
   const both = merged(before, after);
   const draft = new MoveWriter(both);
-  const stays = (id: string) => before.strands.some((one) => one.id === id) && after.strands.some((one) => one.id === id);
+  const stays = (id: string) =>
+    before.strands.some((one) => one.id === id) && after.strands.some((one) => one.id === id);
   const ends = changes.filter((one): one is EndChange => one.kind === 'end');
   const at = (side: EndSide) => ends.filter((one) => one.side === side && draft.isAt(one, side));
   const leaving = ends.filter((one) => !after.strands.some((strand) => strand.id === one.strand));
@@ -47,30 +59,41 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
   const kept = (side: EndSide) => at(side).filter((one) => stays(one.strand));
   const links = (kind: 'link-on' | 'link-off', place: EndSide) =>
     changes.filter((one): one is LinkChange => one.kind === kind && one.link.place === place);
-  const devices = (kind: 'device-on' | 'device-off') => changes.filter((one): one is DeviceChange => one.kind === kind);
-  const cables = (kind: 'cable-in' | 'cable-out') => changes.filter((one): one is CableChange => one.kind === kind);
+  const devices = (kind: 'device-on' | 'device-off') =>
+    changes.filter((one): one is DeviceChange => one.kind === kind);
+  const cables = (kind: 'cable-in' | 'cable-out') =>
+    changes.filter((one): one is CableChange => one.kind === kind);
   const outlet = coming.filter((one) => one.side === 'equipment' && !draft.isAt(one, 'equipment'));
 
   const drafts: Draft[] = [
-    ...draft.powerOff(before),
     ...others.map((one) => draft.otherSupply(one, 'power-off')),
+    ...draft.powerOff(before),
+    ...kept('equipment').flatMap((one) => draft.check(one)),
     ...links('link-off', 'equipment').map((one) => draft.link(one)),
     ...leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
     ...kept('equipment').flatMap((one) => draft.liftAndLand(one)),
     ...links('link-on', 'equipment').map((one) => draft.link(one)),
     ...links('link-off', 'wall').map((one) => draft.link(one)),
-    ...[...leaving.filter((one) => one.side === 'wall'), ...kept('wall')].flatMap((one) => draft.liftOnly(one)),
+    ...[...leaving.filter((one) => one.side === 'wall'), ...kept('wall')].flatMap((one) =>
+      draft.liftOnly(one)
+    ),
     ...devices('device-off').map((one) => draft.device(one)),
     ...[...cables('cable-out'), ...cables('cable-in')].map((one) => draft.cable(one)),
-    ...coming.filter((one) => one.side === 'equipment' && draft.isAt(one, 'equipment')).flatMap((one) => draft.landOnly(one)),
-    ...devices('device-on').filter((one) => one.device.place === 'wall').map((one) => draft.device(one)),
+    ...coming
+      .filter((one) => one.side === 'equipment' && draft.isAt(one, 'equipment'))
+      .flatMap((one) => draft.landOnly(one)),
+    ...devices('device-on')
+      .filter((one) => one.device.place === 'wall')
+      .map((one) => draft.device(one)),
     ...links('link-on', 'wall').map((one) => draft.link(one)),
     ...kept('wall').flatMap((one) => draft.landOnly(one)),
     ...coming.filter((one) => one.side === 'wall').flatMap((one) => draft.landOnly(one)),
-    ...devices('device-on').filter((one) => one.device.place !== 'wall').map((one) => draft.device(one)),
+    ...devices('device-on')
+      .filter((one) => one.device.place !== 'wall')
+      .map((one) => draft.device(one)),
     ...outlet.flatMap((one) => draft.landOnly(one)),
-    ...others.map((one) => draft.otherSupply(one, 'power-on')),
-    ...draft.powerOn(after)
+    ...draft.powerOn(after),
+    ...others.map((one) => draft.otherSupply(one, 'power-on'))
   ];
   return drafts.map((one, index) => ({ id: `move-${index + 1}`, ...one }));
 }
@@ -138,14 +161,42 @@ class MoveWriter {
       if (change.to.state !== 'landed') return [];
     }
     const name = this.strand(change.strand).name;
-    const rest = { what: change.strand, from: this.landing(from), to: this.landing(change.to), change: { ...change, from } };
+    const rest = {
+      what: change.strand,
+      from: this.landing(from),
+      to: this.landing(change.to),
+      change: { ...change, from }
+    };
     if (change.to.state === 'landed') {
       const mark = this.where(change.to);
-      const first = from.state === 'coiled' ? `Unwind the ${name} conductor, strip 6 to 10 mm, and land it` : `Land the ${name} conductor`;
-      return [{ ...this.spot(change, change.to), action: 'land', text: `${first} on ${mark}; tug it.`, ...rest }];
+      const first =
+        from.state === 'coiled'
+          ? `Unwind the ${name} conductor, strip 6 to 10 mm, and land it`
+          : `Land the ${name} conductor`;
+      return [
+        { ...this.spot(change, change.to), action: 'land', text: `${first} on ${mark}; tug it.`, ...rest }
+      ];
     }
     const text = `Wrap the ${name} conductor back round the sheath, its end capped.`;
     return [{ ...this.spot(change, change.from), action: 'cap', text, ...rest }];
+  }
+
+  /** A conductor that was on nothing and has never been measured through is proven before it is trusted. */
+  check(change: EndChange): Draft[] {
+    const strand = this.strand(change.strand);
+    if (strand.continuity === 'proven' || change.from.state === 'landed' || change.to.state !== 'landed')
+      return [];
+    return [
+      {
+        ...this.spot(change, change.to),
+        action: 'check',
+        what: change.strand,
+        from: this.landing(change.from),
+        to: this.landing(change.from),
+        text: `Before it is landed: join the ${strand.name} conductor to another bare one here, and measure between the two at the wall. Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.`,
+        change: null
+      }
+    ];
   }
 
   link(change: LinkChange): Draft {
@@ -153,7 +204,10 @@ class MoveWriter {
     const [a, b] = [printedMark(this.wiring, link.a), printedMark(this.wiring, link.b)];
     const on = change.kind === 'link-on';
     const place = deviceOf(this.wiring, link.a)?.name ?? link.place;
-    const made = link.kind === 'clip' ? `See that the clip joins ${a} and ${b}.` : `Link ${a} to ${b} with a short piece of wire.`;
+    const made =
+      link.kind === 'clip'
+        ? `See that the clip joins ${a} and ${b}.`
+        : `Link ${a} to ${b} with a short piece of wire.`;
     return {
       end: link.place,
       place: link.place === 'wall' ? 'wall' : place,
@@ -176,7 +230,9 @@ class MoveWriter {
       what: device.id,
       from: on ? '' : device.name,
       to: on ? device.name : '',
-      text: on ? mountText(device) : `Take the plate of the ${device.name} off; hold the cable so that it cannot slip back.`,
+      text: on
+        ? mountText(device)
+        : `Take the plate of the ${device.name} off; hold the cable so that it cannot slip back.`,
       change
     };
   }
@@ -201,11 +257,15 @@ class MoveWriter {
   }
 
   powerOff(before: Wiring): Draft[] {
-    return this.suppliesOf(before).map((device) => this.power(device, 'power-off', 'on', 'off', offText(device)));
+    return this.suppliesOf(before).map((device) =>
+      this.power(device, 'power-off', 'on', 'off', offText(device))
+    );
   }
 
   powerOn(after: Wiring): Draft[] {
-    return this.suppliesOf(after).map((device) => this.power(device, 'power-on', 'off', 'on', onText(device)));
+    return this.suppliesOf(after).map((device) =>
+      this.power(device, 'power-on', 'off', 'on', onText(device))
+    );
   }
 
   otherSupply(one: OtherSupply, action: 'power-off' | 'power-on'): Draft {
@@ -218,15 +278,24 @@ class MoveWriter {
       from: off ? 'on' : 'off',
       to: off ? 'off' : 'on',
       text: off
-        ? `Switch the ${one.name} off as well, at its own breaker or disconnect: it has a supply of its own.`
-        : `Switch the ${one.name} on again.`,
+        ? `Power off: ${one.name}, at its own breaker or disconnect. It has a supply of its own.`
+        : `Power on: ${one.name}.`,
       change: null
     };
   }
 
   private power(device: Device, action: Action, from: string, to: string, text: string): Draft {
     const outlet = device.place === 'outlet';
-    return { end: outlet ? 'wall' : 'equipment', place: outlet ? 'outlet' : device.name, action, what: device.id, from, to, text, change: null };
+    return {
+      end: outlet ? 'wall' : 'equipment',
+      place: outlet ? 'outlet' : device.name,
+      action,
+      what: device.id,
+      from,
+      to,
+      text,
+      change: null
+    };
   }
 
   private suppliesOf(wiring: Wiring): Device[] {
@@ -263,11 +332,11 @@ function mountText(device: Device): string {
 function offText(device: Device): string {
   return device.place === 'outlet'
     ? `Pull the ${device.name} out of its outlet.`
-    : `Switch ${device.name} off at the breaker and at the service switch. Proof: it was running and stops; then a meter between R and C reads nothing.`;
+    : `Power off: ${device.name}, at the breaker and at the service switch. Proof: it was running and stops; then a meter between R and C reads nothing.`;
 }
 
 function onText(device: Device): string {
   return device.place === 'outlet'
     ? `Plug the ${device.name} in.`
-    : `Close the door of ${device.name} on its switch, then the service switch, then the breaker on.`;
+    : `Power on: ${device.name}. Door closed on its switch, then the service switch, then the breaker.`;
 }

@@ -100,7 +100,9 @@ function factsOf(option: Omit<PlannedOption, 'whyAbove'>): RankFacts {
 
 /** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */
 function recommend(options: readonly PlannedOption[]): PlannedOption {
-  const best = options.find((one) => one.verdict === 'go' || one.verdict === 'care') ?? options.find((one) => one.method === 'none');
+  const best =
+    options.find((one) => one.verdict === 'go' || one.verdict === 'care') ??
+    options.find((one) => one.method === 'none');
   if (!best) throw new Error('The methods hold no way of leaving things alone');
   return best;
 }

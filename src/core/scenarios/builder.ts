@@ -38,7 +38,9 @@ export function house(sketch: HouseSketch): House {
     ...place,
     marks: [...(sketch.plate ?? [])],
     cables: [sketch.lengthM === undefined ? cable : { ...cable, lengthM: sketch.lengthM }],
-    conductors: sketch.strands.map((line, index) => conductor(line, index, place.id, machine.id, cable.id, sketch.continuity)),
+    conductors: sketch.strands.map((line, index) =>
+      conductor(line, index, place.id, machine.id, cable.id, sketch.continuity)
+    ),
     links: (sketch.links ?? []).map((line, index) => link(line, index, place.id, machine.id)),
     observed: sketch.observed ?? {},
     statedFamily: sketch.stated ?? null,

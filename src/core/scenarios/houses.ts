@@ -3,17 +3,28 @@ import { house } from './builder';
 
 const fourAndSpare = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled'];
 const furnaceBoard = ['R', 'C', 'W', 'Y', 'G'];
-const airConditioned = { 'outdoor-unit': 'rests', flue: 'burner', 'heat-from': 'registers', 'conductor-build': 'thin' };
+const airConditioned = {
+  'outdoor-unit': 'rests',
+  flue: 'burner',
+  'heat-from': 'registers',
+  'conductor-build': 'thin'
+};
 
 /** Four conductors landed, a fifth coiled at both ends and proven. */
-export const furnaceWithSpare = () => house({ strands: fourAndSpare, board: furnaceBoard, observed: airConditioned });
+export const furnaceWithSpare = () =>
+  house({ strands: fourAndSpare, board: furnaceBoard, observed: airConditioned });
 
 /** The same house with a common at both ends. */
 export const furnaceWithCommon = () =>
-  house({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'], board: furnaceBoard, observed: airConditioned });
+  house({
+    strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'],
+    board: furnaceBoard,
+    observed: airConditioned
+  });
 
 /** Four conductors and no fifth. */
-export const furnaceFourWires = () => house({ strands: fourAndSpare.slice(0, 4), board: furnaceBoard, observed: airConditioned });
+export const furnaceFourWires = () =>
+  house({ strands: fourAndSpare.slice(0, 4), board: furnaceBoard, observed: airConditioned });
 
 /** Two conductors, heat only. */
 export const heatOnly = () =>
@@ -26,9 +37,24 @@ export const heatOnly = () =>
 /** Eight conductors, common landed, strips on AUX. */
 export const heatPumpHouse = () =>
   house({
-    strands: ['RD R R', 'WH AUX W2', 'YE Y Y', 'GN G G', 'BU C C', 'OG O O', 'BN coiled coiled', 'BK coiled coiled'],
+    strands: [
+      'RD R R',
+      'WH AUX W2',
+      'YE Y Y',
+      'GN G G',
+      'BU C C',
+      'OG O O',
+      'BN coiled coiled',
+      'BK coiled coiled'
+    ],
     board: ['R', 'C', 'W2', 'Y', 'G', 'O'],
-    observed: { 'outdoor-unit': 'runs', flue: 'none', breakers: 'large', 'heat-from': 'registers', 'conductor-build': 'thin' },
+    observed: {
+      'outdoor-unit': 'runs',
+      flue: 'none',
+      breakers: 'large',
+      'heat-from': 'registers',
+      'conductor-build': 'thin'
+    },
     equipment: { name: 'air handler' }
   });
 
@@ -37,7 +63,13 @@ export const heatPumpNoCommon = () =>
   house({
     strands: ['RD R R', 'WH AUX W2', 'YE Y Y', 'GN G G', 'OG O O'],
     board: ['R', 'C', 'W2', 'Y', 'G', 'O'],
-    observed: { 'outdoor-unit': 'runs', flue: 'none', breakers: 'large', 'heat-from': 'registers', 'conductor-build': 'thin' },
+    observed: {
+      'outdoor-unit': 'runs',
+      flue: 'none',
+      breakers: 'large',
+      'heat-from': 'registers',
+      'conductor-build': 'thin'
+    },
     equipment: { name: 'air handler' }
   });
 
@@ -45,7 +77,13 @@ export const electricFurnaceHouse = () =>
   house({
     strands: ['RD R R', 'WH W W', 'GN G G'],
     board: ['R', 'C', 'W', 'G'],
-    observed: { 'outdoor-unit': 'none', flue: 'none', breakers: 'large', 'heat-from': 'registers', 'conductor-build': 'thin' }
+    observed: {
+      'outdoor-unit': 'none',
+      flue: 'none',
+      breakers: 'large',
+      'heat-from': 'registers',
+      'conductor-build': 'thin'
+    }
   });
 
 export const boilerHouse = () =>

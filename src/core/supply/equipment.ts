@@ -1,6 +1,14 @@
 /** Questions that the methods share about what was read at the equipment. */
 import { finding, type Finding } from '../trade/findings';
-import { boards, hasMark, landedTerminal, splitTerminal, type Board, type Strand, type Wiring } from '../wiring/graph';
+import {
+  boards,
+  hasMark,
+  landedTerminal,
+  splitTerminal,
+  type Board,
+  type Strand,
+  type Wiring
+} from '../wiring/graph';
 
 /** The board whose hot conductor feeds the wall; the first board when none does yet. */
 export function feedingBoard(wiring: Wiring): Board | undefined {
@@ -39,7 +47,14 @@ export function strandsAt(wiring: Wiring, board: Board, mark: string): Strand[] 
 export function continuityFindings(strand: Strand): Finding[] {
   const found: Finding[] = [];
   if (strand.continuity === 'broken') {
-    found.push(finding('stop', 'continuity-broken', `The ${strand.name} conductor measured open: it is broken somewhere on the way.`, [strand.id]));
+    found.push(
+      finding(
+        'stop',
+        'continuity-broken',
+        `The ${strand.name} conductor measured open: it is broken somewhere on the way.`,
+        [strand.id]
+      )
+    );
   }
   if (strand.continuity === 'untested') {
     found.push(
@@ -53,7 +68,12 @@ export function continuityFindings(strand: Strand): Finding[] {
   }
   if (strand.spliced === 'hidden') {
     found.push(
-      finding('warn', 'hidden-splice', `The ${strand.name} conductor changes colour on the way: a hidden joint. Only a continuity check tells the ends apart.`, [strand.id])
+      finding(
+        'warn',
+        'hidden-splice',
+        `The ${strand.name} conductor changes colour on the way: a hidden joint. Only a continuity check tells the ends apart.`,
+        [strand.id]
+      )
     );
   }
   return found;

@@ -35,7 +35,12 @@ export interface Options {
   readonly options: readonly Option[];
 }
 
-export function optionsFor(job: Job, thermostat: Thermostat, device: DeviceFacts, only: MethodId | null = null): Options {
+export function optionsFor(
+  job: Job,
+  thermostat: Thermostat,
+  device: DeviceFacts,
+  only: MethodId | null = null
+): Options {
   const identification = identify(job, thermostat);
   const recorded = wiringOf(job, thermostat);
   const { wiring: before, strands: assumed } = assumeUnseenEnds(recorded);
@@ -43,25 +48,58 @@ export function optionsFor(job: Job, thermostat: Thermostat, device: DeviceFacts
   const closed = gate(job, thermostat, identification, worlds);
   const conditions = sharedConditions(identification, worlds, recorded, assumed);
   const [likeliest] = worlds;
-  const world = likeliest?.world ?? { id: 'unknown', family: 'unknown', blowerInHeat: 'g', compressor: false, reversing: 'none', says: 'an unknown system' };
-  const situation: SupplySituation = { job, thermostat, identification, device, recorded, before, assumed, worlds, world };
+  const world = likeliest?.world ?? {
+    id: 'unknown',
+    family: 'unknown',
+    blowerInHeat: 'g',
+    compressor: false,
+    reversing: 'none',
+    says: 'an unknown system'
+  };
+  const situation: SupplySituation = {
+    job,
+    thermostat,
+    identification,
+    device,
+    recorded,
+    before,
+    assumed,
+    worlds,
+    world
+  };
   const methods = METHODS.filter((method) => only === null || method.id === only);
   const options = methods.map((method) =>
-    method.standing === 'left' ? leave(method, situation, closed) : optionOf(method, situation, closed, conditions)
+    method.standing === 'left'
+      ? leave(method, situation, closed)
+      : optionOf(method, situation, closed, conditions)
   );
   return { identification, device, before: recorded, options };
 }
 
 /** What closes every way: a record that contradicts itself, a voltage that is not settled, a system that nothing is known of. */
-function gate(job: Job, thermostat: Thermostat, identification: Identification, worlds: readonly WeightedWorld[]): Finding[] {
-  const closed = [...thermostatFindings(job, thermostat), ...identification.findings].filter((one) => one.level === 'stop');
+function gate(
+  job: Job,
+  thermostat: Thermostat,
+  identification: Identification,
+  worlds: readonly WeightedWorld[]
+): Finding[] {
+  const closed = [...thermostatFindings(job, thermostat), ...identification.findings].filter(
+    (one) => one.level === 'stop'
+  );
   if (identification.family === 'unknown' || worlds.length === 0) {
     closed.push(
-      finding('stop', 'system-unknown', 'What the conductors drive is not known yet. Answer the next question on System first.', [thermostat.id])
+      finding(
+        'stop',
+        'system-unknown',
+        'What the conductors drive is not known yet. Answer the next question on System first.',
+        [thermostat.id]
+      )
     );
   }
   if (thermostat.conductors.length === 0) {
-    closed.push(finding('stop', 'end-not-read', 'No conductor is recorded yet: read the wall first.', [thermostat.id]));
+    closed.push(
+      finding('stop', 'end-not-read', 'No conductor is recorded yet: read the wall first.', [thermostat.id])
+    );
   }
   return closed;
 }
@@ -76,30 +114,70 @@ function sharedConditions(
   const found: Finding[] = [];
   if (!identification.decided && worlds.length > 0) {
     const families = [...new Set(worlds.map((one) => FAMILY_NAMES[one.world.family]))].join(', ');
-    found.push(finding('warn', 'system-unsettled', `The system is not settled. Solved for each that is still believable: ${families}.`, []));
+    found.push(
+      finding(
+        'warn',
+        'system-unsettled',
+        `The system is not settled. Solved for each that is still believable: ${families}.`,
+        []
+      )
+    );
   }
   if (assumed.length > 0) {
     const names = recorded.strands.filter((one) => assumed.includes(one.id)).map((one) => one.name);
     found.push(
-      finding('warn', 'end-not-read', `Nobody has seen the equipment end of: ${names.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`, assumed)
+      finding(
+        'warn',
+        'end-not-read',
+        `Nobody has seen the equipment end of: ${names.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`,
+        assumed
+      )
     );
   }
-  const guessed = recorded.cables.filter((one) => one.lengthM === null || one.gauge === null).map((one) => one.id);
-  const noPlate = boards(recorded).filter((one) => one.transformerVa === null).map((one) => one.id);
+  const guessed = recorded.cables
+    .filter((one) => one.lengthM === null || one.gauge === null)
+    .map((one) => one.id);
+  const noPlate = boards(recorded)
+    .filter((one) => one.transformerVa === null)
+    .map((one) => one.id);
   if (guessed.length + noPlate.length > 0) {
-    const what = [guessed.length > 0 ? 'length or gauge of the cable (22 AWG and 30 m are taken)' : '', noPlate.length > 0 ? 'size of the transformer (40 VA is taken)' : ''];
-    found.push(finding('note', 'values-assumed', `Not recorded: ${what.filter(Boolean).join('; ')}.`, [...guessed, ...noPlate]));
+    const what = [
+      guessed.length > 0 ? 'length or gauge of the cable (22 AWG and 30 m are taken)' : '',
+      noPlate.length > 0 ? 'size of the transformer (40 VA is taken)' : ''
+    ];
+    found.push(
+      finding('note', 'values-assumed', `Not recorded: ${what.filter(Boolean).join('; ')}.`, [
+        ...guessed,
+        ...noPlate
+      ])
+    );
   }
   return found;
 }
 
-function optionOf(method: Method, situation: SupplySituation, closed: readonly Finding[], conditions: readonly Finding[]): Option {
-  if (closed.length > 0) return assemble(method, situation, { after: null, findings: closed, loses: [], parts: [], extraMinutes: 0 }, null);
+function optionOf(
+  method: Method,
+  situation: SupplySituation,
+  closed: readonly Finding[],
+  conditions: readonly Finding[]
+): Option {
+  if (closed.length > 0)
+    return assemble(
+      method,
+      situation,
+      { after: null, findings: closed, loses: [], parts: [], extraMinutes: 0 },
+      null
+    );
   const offer = method.offer(situation);
   const proof =
     offer.after === null
       ? null
-      : prove({ before: situation.before, after: offer.after, worlds: situation.worlds, needsSupply: needsSupply(method, situation.device) });
+      : prove({
+          before: situation.before,
+          after: offer.after,
+          worlds: situation.worlds,
+          needsSupply: needsSupply(method, situation.device)
+        });
   const all = [...offer.findings, ...(offer.after === null ? [] : conditions), ...(proof?.findings ?? [])];
   return assemble(method, situation, { ...offer, findings: all }, proof);
 }
@@ -109,11 +187,16 @@ function needsSupply(method: Method, device: DeviceFacts): ProofInput['needsSupp
   return device.supply === 'common-or-battery' ? 'dozes' : 'always';
 }
 
-/** To leave everything alone is open always; the reasons that close the other ways are its own. */
+/** To leave everything alone is open always; what closes the other ways is why. */
 function leave(method: Method, situation: SupplySituation, closed: readonly Finding[]): Option {
   const offer = method.offer(situation);
-  const stops = closed.map((one) => ({ ...one, level: 'warn' as const }));
-  return assemble(method, situation, { ...offer, findings: [...offer.findings, ...stops] }, null);
+  const because = [...new Set(closed.flatMap((one) => one.because))];
+  return assemble(
+    method,
+    situation,
+    { ...offer, findings: offer.findings.map((one) => ({ ...one, because: [...one.because, ...because] })) },
+    null
+  );
 }
 
 function assemble(method: Method, situation: SupplySituation, offer: Offer, proof: Proof | null): Option {

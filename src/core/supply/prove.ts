@@ -113,13 +113,23 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
 
 /** With one supply there is nothing to be polar or bonded against. */
 function casesFor(wiring: Wiring): readonly SupplyCase[] {
-  const sources = wiring.devices.filter((one) => one.kind === 'board' || one.kind === 'plug-in-transformer').length;
+  const sources = wiring.devices.filter(
+    (one) => one.kind === 'board' || one.kind === 'plug-in-transformer'
+  ).length;
   return sources > 1 ? ALL_SUPPLY_CASES : [PLAIN_CASE];
 }
 
-function unsolvable(failure: { readonly reason: string; readonly at: string; readonly why: string }, world: World): Finding {
+function unsolvable(
+  failure: { readonly reason: string; readonly at: string; readonly why: string },
+  world: World
+): Finding {
   return failure.reason === 'no-model'
-    ? finding('stop', 'no-circuit', `No circuit is known for ${world.says}: nothing can be proven for it.`, [])
+    ? finding(
+        'stop',
+        'no-circuit',
+        `No circuit is known for ${world.says}: nothing can be proven for it.`,
+        []
+      )
     : finding('stop', 'circuit-not-solvable', `The circuit cannot be solved: ${failure.why}.`, [failure.at]);
 }
 
@@ -140,7 +150,10 @@ function compare(call: Call, was: CallResult, cases: readonly CallResult[]): Pro
     voltsBefore: was.thermostatVolts,
     voltsAfter: volts.length > 0 ? Math.min(...volts) : null,
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
-    loadShare: Math.max(0, ...cases.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24))))
+    loadShare: Math.max(
+      0,
+      ...cases.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24)))
+    )
   };
 }
 
@@ -164,7 +177,12 @@ function rowFindings(row: ProofRow, world: World, needsSupply: ProofInput['needs
   const uncalled = row.gained.filter((load) => !expected.includes(load));
   if (uncalled.length > 0) {
     found.push(
-      finding('stop', 'load-runs-uncalled', `With ${CALL_NAMES[row.call]}, ${names(uncalled)} would run though nobody called for it.`, [`call:${row.call}`])
+      finding(
+        'stop',
+        'load-runs-uncalled',
+        `With ${CALL_NAMES[row.call]}, ${names(uncalled)} would run though nobody called for it.`,
+        [`call:${row.call}`]
+      )
     );
   }
   if (needsSupply !== 'never' && row.fedAfter !== true) {
@@ -172,7 +190,12 @@ function rowFindings(row: ProofRow, world: World, needsSupply: ProofInput['needs
     const high = row.voltsAfter !== null && row.voltsAfter > 30;
     const text = `With ${CALL_NAMES[row.call]}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
     found.push(
-      finding(needsSupply === 'always' ? 'stop' : 'warn', high ? 'thermostat-overfed' : 'thermostat-unfed', text, [`call:${row.call}`])
+      finding(
+        needsSupply === 'always' ? 'stop' : 'warn',
+        high ? 'thermostat-overfed' : 'thermostat-unfed',
+        text,
+        [`call:${row.call}`]
+      )
     );
   }
   return found;

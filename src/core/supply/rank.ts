@@ -25,13 +25,20 @@ interface Criterion {
 }
 
 const verdictTier: Readonly<Record<Verdict, number>> = { go: 0, care: 0, pro: 1, no: 2 };
-const standingOrder: Readonly<Record<Standing, number>> = { exists: 0, spare: 1, added: 2, 'given-up': 3, left: 4 };
+const standingOrder: Readonly<Record<Standing, number>> = {
+  exists: 0,
+  spare: 1,
+  added: 2,
+  'given-up': 3,
+  left: 4
+};
 
 export const CRITERIA: readonly Criterion[] = [
   {
     id: 'harm',
     measure: (one) => verdictTier[one.verdict],
-    because: (_, worse) => (worse.verdict === 'no' ? 'the other is refused' : 'the other takes a licensed person')
+    because: (_, worse) =>
+      worse.verdict === 'no' ? 'the other is refused' : 'the other takes a licensed person'
   },
   {
     id: 'gives-up-the-aim',
@@ -41,12 +48,16 @@ export const CRITERIA: readonly Criterion[] = [
   {
     id: 'functions',
     measure: (one) => one.functionsLost,
-    because: (better) => (better.functionsLost === 0 ? 'every function that worked still works' : 'fewer functions are lost')
+    because: (better) =>
+      better.functionsLost === 0 ? 'every function that worked still works' : 'fewer functions are lost'
   },
   {
     id: 'permanence',
     measure: (one) => standingOrder[one.standing],
-    because: (better) => (better.standing === 'added' ? 'something is added and nothing given up' : 'it uses what is there already')
+    because: (better) =>
+      better.standing === 'added'
+        ? 'something is added and nothing given up'
+        : 'it uses what is there already'
   },
   {
     id: 'work',

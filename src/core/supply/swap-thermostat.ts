@@ -39,7 +39,9 @@ export function swapThermostat({ before, device, world }: SupplySituation): Swap
     if ('finding' in placed) findings.push(placed.finding);
     return { ...strand, wall: placed.landing };
   });
-  const links = before.links.filter((link) => splitTerminal(link.a).device !== old.id && splitTerminal(link.b).device !== old.id);
+  const links = before.links.filter(
+    (link) => splitTerminal(link.a).device !== old.id && splitTerminal(link.b).device !== old.id
+  );
   const clip = device.rails === 'link-removable' || device.rails === 'link-to-be-cut' ? clipOf(device) : null;
   return {
     wiring: {
@@ -66,12 +68,23 @@ export function newThermostatDevice(device: DeviceFacts): NewThermostat {
 /** The clip between RH and RC that comes with the device. */
 export function clipOf(device: DeviceFacts): WireLink | null {
   if (!hasMark(device, 'RH') || !hasMark(device, 'RC')) return null;
-  return { id: `ln-${device.id}-clip`, place: 'wall', a: terminalId(device.id, 'RH'), b: terminalId(device.id, 'RC'), kind: 'clip' };
+  return {
+    id: `ln-${device.id}-clip`,
+    place: 'wall',
+    a: terminalId(device.id, 'RH'),
+    b: terminalId(device.id, 'RC'),
+    kind: 'clip'
+  };
 }
 
 type Placed = { readonly landing: Landing } | { readonly landing: Landing; readonly finding: Finding };
 
-function placeFor(strand: Strand, device: DeviceFacts, world: { family: SupplySituation['world']['family'] }, twoSupplies: boolean): Placed {
+function placeFor(
+  strand: Strand,
+  device: DeviceFacts,
+  world: { family: SupplySituation['world']['family'] },
+  twoSupplies: boolean
+): Placed {
   const far = landedTerminal(strand.equipment);
   if (far === null) {
     const text = `The ${strand.name} conductor is fixed at the wall but on nothing at the equipment: it stays off, wrapped back.`;
@@ -80,7 +93,8 @@ function placeFor(strand: Strand, device: DeviceFacts, world: { family: SupplySi
   const farMark = splitTerminal(far).mark;
   const wallMark = splitTerminal(landedTerminal(strand.wall) ?? '').mark;
   const role = roleOf(farMark, world);
-  const mark = role === null ? sameMark(device, farMark) : markFor(role, device, twoSupplies ? wallMark : null);
+  const mark =
+    role === null ? sameMark(device, farMark) : markFor(role, device, twoSupplies ? wallMark : null);
   if (mark === null) {
     const text = `The ${device.model} has no terminal for what the ${strand.name} conductor does (${farMark} at the equipment): it stays off, wrapped back.`;
     const level = role === 'common' ? 'note' : 'warn';
@@ -109,7 +123,11 @@ function markFor(role: Role, device: DeviceFacts, keepMark: string | null): stri
 /** Transformers that reach the wall by hot conductors of their own, links at the equipment taken into account. */
 export function countSupplies(wiring: Wiring): number {
   const groups: Set<string>[] = [];
-  const atEquipment = { ...wiring, strands: [], links: wiring.links.filter((link) => link.place === 'equipment') };
+  const atEquipment = {
+    ...wiring,
+    strands: [],
+    links: wiring.links.filter((link) => link.place === 'equipment')
+  };
   for (const strand of wiring.strands) {
     const wall = landedTerminal(strand.wall);
     const far = landedTerminal(strand.equipment);

@@ -3,7 +3,8 @@
  * The mark is the truth of a terminal; what hangs on it is recorded separately.
  */
 
-export type MarkClass = 'hot' | 'common' | 'call' | 'contact' | 'accessory' | 'sensor' | 'data' | 'mains' | 'ambiguous';
+export type MarkClass =
+  'hot' | 'common' | 'call' | 'contact' | 'accessory' | 'sensor' | 'data' | 'mains' | 'ambiguous';
 
 export interface MarkFacts {
   /** The mark in the form the core compares: upper case, no slash. */
@@ -25,7 +26,11 @@ const facts: readonly MarkFacts[] = [
   { mark: 'Y2', class: 'call', means: 'second compressor stage' },
   { mark: 'G', class: 'call', means: 'blower' },
   { mark: 'O', class: 'call', means: 'reversing valve, energised for cooling' },
-  { mark: 'B', class: 'ambiguous', means: 'reversing valve, energised for heating; common on some old plates' },
+  {
+    mark: 'B',
+    class: 'ambiguous',
+    means: 'reversing valve, energised for heating; common on some old plates'
+  },
   { mark: 'OB', class: 'call', means: 'reversing valve, either way, chosen in set-up' },
   { mark: 'E', class: 'call', means: 'emergency heat' },
   { mark: 'X', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },

@@ -6,7 +6,13 @@ import type { EndSide } from '../trade/vocabulary';
 import type { Cable, Device, Landing, Strand, WireLink, Wiring } from './graph';
 
 export type Change =
-  | { readonly kind: 'end'; readonly strand: string; readonly side: EndSide; readonly from: Landing; readonly to: Landing }
+  | {
+      readonly kind: 'end';
+      readonly strand: string;
+      readonly side: EndSide;
+      readonly from: Landing;
+      readonly to: Landing;
+    }
   | { readonly kind: 'link-on' | 'link-off'; readonly link: WireLink }
   | { readonly kind: 'device-on' | 'device-off'; readonly device: Device }
   | { readonly kind: 'cable-in' | 'cable-out'; readonly cable: Cable; readonly strands: readonly Strand[] };
@@ -23,16 +29,28 @@ export function difference(before: Wiring, after: Wiring): Change[] {
   const kept = before.strands.filter((one) => after.strands.some((other) => other.id === one.id));
   return [
     ...missing(before.links, after.links).map((link): Change => ({ kind: 'link-off', link })),
-    ...gone.flatMap((cable) => strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))),
-    ...gone.map((cable): Change => ({ kind: 'cable-out', cable, strands: strandsIn(before, cable).map(lifted) })),
+    ...gone.flatMap((cable) =>
+      strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))
+    ),
+    ...gone.map((cable): Change => ({
+      kind: 'cable-out',
+      cable,
+      strands: strandsIn(before, cable).map(lifted)
+    })),
     ...missing(before.devices, after.devices).map((device): Change => ({ kind: 'device-off', device })),
     ...missing(after.devices, before.devices).map((device): Change => ({ kind: 'device-on', device })),
-    ...come.map((cable): Change => ({ kind: 'cable-in', cable, strands: strandsIn(after, cable).map(lifted) })),
+    ...come.map((cable): Change => ({
+      kind: 'cable-in',
+      cable,
+      strands: strandsIn(after, cable).map(lifted)
+    })),
     ...kept.flatMap((strand) => {
       const now = after.strands.find((one) => one.id === strand.id);
       return now ? endChanges(strand, now) : [];
     }),
-    ...come.flatMap((cable) => strandsIn(after, cable).flatMap((strand) => endChanges(lifted(strand), strand))),
+    ...come.flatMap((cable) =>
+      strandsIn(after, cable).flatMap((strand) => endChanges(lifted(strand), strand))
+    ),
     ...missing(after.links, before.links).map((link): Change => ({ kind: 'link-on', link }))
   ];
 }
@@ -53,7 +71,9 @@ function lifted(strand: Strand): Strand {
 
 function endChanges(from: Strand, to: Strand): Change[] {
   return (['equipment', 'wall'] as const).flatMap((side) =>
-    sameLanding(from[side], to[side]) ? [] : [{ kind: 'end' as const, strand: from.id, side, from: from[side], to: to[side] }]
+    sameLanding(from[side], to[side])
+      ? []
+      : [{ kind: 'end' as const, strand: from.id, side, from: from[side], to: to[side] }]
   );
 }
 
@@ -66,7 +86,10 @@ export function sameLanding(a: Landing, b: Landing): boolean {
 export function applyChange(wiring: Wiring, change: Change): Wiring {
   switch (change.kind) {
     case 'end':
-      return { ...wiring, strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one)) };
+      return {
+        ...wiring,
+        strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one))
+      };
     case 'link-on':
       return { ...wiring, links: [...wiring.links, change.link] };
     case 'link-off':
@@ -76,7 +99,11 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
     case 'device-off':
       return { ...wiring, devices: without(wiring.devices, change.device) };
     case 'cable-in':
-      return { ...wiring, cables: [...wiring.cables, change.cable], strands: [...wiring.strands, ...change.strands] };
+      return {
+        ...wiring,
+        cables: [...wiring.cables, change.cable],
+        strands: [...wiring.strands, ...change.strands]
+      };
     case 'cable-out':
       return {
         ...wiring,

@@ -22,7 +22,13 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
       },
       ...(machines.length > 0 ? machines.map((one) => boardOf(thermostat, one)) : [unreadBoard()])
     ],
-    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge }) => ({ id, name, path, lengthM, gauge })),
+    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge }) => ({
+      id,
+      name,
+      path,
+      lengthM,
+      gauge
+    })),
     strands: strandsOf(thermostat),
     links: thermostat.links.map((link) => ({
       id: link.id,
@@ -141,7 +147,9 @@ export function assumeUnseenEnds(wiring: Wiring): Assumed {
     if (!board) return strand;
     assumed.push(strand.id);
     if (!hasMark(board, wanted)) {
-      devices = devices.map((one) => (one.id === board.id ? { ...board, marks: [...board.marks, wanted] } : one));
+      devices = devices.map((one) =>
+        one.id === board.id ? { ...board, marks: [...board.marks, wanted] } : one
+      );
     }
     return { ...strand, equipment: { state: 'landed', terminal: terminalId(board.id, wanted) } as const };
   });

@@ -141,7 +141,8 @@ export function boards(wiring: Wiring): Board[] {
 /** The thermostat on the wall, old or new. Throws when there is none: every wiring is made with one. */
 export function wallThermostat(wiring: Wiring): OldThermostat | NewThermostat {
   const found = wiring.devices.find(
-    (one): one is OldThermostat | NewThermostat => one.kind === 'old-thermostat' || one.kind === 'new-thermostat'
+    (one): one is OldThermostat | NewThermostat =>
+      one.kind === 'old-thermostat' || one.kind === 'new-thermostat'
   );
   if (!found) throw new Error('The wiring holds no thermostat');
   return found;
@@ -149,7 +150,8 @@ export function wallThermostat(wiring: Wiring): OldThermostat | NewThermostat {
 
 /** The canonical form for comparing two wirings: order in the lists carries no meaning. */
 export function sortedWiring(wiring: Wiring): Wiring {
-  const byId = (a: { readonly id: string }, b: { readonly id: string }) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+  const byId = (a: { readonly id: string }, b: { readonly id: string }) =>
+    a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
   return {
     devices: [...wiring.devices].sort(byId),
     cables: [...wiring.cables].sort(byId),

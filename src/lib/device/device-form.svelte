@@ -27,7 +27,10 @@
     const text = (name: string) => String(form.get(name) ?? '').trim();
     const number = (name: string) => Number(text(name).replace(',', '.') || NaN);
     const parsed = v.safeParse(DeviceFacts, {
-      id: nextId('device', devicesOf(place.job).map((one) => one.id)),
+      id: nextId(
+        'device',
+        devicesOf(place.job).map((one) => one.id)
+      ),
       maker: text('maker'),
       model: text('model') || 'my thermostat',
       supply: text('supply'),
@@ -55,35 +58,88 @@
       return;
     }
     const save = saveDevice(place.job, parsed.output);
-    place.session.edit(batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, parsed.output.id)]));
+    place.session.edit(
+      batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, parsed.output.id)])
+    );
     ondone();
   }
 </script>
 
 <form class="grid gap-3 sm:grid-cols-3" onsubmit={submit}>
-  <label class="flex flex-col gap-1 text-sm">Maker<input class="input w-full" name="maker" maxlength="120" /></label>
-  <label class="flex flex-col gap-1 text-sm sm:col-span-2">Model<input class="input w-full" name="model" maxlength="120" required /></label>
-  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Lives on
-    <select class="select w-full" name="supply">{#each SUPPLY_NEEDS as one (one)}<option value={one}>{SUPPLY_WORDS[one]}</option>{/each}</select>
+  <label class="flex flex-col gap-1 text-sm"
+    >Maker<input class="input w-full" name="maker" maxlength="120" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+    >Model<input class="input w-full" name="model" maxlength="120" required /></label
+  >
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3"
+    >Lives on
+    <select class="select w-full" name="supply"
+      >{#each SUPPLY_NEEDS as one (one)}<option value={one}>{SUPPLY_WORDS[one]}</option>{/each}</select
+    >
   </label>
-  <div class="sm:col-span-3"><p class="mb-1 text-sm">Terminals</p><MarksToggle label="Terminals of the device" {marks} onchange={(next) => (marks = next)} /></div>
-  <label class="flex flex-col gap-1 text-sm sm:col-span-2">Hot side
-    <select class="select w-full" name="rails">{#each RAILS as one (one)}<option value={one}>{RAIL_WORDS[one]}</option>{/each}</select>
+  <div class="sm:col-span-3">
+    <p class="mb-1 text-sm">Terminals</p>
+    <MarksToggle label="Terminals of the device" {marks} onchange={(next) => (marks = next)} />
+  </div>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+    >Hot side
+    <select class="select w-full" name="rails"
+      >{#each RAILS as one (one)}<option value={one}>{RAIL_WORDS[one]}</option>{/each}</select
+    >
   </label>
-  <label class="flex flex-col gap-1 text-sm">Electronics run from<input class="input w-full uppercase" name="electronicsFrom" value="R" maxlength="8" /></label>
-  <label class="flex flex-col gap-1 text-sm">Heat stages<input class="input w-full" name="heatStages" inputmode="numeric" value="1" /></label>
-  <label class="flex flex-col gap-1 text-sm">Cooling stages<input class="input w-full" name="coolStages" inputmode="numeric" value="1" /></label>
-  <label class="flex items-center gap-2 self-end pb-2 text-sm"><input type="checkbox" class="checkbox" name="heatPump" /> Drives a heat pump</label>
-  <label class="flex flex-col gap-1 text-sm">Lowest voltage, V<input class="input w-full" name="voltsMin" inputmode="decimal" value="18" /></label>
-  <label class="flex flex-col gap-1 text-sm">Highest voltage, V<input class="input w-full" name="voltsMax" inputmode="decimal" value="30" /></label>
-  <label class="flex flex-col gap-1 text-sm">Draw, VA<input class="input w-full" name="drawVa" inputmode="decimal" value="5" /></label>
-  <label class="flex flex-col gap-1 text-sm">Plate width, mm<input class="input w-full" name="plateWidthMm" inputmode="decimal" value="110" /></label>
-  <label class="flex flex-col gap-1 text-sm">Plate height, mm<input class="input w-full" name="plateHeightMm" inputmode="decimal" value="110" /></label>
-  <label class="flex flex-col gap-1 text-sm">Price<input class="input w-full" name="price" inputmode="decimal" placeholder="not known" /></label>
-  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Network bands<input class="input w-full" name="wifiBands" maxlength="120" /></label>
-  <label class="flex flex-col gap-1 text-sm sm:col-span-3">Note<input class="input w-full" name="note" maxlength="400" /></label>
+  <label class="flex flex-col gap-1 text-sm"
+    >Electronics run from<input
+      class="input w-full uppercase"
+      name="electronicsFrom"
+      value="R"
+      maxlength="8"
+    /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Heat stages<input class="input w-full" name="heatStages" inputmode="numeric" value="1" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Cooling stages<input class="input w-full" name="coolStages" inputmode="numeric" value="1" /></label
+  >
+  <label class="flex items-center gap-2 self-end pb-2 text-sm"
+    ><input type="checkbox" class="checkbox" name="heatPump" /> Drives a heat pump</label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Lowest voltage, V<input class="input w-full" name="voltsMin" inputmode="decimal" value="18" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Highest voltage, V<input class="input w-full" name="voltsMax" inputmode="decimal" value="30" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Draw, VA<input class="input w-full" name="drawVa" inputmode="decimal" value="5" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Plate width, mm<input class="input w-full" name="plateWidthMm" inputmode="decimal" value="110" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Plate height, mm<input
+      class="input w-full"
+      name="plateHeightMm"
+      inputmode="decimal"
+      value="110"
+    /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Price<input class="input w-full" name="price" inputmode="decimal" placeholder="not known" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3"
+    >Network bands<input class="input w-full" name="wifiBands" maxlength="120" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3"
+    >Note<input class="input w-full" name="note" maxlength="400" /></label
+  >
   {#if faults.length > 0}
-    <ul class="list-disc pl-5 sm:col-span-3" role="alert">{#each faults as line (line)}<li>{line}</li>{/each}</ul>
+    <ul class="list-disc pl-5 sm:col-span-3" role="alert">
+      {#each faults as line (line)}<li>{line}</li>{/each}
+    </ul>
   {/if}
-  <div class="flex justify-end sm:col-span-3"><button class="btn btn-primary">Keep and choose it</button></div>
+  <div class="flex justify-end sm:col-span-3">
+    <button class="btn btn-primary">Keep and choose it</button>
+  </div>
 </form>

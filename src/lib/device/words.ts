@@ -1,5 +1,6 @@
 /** Facts of a device in words. */
 import type { DeviceFacts } from '$core/job/device-facts';
+import type { Verdict } from '$core/trade/vocabulary';
 
 export const SUPPLY_WORDS: Readonly<Record<DeviceFacts['supply'], string>> = {
   'common-required': 'a common, always',
@@ -13,4 +14,12 @@ export const RAIL_WORDS: Readonly<Record<DeviceFacts['rails'], string>> = {
   'link-removable': 'RH and RC, the link comes out',
   'link-to-be-cut': 'RH and RC, the link must be cut',
   'joined-inside': 'RH and RC, joined inside'
+};
+
+/** A match's verdict: a device fits or it does not. */
+export const FIT_WORDS: Readonly<Record<Verdict, string>> = {
+  go: 'Fits',
+  care: 'Fits, with care',
+  pro: 'Licensed person',
+  no: 'Does not fit'
 };

@@ -20,9 +20,15 @@ export function fileName(name: string, ending: string): string {
 }
 
 /** The text of a chosen file, or why it was not read. */
-export async function readText(file: File, mostBytes: number): Promise<{ ok: true; text: string } | { ok: false; why: string }> {
+export async function readText(
+  file: File,
+  mostBytes: number
+): Promise<{ ok: true; text: string } | { ok: false; why: string }> {
   if (file.size > mostBytes) {
-    return { ok: false, why: `${file.name} has ${(file.size / 1_000_000).toFixed(1)} MB; at most ${mostBytes / 1_000_000} MB are read.` };
+    return {
+      ok: false,
+      why: `${file.name} has ${(file.size / 1_000_000).toFixed(1)} MB; at most ${mostBytes / 1_000_000} MB are read.`
+    };
   }
   return { ok: true, text: await file.text() };
 }

@@ -25,7 +25,12 @@
     <div class="modal-box p-4 sm:p-6" class:sm:max-w-3xl={wide}>
       <div class="mb-3 flex items-start justify-between gap-4">
         <h2 class="section-title pt-1">{title}</h2>
-        <button type="button" class="btn btn-ghost btn-square btn-sm" aria-label="Close" onclick={() => element?.close()}><X size={20} /></button>
+        <button
+          type="button"
+          class="btn btn-ghost btn-square btn-sm"
+          aria-label="Close"
+          onclick={() => element?.close()}><X size={20} /></button
+        >
       </div>
       {@render children()}
     </div>

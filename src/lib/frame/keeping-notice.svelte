@@ -20,17 +20,35 @@
 
 {#if keeping.state === 'conflict'}
   <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
-    <p><b>This job was changed in another tab.</b> Nothing was overwritten: your last edits here are not saved yet.</p>
+    <p>
+      <b>This job was changed in another tab.</b> Nothing was overwritten: your last edits here are not saved yet.
+    </p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-primary btn-sm" onclick={keepBoth}>Keep both: mine as a copy</button>
-      <button type="button" class="btn btn-outline btn-sm" onclick={() => session.takeTheirs()}>Take theirs, drop my last edits</button>
+      <button type="button" class="btn btn-primary btn-sm" onclick={keepBoth}
+        >Keep both: mine as a copy</button
+      >
+      <button type="button" class="btn btn-outline btn-sm" onclick={() => session.takeTheirs()}
+        >Take theirs, drop my last edits</button
+      >
     </div>
   </div>
 {:else if keeping.state === 'full' || keeping.state === 'refused'}
   <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
-    <p><b>{keeping.state === 'full' ? 'The browser has no room left.' : 'The browser does not keep this job.'}</b> Your edits are here and not saved ({keeping.why}). Export the job before you close this page.</p>
+    <p>
+      <b
+        >{keeping.state === 'full'
+          ? 'The browser has no room left.'
+          : 'The browser does not keep this job.'}</b
+      >
+      Your edits are here and not saved ({keeping.why}). Export the job before you close this page.
+    </p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-primary btn-sm" onclick={() => download(fileName(session.job.name, 'ulterum.json'), writeJob(session.job))}>Export the job</button>
+      <button
+        type="button"
+        class="btn btn-primary btn-sm"
+        onclick={() => download(fileName(session.job.name, 'ulterum.json'), writeJob(session.job))}
+        >Export the job</button
+      >
       <button type="button" class="btn btn-outline btn-sm" onclick={() => session.retry()}>Try again</button>
     </div>
   </div>

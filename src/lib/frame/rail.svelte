@@ -11,7 +11,13 @@
   import { stationsOf } from './stations';
 
   const place = getPlace();
-  const shapes = { sheet: Cable, system: Flame, thermostat: Thermometer, supply: PlugZap, moves: ArrowLeftRight };
+  const shapes = {
+    sheet: Cable,
+    system: Flame,
+    thermostat: Thermometer,
+    supply: PlugZap,
+    moves: ArrowLeftRight
+  };
   const stations = $derived(stationsOf(place));
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
 </script>
@@ -23,7 +29,11 @@
       {@const current = page.url.pathname === `${base}/${station.id}`}
       <li>
         <a href="{base}/{station.id}" aria-current={current ? 'page' : undefined}>
-          <span class="icon"><Shape size={22} aria-hidden="true" />{#if station.done}<span class="tick"><Check size={12} strokeWidth={4} aria-hidden="true" /></span>{/if}</span>
+          <span class="icon"
+            ><Shape size={22} aria-hidden="true" />{#if station.done}<span class="tick"
+                ><Check size={10} strokeWidth={4} aria-hidden="true" /></span
+              >{/if}</span
+          >
           <span class="text"><b>{station.name}</b><span class="says">{station.says}</span></span>
         </a>
       </li>
@@ -41,7 +51,7 @@
   a {
     display: flex;
     align-items: center;
-    gap: 0.7rem;
+    gap: 1rem;
     padding: 0.6rem 0.75rem;
     border-radius: var(--radius-field);
     border-left: 4px solid transparent;
@@ -63,12 +73,12 @@
 
   .tick {
     position: absolute;
-    right: -0.4rem;
+    right: -0.65rem;
     bottom: -0.3rem;
     display: grid;
     place-items: center;
-    width: 1rem;
-    height: 1rem;
+    width: 0.9rem;
+    height: 0.9rem;
     border-radius: 50%;
     background: var(--color-base-content);
     color: var(--color-base-100);

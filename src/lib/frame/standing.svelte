@@ -10,6 +10,7 @@
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
   import Why from '../reasons/why.svelte';
+  import { FIT_WORDS } from '../device/words';
   import { getPlace } from '../state/context';
 
   const place = getPlace();
@@ -17,7 +18,12 @@
   const taken = $derived(place.plan.options.find((one) => one.method === place.plan.taken));
   const chosen = $derived(place.thermostat.choice.method !== null);
   const all = $derived<Finding[]>(
-    sortFindings([...place.recordFindings, ...identification.findings, ...(place.match?.findings ?? []), ...(chosen ? (taken?.findings ?? []) : [])])
+    sortFindings([
+      ...place.recordFindings,
+      ...identification.findings,
+      ...(place.match?.findings ?? []),
+      ...(chosen ? (taken?.findings ?? []) : [])
+    ])
   );
   const stops = $derived(all.filter((one) => one.level === 'stop'));
   const open = $derived(all.filter((one) => one.level === 'warn'));
@@ -25,28 +31,50 @@
 </script>
 
 <section class="standing no-print" aria-label="Standing">
-  <Why class="item" title="Why this system" label="System: {FAMILY_NAMES[identification.family]}. Open the reasons">
+  <Why
+    class="item"
+    title="Why this system"
+    label="System: {FAMILY_NAMES[identification.family]}. Open the reasons"
+  >
     <span class="head">System</span>
-    <span class="value">{identification.family === 'unknown' ? 'Not known yet' : FAMILY_NAMES[identification.family]}{#if identification.family !== 'unknown'}<span class="quiet font-normal">&ensp;{identification.stated ? 'stated' : percentText(identification.probability)}</span>{/if}</span>
+    <span class="value"
+      >{identification.family === 'unknown'
+        ? 'Not known yet'
+        : FAMILY_NAMES[identification.family]}{#if identification.family !== 'unknown'}<span
+          class="quiet font-normal"
+          >&ensp;{identification.stated ? 'stated' : percentText(identification.probability)}</span
+        >{/if}</span
+    >
     {#snippet reasons()}
       <FindingList findings={identification.findings} />
       <EvidenceList />
     {/snippet}
   </Why>
-  <Why class="item" title="How the thermostat fits" label="Thermostat: {place.device ? deviceName(place.device) : 'none chosen'}. Open the reasons">
+  <Why
+    class="item"
+    title="How the thermostat fits"
+    label="Thermostat: {place.device ? deviceName(place.device) : 'none chosen'}. Open the reasons"
+  >
     <span class="head">Thermostat</span>
     <span class="value">{place.device ? deviceName(place.device) : 'None chosen'}</span>
     {#snippet reasons()}
       {#if place.match}
-        <p class="mb-2"><VerdictMark verdict={place.match.verdict} /></p>
+        <p class="mb-2"><VerdictMark verdict={place.match.verdict} words={FIT_WORDS} /></p>
         <FindingList findings={place.match.findings} />
         {#if place.match.findings.length === 0}<p>Everything that works today has a terminal on it.</p>{/if}
       {:else}
-        <p>No thermostat is chosen yet. The supply is planned for any connected thermostat that needs a constant supply.</p>
+        <p>
+          No thermostat is chosen yet. The supply is planned for any connected thermostat that needs a
+          constant supply.
+        </p>
       {/if}
     {/snippet}
   </Why>
-  <Why class="item" title="How the supply was judged" label="Supply: {taken?.title ?? 'none'}. Open the reasons">
+  <Why
+    class="item"
+    title="How the supply was judged"
+    label="Supply: {taken?.title ?? 'none'}. Open the reasons"
+  >
     <span class="head">{chosen ? 'Supply' : 'Supply, best so far'}</span>
     <span class="value">{taken?.title ?? 'None'}</span>
     {#snippet reasons()}
@@ -61,11 +89,23 @@
       {/if}
     {/snippet}
   </Why>
-  <Why class="item {stops.length > 0 ? 'alarm' : ''}" title="What stops and what is open" label="{stops.length} stops, {open.length + (unseen > 0 ? 1 : 0)} open. Open the list">
+  <Why
+    class="item {stops.length > 0 ? 'alarm' : ''}"
+    title="What stops and what is open"
+    label="{stops.length} stops, {open.length + (unseen > 0 ? 1 : 0)} open. Open the list"
+  >
     <span class="head">Stops and open</span>
-    <span class="value">{#if stops.length > 0}<OctagonX size={18} class="inline -mt-0.5" aria-hidden="true" /> {stops.length} {stops.length === 1 ? 'stop' : 'stops'}{:else}No stop{/if}<span class="font-normal">, {open.length + (unseen > 0 ? 1 : 0)} open</span></span>
+    <span class="value"
+      >{#if stops.length > 0}<OctagonX size={18} class="inline -mt-0.5" aria-hidden="true" />
+        {stops.length}
+        {stops.length === 1 ? 'stop' : 'stops'}{:else}No stop{/if}<span class="font-normal"
+        >, {open.length + (unseen > 0 ? 1 : 0)} open</span
+      ></span
+    >
     {#snippet reasons()}
-      {#if unseen > 0}<p class="mb-2">{place.unread.wall} ends at the wall and {place.unread.equipment} at the equipment were not seen yet.</p>{/if}
+      {#if unseen > 0}<p class="mb-2">
+          {place.unread.wall} ends at the wall and {place.unread.equipment} at the equipment were not seen yet.
+        </p>{/if}
       <FindingList findings={[...stops, ...open]} />
       {#if stops.length + open.length === 0}<p>Nothing stops, and nothing is open.</p>{/if}
     {/snippet}

@@ -20,13 +20,21 @@ export function stationsOf(place: Place): Station[] {
     {
       id: 'sheet',
       name: 'Strands',
-      says: none ? 'no conductor yet' : open > 0 ? `${open} ${open === 1 ? 'end' : 'ends'} not seen` : 'both ends read',
+      says: none
+        ? 'no conductor yet'
+        : open > 0
+          ? `${open} ${open === 1 ? 'end' : 'ends'} not seen`
+          : 'both ends read',
       done: !none && open === 0
     },
     {
       id: 'system',
       name: 'System',
-      says: stops ? 'stop' : identification.family === 'unknown' ? 'not known yet' : FAMILY_NAMES[identification.family],
+      says: stops
+        ? 'stop'
+        : identification.family === 'unknown'
+          ? 'not known yet'
+          : FAMILY_NAMES[identification.family],
       done: identification.decided && !stops
     },
     {

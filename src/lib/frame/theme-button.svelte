@@ -22,6 +22,12 @@
   }
 </script>
 
-<button type="button" class="btn btn-ghost btn-square" aria-label={dark ? 'Light theme, for the table' : 'Dark theme, for the cellar'} title={dark ? 'Light theme' : 'Dark theme'} onclick={toggle}>
+<button
+  type="button"
+  class="btn btn-ghost btn-square"
+  aria-label={dark ? 'Light theme, for the table' : 'Dark theme, for the cellar'}
+  title={dark ? 'Light theme' : 'Dark theme'}
+  onclick={toggle}
+>
   {#if dark}<Sun size={20} />{:else}<Moon size={20} />{/if}
 </button>

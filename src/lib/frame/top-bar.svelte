@@ -12,7 +12,11 @@
   const session = $derived(getSession()());
   const last = $derived(session.past.at(-1));
   const next = $derived(session.future.at(-1));
-  const keeping = $derived({ saved: 'Saved', saving: 'Saving …', full: 'Not saved', refused: 'Not saved', conflict: 'Not saved' }[session.keeping.state]);
+  const keeping = $derived(
+    { saved: 'Saved', saving: 'Saving …', full: 'Not saved', refused: 'Not saved', conflict: 'Not saved' }[
+      session.keeping.state
+    ]
+  );
 
   function key(event: KeyboardEvent): void {
     const field = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
@@ -27,14 +31,36 @@
 <svelte:window onkeydown={key} />
 
 <header class="no-print flex items-center gap-1 py-2">
-  <a href="/" class="mr-2 flex-none" aria-label="All jobs"><img src="/icon.svg" alt="" width="32" height="32" /></a>
+  <a href="/" class="mr-2 flex-none" aria-label="All jobs"
+    ><img src="/icon.svg" alt="" width="32" height="32" /></a
+  >
   <div class="min-w-0 flex-1 leading-tight">
     <a href="/" class="quiet block text-sm hover:underline">All jobs</a>
     <span class="block truncate font-semibold">{session.job.name}</span>
   </div>
   <span class="quiet hidden text-sm sm:block" role="status">{keeping}</span>
-  <button type="button" class="btn btn-ghost btn-square" disabled={!session.canUndo} aria-label={last ? `Take back: ${describe(last)}` : 'Take back'} title={last ? `Take back: ${describe(last)}` : undefined} onclick={() => session.undo()}><Undo2 size={20} /></button>
-  <button type="button" class="btn btn-ghost btn-square" disabled={!session.canRedo} aria-label={next ? `Do again: ${describe(next)}` : 'Do again'} onclick={() => session.redo()}><Redo2 size={20} /></button>
-  <button type="button" class="btn btn-ghost btn-square" aria-label="Export the job as a file" title="Export" onclick={() => download(fileName(session.job.name, 'ulterum.json'), writeJob(session.job))}><Download size={20} /></button>
+  <button
+    type="button"
+    class="btn btn-ghost btn-square"
+    disabled={!session.canUndo}
+    aria-label={last ? `Take back: ${describe(last)}` : 'Take back'}
+    title={last ? `Take back: ${describe(last)}` : undefined}
+    onclick={() => session.undo()}><Undo2 size={20} /></button
+  >
+  <button
+    type="button"
+    class="btn btn-ghost btn-square"
+    disabled={!session.canRedo}
+    aria-label={next ? `Do again: ${describe(next)}` : 'Do again'}
+    onclick={() => session.redo()}><Redo2 size={20} /></button
+  >
+  <button
+    type="button"
+    class="btn btn-ghost btn-square"
+    aria-label="Export the job as a file"
+    title="Export"
+    onclick={() => download(fileName(session.job.name, 'ulterum.json'), writeJob(session.job))}
+    ><Download size={20} /></button
+  >
   <ThemeButton />
 </header>

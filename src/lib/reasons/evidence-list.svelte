@@ -6,7 +6,11 @@
   import { factText } from './facts';
 
   const place = getPlace();
-  const family = $derived(CANDIDATES.find((one) => one === place.identification.family) ?? place.identification.candidates[0]?.family ?? 'unknown');
+  const family = $derived(
+    CANDIDATES.find((one) => one === place.identification.family) ??
+      place.identification.candidates[0]?.family ??
+      'unknown'
+  );
   const pieces = $derived([...place.identification.evidence].sort((a, b) => b.bits[family] - a.bits[family]));
 </script>
 
@@ -15,18 +19,26 @@
 {:else}
   <table class="table table-sm">
     <caption class="sr-only">Evidence for {FAMILY_NAMES[family]}</caption>
-    <thead><tr><th scope="col">Evidence</th><th scope="col" class="text-right">For {FAMILY_NAMES[family]}</th></tr></thead>
+    <thead
+      ><tr><th scope="col">Evidence</th><th scope="col" class="text-right">For {FAMILY_NAMES[family]}</th></tr
+      ></thead
+    >
     <tbody>
       {#each pieces as piece (piece.id)}
         <tr>
           <td class="align-top">
             {piece.sentence}
-            <details class="text-sm"><summary class="quiet cursor-pointer">Rests on</summary>
-              <ul class="list-disc pl-5">{#each piece.because as id (id)}<li>{factText(place, id)}</li>{/each}</ul>
+            <details class="text-sm">
+              <summary class="quiet cursor-pointer">Rests on</summary>
+              <ul class="list-disc pl-5">
+                {#each piece.because as id (id)}<li>{factText(place, id)}</li>{/each}
+              </ul>
               <p class="quiet">{piece.source}</p>
             </details>
           </td>
-          <td class="text-right align-top whitespace-nowrap">{piece.bits[family] >= 0 ? '+' : '−'}{Math.abs(piece.bits[family]).toFixed(1)} bit</td>
+          <td class="text-right align-top whitespace-nowrap"
+            >{piece.bits[family] >= 0 ? '+' : '−'}{Math.abs(piece.bits[family]).toFixed(1)} bit</td
+          >
         </tr>
       {/each}
     </tbody>

@@ -9,15 +9,18 @@ import type { Place } from '../state/place.svelte';
 export function factText(place: Place, id: string): string {
   const { thermostat, job } = place;
   const conductor = thermostat.conductors.find((one) => one.id === id);
-  if (conductor) return `recorded: ${conductorName(conductor)} conductor, wall ${endWords(conductor, 'wall')}, equipment ${endWords(conductor, 'equipment')}`;
+  if (conductor)
+    return `recorded: ${conductorName(conductor)} conductor, wall ${endWords(conductor, 'wall')}, equipment ${endWords(conductor, 'equipment')}`;
   const machine = job.equipment.find((one) => one.id === id);
   if (machine) return `recorded: ${machine.name}, terminals ${machine.marks.join(' ') || 'not read'}`;
   const cable = thermostat.cables.find((one) => one.id === id);
   if (cable) return `recorded: ${cable.name}`;
   const link = thermostat.links.find((one) => one.id === id);
   if (link) return `recorded: link ${link.a.mark} to ${link.b.mark} at the ${link.end}`;
-  if (id === thermostat.id) return `recorded: the plate of ${thermostat.name}, terminals ${thermostat.marks.join(' ') || 'not read'}`;
-  if (id.startsWith('call:')) return `solved: the circuit with ${CALL_NAMES[CALLS.find((one) => `call:${one}` === id) ?? 'idle']} called`;
+  if (id === thermostat.id)
+    return `recorded: the plate of ${thermostat.name}, terminals ${thermostat.marks.join(' ') || 'not read'}`;
+  if (id.startsWith('call:'))
+    return `solved: the circuit with ${CALL_NAMES[CALLS.find((one) => `call:${one}` === id) ?? 'idle']} called`;
   if (id.startsWith('observed:')) return observationText(place, id.slice('observed:'.length));
   if (id === 'outlet') return `recorded: outlet near the plate: ${thermostat.outlet}`;
   const device = findDevice(job, id);
@@ -26,7 +29,11 @@ export function factText(place: Place, id: string): string {
 
 function endWords(conductor: Conductor, side: 'wall' | 'equipment'): string {
   const end = conductor[side];
-  return end.on.length > 0 ? `on ${end.on.map((one) => one.mark).join(' and ')}` : end.state === 'unseen' ? 'not seen' : end.state;
+  return end.on.length > 0
+    ? `on ${end.on.map((one) => one.mark).join(' and ')}`
+    : end.state === 'unseen'
+      ? 'not seen'
+      : end.state;
 }
 
 function observationText(place: Place, id: string): string {

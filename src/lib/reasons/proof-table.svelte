@@ -10,20 +10,36 @@
   }
 
   let { proof }: Props = $props();
-  const names = (loads: readonly LoadId[]) => (loads.length === 0 ? 'nothing' : loads.map((one) => LOAD_NAMES[one]).join(', '));
+  const names = (loads: readonly LoadId[]) =>
+    loads.length === 0 ? 'nothing' : loads.map((one) => LOAD_NAMES[one]).join(', ');
   const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 </script>
 
 <div class="overflow-x-auto" tabindex="-1">
   <table class="table table-sm proof">
-    <thead><tr><th scope="col">Call</th><th scope="col">Runs today</th><th scope="col">Will run</th><th scope="col" class="text-right">Thermostat</th></tr></thead>
+    <thead
+      ><tr
+        ><th scope="col">Call</th><th scope="col">Runs today</th><th scope="col">Will run</th><th
+          scope="col"
+          class="text-right">Thermostat</th
+        ></tr
+      ></thead
+    >
     <tbody>
       {#each proof.rows as row (row.call)}
         <tr>
           <th scope="row">{capital(CALL_NAMES[row.call])}</th>
           <td>{names(row.before)}</td>
-          <td>{#if row.lost.length === 0}{names(row.after)}{:else}<b>✕ {names(row.after)}</b><br /><span class="quiet">lost: {names(row.lost)}</span>{/if}</td>
-          <td class="text-right whitespace-nowrap">{#if row.fedAfter === false}<b>✕ {voltsText(row.voltsAfter)}</b>{:else}{voltsText(row.voltsAfter)}{/if}</td>
+          <td
+            >{#if row.lost.length === 0}{names(row.after)}{:else}<b>✕ {names(row.after)}</b><br /><span
+                class="quiet">lost: {names(row.lost)}</span
+              >{/if}</td
+          >
+          <td class="text-right whitespace-nowrap"
+            >{#if row.fedAfter === false}<b>✕ {voltsText(row.voltsAfter)}</b>{:else}{voltsText(
+                row.voltsAfter
+              )}{/if}</td
+          >
         </tr>
       {/each}
     </tbody>

@@ -9,11 +9,15 @@
   interface Props {
     verdict: Verdict;
     size?: number;
+    /** Words that suit the thing judged. */
+    words?: Readonly<Record<Verdict, string>>;
   }
 
-  let { verdict, size = 20 }: Props = $props();
+  let { verdict, size = 20, words = VERDICT_NAMES }: Props = $props();
   const shapes = { go: CircleCheck, care: TriangleAlert, pro: HardHat, no: OctagonX };
   const Shape = $derived(shapes[verdict]);
 </script>
 
-<span class="inline-flex items-center gap-1.5 font-semibold whitespace-nowrap" data-verdict={verdict}><Shape {size} aria-hidden="true" />{VERDICT_NAMES[verdict]}</span>
+<span class="inline-flex items-center gap-1.5 font-semibold whitespace-nowrap" data-verdict={verdict}
+  ><Shape {size} aria-hidden="true" />{words[verdict]}</span
+>

@@ -15,5 +15,7 @@
   let open = $state(false);
 </script>
 
-<button type="button" class={klass} aria-haspopup="dialog" aria-label={label} onclick={() => (open = true)}>{@render children()}</button>
+<button type="button" class={klass} aria-haspopup="dialog" aria-label={label} onclick={() => (open = true)}
+  >{@render children()}</button
+>
 <Dialog {open} {title} wide onclose={() => (open = false)}>{@render reasons()}</Dialog>

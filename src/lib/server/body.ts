@@ -3,7 +3,8 @@ import { json } from '@sveltejs/kit';
 import type { Fault } from '$core/formats/faults';
 import { MOST_BYTES } from '$core/formats/job-json';
 
-export type BodyRead = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly response: Response };
+export type BodyRead =
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly response: Response };
 
 export function refuse(status: number, message: string, faults: readonly Fault[] = []): Response {
   return json({ message, faults }, { status });
@@ -30,10 +31,17 @@ export async function readBody(request: Request): Promise<BodyRead> {
     return { ok: true, value: JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes)) };
   } catch (error) {
     if (!(error instanceof SyntaxError || error instanceof TypeError)) throw error;
-    return { ok: false, response: refuse(400, 'The body is no JSON.', [{ path: 'the body', expected: 'JSON', found: error.message }]) };
+    return {
+      ok: false,
+      response: refuse(400, 'The body is no JSON.', [
+        { path: 'the body', expected: 'JSON', found: error.message }
+      ])
+    };
   }
 }
 
 function tooLarge(found: string): Response {
-  return refuse(413, 'The body is too large.', [{ path: 'the body', expected: `at most ${MOST_BYTES / 1_000_000} MB`, found }]);
+  return refuse(413, 'The body is too large.', [
+    { path: 'the body', expected: `at most ${MOST_BYTES / 1_000_000} MB`, found }
+  ]);
 }

@@ -18,13 +18,19 @@
   const place = getPlace();
   const current = $derived<Cable | undefined>(cable === null ? undefined : place.thermostat.cables[cable]);
   const feet = $derived(place.job.units.length === 'ft');
-  const shownLength = $derived(current?.lengthM == null ? '' : String(feet ? Math.round(current.lengthM / METRES_PER_FOOT) : current.lengthM));
+  const shownLength = $derived(
+    current?.lengthM == null
+      ? ''
+      : String(feet ? Math.round(current.lengthM / METRES_PER_FOOT) : current.lengthM)
+  );
   let why = $state('');
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     const form = new FormData(event.currentTarget as HTMLFormElement);
-    const written = String(form.get('length') ?? '').trim().replace(',', '.');
+    const written = String(form.get('length') ?? '')
+      .trim()
+      .replace(',', '.');
     const length = written === '' ? null : Number(written) * (feet ? METRES_PER_FOOT : 1);
     if (length !== null && !(length > 0 && length <= 1000)) {
       why = 'The length is a number above 0, or empty when it is not known.';
@@ -41,7 +47,9 @@
     } else {
       const count = Number(form.get('count'));
       const usual = usualColours(Math.min(count, 8));
-      const colours = Array.from({ length: count }, (_, index) => (form.get('usual') ? (usual[index] ?? null) : null));
+      const colours = Array.from({ length: count }, (_, index) =>
+        form.get('usual') ? (usual[index] ?? null) : null
+      );
       place.session.edit(addCable(place.job, place.index, { ...facts, colours }));
     }
     why = '';
@@ -51,26 +59,43 @@
 
 <Dialog {open} title={current ? `Cable: ${current.name}` : 'Add a cable'} {onclose}>
   <form class="grid gap-3 sm:grid-cols-2" onsubmit={submit}>
-    <label class="flex flex-col gap-1 text-sm sm:col-span-2">What it looks like
-      <input class="input w-full" name="name" maxlength="120" placeholder="brown cable" value={current?.name ?? ''} />
+    <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+      >What it looks like
+      <input
+        class="input w-full"
+        name="name"
+        maxlength="120"
+        placeholder="brown cable"
+        value={current?.name ?? ''}
+      />
     </label>
     {#if !current}
-      <label class="flex flex-col gap-1 text-sm">Conductors, spare ones too
+      <label class="flex flex-col gap-1 text-sm"
+        >Conductors, spare ones too
         <select class="select w-full" name="count" value="5">
           {#each [2, 3, 4, 5, 6, 7, 8, 10, 12] as count (count)}<option value={count}>{count}</option>{/each}
         </select>
       </label>
     {/if}
-    <label class="flex flex-col gap-1 text-sm">Gauge
+    <label class="flex flex-col gap-1 text-sm"
+      >Gauge
       <select class="select w-full" name="gauge" value={current?.gauge ?? ''}>
         <option value="">not read</option>
         {#each GAUGES as gauge (gauge)}<option value={gauge}>{gauge} AWG</option>{/each}
       </select>
     </label>
-    <label class="flex flex-col gap-1 text-sm">Length, one way ({feet ? 'feet' : 'metres'})
-      <input class="input w-full" name="length" inputmode="decimal" placeholder="not known" value={shownLength} />
+    <label class="flex flex-col gap-1 text-sm"
+      >Length, one way ({feet ? 'feet' : 'metres'})
+      <input
+        class="input w-full"
+        name="length"
+        inputmode="decimal"
+        placeholder="not known"
+        value={shownLength}
+      />
     </label>
-    <label class="flex flex-col gap-1 text-sm">In the wall it is
+    <label class="flex flex-col gap-1 text-sm"
+      >In the wall it is
       <select class="select w-full" name="path" value={current?.path ?? 'unknown'}>
         <option value="unknown">not known</option>
         <option value="free">free: it moves when pulled gently</option>
@@ -79,10 +104,13 @@
     </label>
     {#if !current}
       <label class="flex items-center gap-2 text-sm sm:col-span-2">
-        <input type="checkbox" class="checkbox" name="usual" checked /> Start with the colours such a cable usually has (check each one)
+        <input type="checkbox" class="checkbox" name="usual" checked /> Start with the colours such a cable usually
+        has (check each one)
       </label>
     {/if}
     {#if why}<p class="text-sm sm:col-span-2" role="alert">{why}</p>{/if}
-    <div class="flex justify-end gap-2 sm:col-span-2"><button class="btn btn-primary">{current ? 'Keep' : 'Add the cable'}</button></div>
+    <div class="flex justify-end gap-2 sm:col-span-2">
+      <button class="btn btn-primary">{current ? 'Keep' : 'Add the cable'}</button>
+    </div>
   </form>
 </Dialog>

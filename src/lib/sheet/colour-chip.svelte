@@ -11,8 +11,16 @@
 </script>
 
 <span class="chip">
-  <span class="swatch" class:none={code === null} style:--hue={code ? COLOURS[code].hex : 'transparent'} style:--stripe={stripe ? COLOURS[stripe].hex : 'transparent'} class:striped={stripe !== null}></span>
-  <span class="code">{code ?? '??'}{#if stripe}<span class="quiet">/{stripe}</span>{/if}</span>
+  <span
+    class="swatch"
+    class:none={code === null}
+    style:--hue={code ? COLOURS[code].hex : 'transparent'}
+    style:--stripe={stripe ? COLOURS[stripe].hex : 'transparent'}
+    class:striped={stripe !== null}
+  ></span>
+  <span class="code"
+    >{code ?? '??'}{#if stripe}<span class="quiet">/{stripe}</span>{/if}</span
+  >
 </span>
 
 <style>
@@ -22,11 +30,16 @@
     gap: 0.375rem;
     font-weight: 600;
     letter-spacing: 0.02em;
+    padding: 0.1rem 0.45rem 0.1rem 0.3rem;
+    border: 1px solid color-mix(in oklab, var(--color-base-content) 35%, transparent);
+    border-radius: 999px;
+    background: var(--color-base-100);
+    color: var(--color-base-content);
   }
 
   .swatch {
-    width: 1.1rem;
-    height: 1.1rem;
+    width: 1rem;
+    height: 1rem;
     border-radius: 50%;
     background: var(--hue);
     border: 1.5px solid color-mix(in oklab, var(--color-base-content) 70%, transparent);

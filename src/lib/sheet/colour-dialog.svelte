@@ -19,10 +19,21 @@
 <Dialog {open} {title} {onclose}>
   <div class="grid grid-cols-3 gap-2">
     {#each COLOUR_CODES as code (code)}
-      <button type="button" class="btn btn-outline h-14 justify-start gap-2 px-2 font-normal" aria-pressed={current === code} class:border-4={current === code} onclick={() => onpick(code)}>
+      <button
+        type="button"
+        class="btn btn-outline h-14 justify-start gap-2 px-2 font-normal"
+        aria-pressed={current === code}
+        class:border-4={current === code}
+        onclick={() => onpick(code)}
+      >
         <ColourChip {code} /> <span class="truncate">{COLOURS[code].name}</span>
       </button>
     {/each}
-    <button type="button" class="btn btn-outline h-14 border-dashed font-normal" aria-pressed={current === null} onclick={() => onpick(null)}>{none}</button>
+    <button
+      type="button"
+      class="btn btn-outline h-14 border-dashed font-normal"
+      aria-pressed={current === null}
+      onclick={() => onpick(null)}>{none}</button
+    >
   </div>
 </Dialog>

@@ -21,14 +21,22 @@
 
   function addSplice(): void {
     if (index === null || !conductor) return;
-    const id = nextId('splice', conductor.splices.map((one) => one.id));
+    const id = nextId(
+      'splice',
+      conductor.splices.map((one) => one.id)
+    );
     const splices = [...conductor.splices, { id, colourBeyond: conductor.colour, seen: true, place: '' }];
     place.session.edit(setSplices(place.job, place.index, index, splices));
   }
 
-  function changeSplice(at: number, change: { colourBeyond?: ColourCode | null; seen?: boolean; place?: string } | null): void {
+  function changeSplice(
+    at: number,
+    change: { colourBeyond?: ColourCode | null; seen?: boolean; place?: string } | null
+  ): void {
     if (index === null || !conductor) return;
-    const splices = conductor.splices.flatMap((one, position) => (position !== at ? [one] : change === null ? [] : [{ ...one, ...change }]));
+    const splices = conductor.splices.flatMap((one, position) =>
+      position !== at ? [one] : change === null ? [] : [{ ...one, ...change }]
+    );
     place.session.edit(setSplices(place.job, place.index, index, splices));
   }
 
@@ -38,20 +46,40 @@
   }
 </script>
 
-<Dialog open={conductor !== undefined} title={conductor ? `The ${conductorName(conductor)} conductor` : ''} {onclose}>
+<Dialog
+  open={conductor !== undefined}
+  title={conductor ? `The ${conductorName(conductor)} conductor` : ''}
+  {onclose}
+>
   {#if conductor}
     <div class="grid gap-3 sm:grid-cols-2">
-      <label class="flex flex-col gap-1 text-sm">Own label (tape, number)
-        <input class="input w-full" maxlength="120" value={conductor.label} onchange={(event) => set('label', event.currentTarget.value as never)} />
+      <label class="flex flex-col gap-1 text-sm"
+        >Own label (tape, number)
+        <input
+          class="input w-full"
+          maxlength="120"
+          value={conductor.label}
+          onchange={(event) => set('label', event.currentTarget.value as never)}
+        />
       </label>
-      <label class="flex flex-col gap-1 text-sm">Stripe
-        <select class="select w-full" value={conductor.stripe ?? ''} onchange={(event) => set('stripe', (event.currentTarget.value || null) as never)}>
+      <label class="flex flex-col gap-1 text-sm"
+        >Stripe
+        <select
+          class="select w-full"
+          value={conductor.stripe ?? ''}
+          onchange={(event) => set('stripe', (event.currentTarget.value || null) as never)}
+        >
           <option value="">no stripe</option>
           {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option>{/each}
         </select>
       </label>
-      <label class="flex flex-col gap-1 text-sm sm:col-span-2">Measured from end to end, power off
-        <select class="select w-full" value={conductor.continuity} onchange={(event) => set('continuity', event.currentTarget.value as never)}>
+      <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+        >Measured from end to end, power off
+        <select
+          class="select w-full"
+          value={conductor.continuity}
+          onchange={(event) => set('continuity', event.currentTarget.value as never)}
+        >
           <option value="untested">not measured</option>
           <option value="proven">proven: one and the same at both ends</option>
           <option value="broken">open: broken on the way</option>
@@ -61,17 +89,41 @@
     <h3 class="mt-4 mb-1 font-semibold">Joints on the way</h3>
     {#each conductor.splices as splice, at (splice.id)}
       <div class="mb-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
-        <label class="flex flex-col gap-1 text-sm">Colour beyond it
-          <select class="select select-sm w-full" value={splice.colourBeyond ?? ''} onchange={(event) => changeSplice(at, { colourBeyond: (event.currentTarget.value || null) as ColourCode | null })}>
+        <label class="flex flex-col gap-1 text-sm"
+          >Colour beyond it
+          <select
+            class="select select-sm w-full"
+            value={splice.colourBeyond ?? ''}
+            onchange={(event) =>
+              changeSplice(at, { colourBeyond: (event.currentTarget.value || null) as ColourCode | null })}
+          >
             <option value="">not seen</option>
-            {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option>{/each}
+            {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option
+              >{/each}
           </select>
         </label>
-        <label class="flex flex-col gap-1 text-sm">Where
-          <input class="input input-sm w-full" maxlength="120" value={splice.place} onchange={(event) => changeSplice(at, { place: event.currentTarget.value })} />
+        <label class="flex flex-col gap-1 text-sm"
+          >Where
+          <input
+            class="input input-sm w-full"
+            maxlength="120"
+            value={splice.place}
+            onchange={(event) => changeSplice(at, { place: event.currentTarget.value })}
+          />
         </label>
-        <label class="flex items-center gap-2 text-sm"><input type="checkbox" class="checkbox checkbox-sm" checked={splice.seen} onchange={(event) => changeSplice(at, { seen: event.currentTarget.checked })} /> Seen with own eyes</label>
-        <button type="button" class="btn btn-ghost btn-sm justify-self-end" onclick={() => changeSplice(at, null)}>Remove joint</button>
+        <label class="flex items-center gap-2 text-sm"
+          ><input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            checked={splice.seen}
+            onchange={(event) => changeSplice(at, { seen: event.currentTarget.checked })}
+          /> Seen with own eyes</label
+        >
+        <button
+          type="button"
+          class="btn btn-ghost btn-sm justify-self-end"
+          onclick={() => changeSplice(at, null)}>Remove joint</button
+        >
       </div>
     {/each}
     <button type="button" class="btn btn-outline btn-sm" onclick={addSplice}>Add a joint</button>

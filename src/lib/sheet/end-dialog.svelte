@@ -36,18 +36,32 @@
 <Dialog {open} title="{wide}: where does the {name} conductor end?" {onclose}>
   <div class="grid grid-cols-4 gap-2 sm:grid-cols-6">
     {#each offeredMarks(marks) as mark (mark)}
-      <button type="button" class="btn h-14 text-lg font-bold" class:btn-neutral={current === mark} class:btn-outline={current !== mark} title={markFacts(mark)?.means} onclick={() => onpick(mark)}>{mark}</button>
+      <button
+        type="button"
+        class="btn h-14 text-lg font-bold"
+        class:btn-neutral={current === mark}
+        class:btn-outline={current !== mark}
+        title={markFacts(mark)?.means}
+        onclick={() => onpick(mark)}>{mark}</button
+      >
     {/each}
   </div>
   <div class="mt-3 grid grid-cols-3 gap-2">
     {#each states as one (one.word)}
-      <button type="button" class="btn h-auto min-h-16 flex-col gap-0 border-dashed py-2 font-semibold" class:btn-neutral={current === one.word} class:btn-outline={current !== one.word} onclick={() => onpick(one.word)}>
+      <button
+        type="button"
+        class="btn h-auto min-h-16 flex-col gap-0 border-dashed py-2 font-semibold"
+        class:btn-neutral={current === one.word}
+        class:btn-outline={current !== one.word}
+        onclick={() => onpick(one.word)}
+      >
         {one.text}<span class="text-xs font-normal">{one.more}</span>
       </button>
     {/each}
   </div>
   <form class="mt-3 flex items-end gap-2" onsubmit={submit}>
-    <label class="flex flex-1 flex-col gap-1 text-sm">Another mark, as printed
+    <label class="flex flex-1 flex-col gap-1 text-sm"
+      >Another mark, as printed
       <input class="input w-full uppercase" maxlength="8" autocomplete="off" bind:value={other} />
     </label>
     <button class="btn btn-primary" disabled={!typed?.ok}>Set</button>

@@ -7,7 +7,10 @@ describe('the keys of the sheet', () => {
   it('walks from cell to cell and stops at the edges', () => {
     expect(walk({ row: 0, column: 'wall' }, 'ArrowRight', 3, columns)).toEqual({ row: 0, column: 'colour' });
     expect(walk({ row: 0, column: 'wall' }, 'ArrowUp', 3, columns)).toEqual({ row: 0, column: 'wall' });
-    expect(walk({ row: 2, column: 'equipment' }, 'ArrowDown', 3, columns)).toEqual({ row: 2, column: 'equipment' });
+    expect(walk({ row: 2, column: 'equipment' }, 'ArrowDown', 3, columns)).toEqual({
+      row: 2,
+      column: 'equipment'
+    });
     expect(walk({ row: 1, column: 'strand' }, 'End', 3, columns)).toEqual({ row: 1, column: 'equipment' });
     expect(walk({ row: 1, column: 'strand' }, 'x', 3, columns)).toBeNull();
   });

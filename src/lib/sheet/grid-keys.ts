@@ -12,7 +12,8 @@ export interface Spot {
 /** Where an arrow leads, within `rows` rows and the columns that are shown. */
 export function walk(spot: Spot, key: string, rows: number, columns: readonly Column[]): Spot | null {
   const at = columns.indexOf(spot.column);
-  const column = (index: number): Column => columns[Math.min(Math.max(index, 0), columns.length - 1)] ?? spot.column;
+  const column = (index: number): Column =>
+    columns[Math.min(Math.max(index, 0), columns.length - 1)] ?? spot.column;
   switch (key) {
     case 'ArrowUp':
       return { ...spot, row: Math.max(0, spot.row - 1) };
@@ -31,9 +32,17 @@ export function walk(spot: Spot, key: string, rows: number, columns: readonly Co
   }
 }
 
-export type EndWord = { readonly ok: true; readonly word: string; readonly known: boolean } | { readonly ok: false; readonly why: string };
+export type EndWord =
+  | { readonly ok: true; readonly word: string; readonly known: boolean }
+  | { readonly ok: false; readonly why: string };
 
-const states: Readonly<Record<string, string>> = { LOOSE: 'loose', COIL: 'coiled', COILED: 'coiled', UNSEEN: 'unseen', '?': 'unseen' };
+const states: Readonly<Record<string, string>> = {
+  LOOSE: 'loose',
+  COIL: 'coiled',
+  COILED: 'coiled',
+  UNSEEN: 'unseen',
+  '?': 'unseen'
+};
 
 /** What typed letters mean in an end cell: a state's word, or a mark as printed. */
 export function readEnd(typed: string): EndWord {

@@ -21,17 +21,32 @@
     const [first, second] = link.rows;
     const top = middles[first ?? 0] ?? 0;
     const bottom = second === undefined ? top + 15 : (middles[second] ?? top);
-    return second === undefined ? `M${near} ${top}H${far}V${bottom}` : `M${near} ${top}H${far}V${bottom}H${near}`;
+    return second === undefined
+      ? `M${near} ${top}H${far}V${bottom}`
+      : `M${near} ${top}H${far}V${bottom}H${near}`;
   }
 </script>
 
 <svg class="gutter" width={WIDTH} {height} aria-hidden="true">
   {#each drawn as link, lane (link.id)}
-    <path d={path(link, lane)} fill="none" stroke="currentColor" stroke-width={link.moved ? 4 : 2.5} stroke-linejoin="round" />
+    <path
+      d={path(link, lane)}
+      fill="none"
+      stroke="currentColor"
+      stroke-width={link.moved ? 4 : 2.5}
+      stroke-linejoin="round"
+    />
     {#if link.rows.length === 1}
       {@const only = link.rows[0] ?? 0}
-      <text x={side === 'wall' ? WIDTH - 3 : 3} y={(middles[only] ?? 0) + 25} text-anchor={side === 'wall' ? 'end' : 'start'} font-size="12" font-weight="700" fill="currentColor">
-        {link.marks[1]}
+      <text
+        x={side === 'wall' ? WIDTH - 3 : 3}
+        y={(middles[only] ?? 0) + 25}
+        text-anchor={side === 'wall' ? 'end' : 'start'}
+        font-size="12"
+        font-weight="700"
+        fill="currentColor"
+      >
+        {link.stub}
       </text>
     {/if}
   {/each}

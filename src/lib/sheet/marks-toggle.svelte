@@ -28,11 +28,25 @@
 <div role="group" aria-label={label}>
   <div class="flex flex-wrap gap-1.5">
     {#each shown as mark (mark)}
-      <button type="button" class="btn btn-sm h-11 min-w-12 font-semibold sm:h-9" class:btn-neutral={marks.includes(mark)} class:btn-outline={!marks.includes(mark)} aria-pressed={marks.includes(mark)} title={markFacts(mark)?.means} onclick={() => toggle(mark)}>{mark}</button>
+      <button
+        type="button"
+        class="btn btn-sm h-11 min-w-12 font-semibold sm:h-9"
+        class:btn-neutral={marks.includes(mark)}
+        class:btn-outline={!marks.includes(mark)}
+        aria-pressed={marks.includes(mark)}
+        title={markFacts(mark)?.means}
+        onclick={() => toggle(mark)}>{mark}</button
+      >
     {/each}
   </div>
   <form class="mt-2 flex gap-2" onsubmit={add}>
-    <input class="input input-sm w-40 uppercase" maxlength="8" placeholder="another mark" aria-label="Another mark" bind:value={other} />
+    <input
+      class="input input-sm w-40 uppercase"
+      maxlength="8"
+      placeholder="another mark"
+      aria-label="Another mark"
+      bind:value={other}
+    />
     <button class="btn btn-outline btn-sm" disabled={!valid}>Add</button>
   </form>
 </div>

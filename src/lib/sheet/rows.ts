@@ -49,6 +49,8 @@ export interface LinkView {
   /** Positions among all rows, top first; one only for a stub, none for a link between two bare terminals. */
   readonly rows: readonly number[];
   readonly marks: readonly [string, string];
+  /** The mark that the stub leads to: the one without a conductor of its own. */
+  readonly stub: string;
   readonly text: string;
   readonly moved: boolean;
 }
@@ -74,7 +76,10 @@ export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetV
 }
 
 function cableFacts(gauge: number | null, lengthM: number | null): string {
-  return [gauge === null ? 'gauge not read' : `${gauge} AWG`, lengthM === null ? 'length not known' : `${lengthM} m`].join(', ');
+  return [
+    gauge === null ? 'gauge not read' : `${gauge} AWG`,
+    lengthM === null ? 'length not known' : `${lengthM} m`
+  ].join(', ');
 }
 
 function rowOf(strand: Strand, wiring: Wiring, against: Wiring | null): RowView {
@@ -106,23 +111,29 @@ function rowOf(strand: Strand, wiring: Wiring, against: Wiring | null): RowView 
 /** The same mark on a new plate is no move to the eye. */
 function hasMoved(now: Landing, was: Landing): boolean {
   if (sameLanding(now, was)) return false;
-  const marks = [now, was].map((one) => (one.state === 'landed' ? splitTerminal(one.terminal).mark : one.state));
+  const marks = [now, was].map((one) =>
+    one.state === 'landed' ? splitTerminal(one.terminal).mark : one.state
+  );
   return marks[0] !== marks[1];
 }
 
 function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[]): LinkView[] {
   return wiring.links.map((link) => {
     const marks: [string, string] = [printedMark(wiring, link.a), printedMark(wiring, link.b)];
-    const rows = [link.a, link.b].flatMap((terminal) => rowOn(wiring, terminal, link.place, order)).sort((a, b) => a - b);
+    const [onA, onB] = [rowOn(wiring, link.a, link.place, order), rowOn(wiring, link.b, link.place, order)];
+    const rows = [...onA, ...onB].sort((a, b) => a - b);
     const where = link.place === 'wall' ? 'at the wall' : 'at the equipment';
-    const kind = link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
+    const kind =
+      link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
     return {
       id: link.id,
       side: link.place,
       rows: [...new Set(rows)],
       marks,
+      stub: onA.length > 0 ? marks[1] : marks[0],
       text: `${marks[0]} and ${marks[1]} ${kind} ${where}`,
-      moved: against !== null && !against.links.some((one) => sameMarks(one.a, link.a) && sameMarks(one.b, link.b))
+      moved:
+        against !== null && !against.links.some((one) => sameMarks(one.a, link.a) && sameMarks(one.b, link.b))
     };
   });
 }
@@ -146,5 +157,9 @@ export const STATE_WORDS: Readonly<Record<Landing['state'], string>> = {
 
 /** What an end says, for a cell's name and for the print. */
 export function endText(end: Pick<EndView, 'state' | 'mark'>): string {
-  return end.state === 'landed' ? (end.mark === '' ? 'landed, mark missing' : end.mark) : STATE_WORDS[end.state];
+  return end.state === 'landed'
+    ? end.mark === ''
+      ? 'landed, mark missing'
+      : end.mark
+    : STATE_WORDS[end.state];
 }

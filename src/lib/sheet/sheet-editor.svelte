@@ -1,7 +1,13 @@
 <script lang="ts">
   /** The strand sheet with its cells live: arrows, letters and touch. */
   import type { Snippet } from 'svelte';
-  import { conductorName, endFrom, setColourBeyond, setConductorEnd, setConductorField } from '$core/job/edits';
+  import {
+    conductorName,
+    endFrom,
+    setColourBeyond,
+    setConductorEnd,
+    setConductorField
+  } from '$core/job/edits';
   import type { EndSide } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import ColourChip from './colour-chip.svelte';
@@ -22,7 +28,11 @@
   const view = $derived(sheetView(place.wiring));
   const rows = $derived(view.groups.flatMap((group) => group.rows));
   const columns = $derived<Column[]>(
-    only === 'wall' ? ['wall', 'colour', 'strand'] : only === 'equipment' ? ['colour', 'strand', 'equipment'] : ['wall', 'colour', 'strand', 'equipment']
+    only === 'wall'
+      ? ['wall', 'colour', 'strand']
+      : only === 'equipment'
+        ? ['colour', 'strand', 'equipment']
+        : ['wall', 'colour', 'strand', 'equipment']
   );
 
   let spot = $state<Spot>({ row: 0, column: 'wall' });
@@ -48,7 +58,10 @@
   function setEnd(at: Spot, word: string): void {
     const index = indexOf(rows[at.row]);
     const side = at.column === 'equipment' ? 'equipment' : 'wall';
-    const device = side === 'wall' ? place.thermostat.id : (place.thermostat.conductors[index]?.equipment.on[0]?.at ?? place.thermostat.equipment[0]);
+    const device =
+      side === 'wall'
+        ? place.thermostat.id
+        : (place.thermostat.conductors[index]?.equipment.on[0]?.at ?? place.thermostat.equipment[0]);
     if (index === -1 || device === undefined) return;
     place.session.edit(setConductorEnd(place.job, place.index, index, side, endFrom(word, device)));
     said = place.session.said;
@@ -58,7 +71,9 @@
     const index = indexOf(rows[at.row]);
     if (index === -1) return;
     const step =
-      only === 'equipment' ? setColourBeyond(place.job, place.index, index, code) : setConductorField(place.job, place.index, index, 'colour', code);
+      only === 'equipment'
+        ? setColourBeyond(place.job, place.index, index, code)
+        : setConductorField(place.job, place.index, index, 'colour', code);
     place.session.edit(step);
     said = place.session.said;
   }
@@ -153,7 +168,10 @@
         onkeydown={key}
       >
         {#if active && typing !== null && kind !== 'strand'}
-          {#if kind === 'colour'}<span class="typing">{typing}_</span>{:else}<EndMark end={row[kind]} {typing} />{/if}
+          {#if kind === 'colour'}<span class="typing">{typing}_</span>{:else}<EndMark
+              end={row[kind]}
+              {typing}
+            />{/if}
         {:else if kind === 'strand'}
           {@render content()}
         {:else if kind === 'colour'}
@@ -176,7 +194,9 @@
       ? pickedRow[picking.column].mark
       : pickedRow[picking.column].state
     : ''}
-  marks={picking?.column === 'equipment' ? place.equipment.flatMap((one) => one.machine.marks) : place.thermostat.marks}
+  marks={picking?.column === 'equipment'
+    ? place.equipment.flatMap((one) => one.machine.marks)
+    : place.thermostat.marks}
   onpick={(word) => {
     if (picking) setEnd(picking, word);
     close();
@@ -194,7 +214,10 @@
   }}
   onclose={close}
 />
-<ConductorDialog index={picking?.column === 'strand' && pickedRow ? indexOf(pickedRow) : null} onclose={close} />
+<ConductorDialog
+  index={picking?.column === 'strand' && pickedRow ? indexOf(pickedRow) : null}
+  onclose={close}
+/>
 
 <style>
   .grid-cell {

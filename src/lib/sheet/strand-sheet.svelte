@@ -23,11 +23,20 @@
     equipmentHead?: string;
   }
 
-  let { view, label, only = null, cell, wallHead = 'At the wall', equipmentHead = 'At the equipment' }: Props = $props();
+  let {
+    view,
+    label,
+    only = null,
+    cell,
+    wallHead = 'At the wall',
+    equipmentHead = 'At the equipment'
+  }: Props = $props();
 
   const rows = $derived(view.groups.flatMap((group) => group.rows));
   const starts = $derived(
-    view.groups.map((_, index) => view.groups.slice(0, index).reduce((sum, group) => sum + group.rows.length, 0))
+    view.groups.map((_, index) =>
+      view.groups.slice(0, index).reduce((sum, group) => sum + group.rows.length, 0)
+    )
   );
   const ROW = 52;
   const GAP = 14;
@@ -49,7 +58,9 @@
     <span>{shows('equipment') ? equipmentHead : ''}</span>
   </div>
   <div class="body" role={editable ? 'grid' : 'table'} aria-label={label} aria-rowcount={rows.length}>
-    {#if shows('wall')}<div class="brackets" role="presentation"><LinkBrackets links={view.links} side="wall" {middles} /></div>{/if}
+    {#if shows('wall')}<div class="brackets" role="presentation">
+        <LinkBrackets links={view.links} side="wall" {middles} />
+      </div>{/if}
     <div class="groups" role="presentation">
       {#each view.groups as group, groupIndex (group.cable)}
         <div class="group" role="rowgroup" aria-label={group.name}>
@@ -57,26 +68,35 @@
             {@const index = (starts[groupIndex] ?? 0) + rowIndex}
             <div class="row" role="row" aria-rowindex={index + 1} data-conductor={row.id}>
               {#if shows('wall')}
-                <div class="cell" role={editable ? 'gridcell' : 'cell'}>
+                <div class="cell wall" role={editable ? 'gridcell' : 'cell'}>
                   {#snippet content()}{@render wallMark(row)}{/snippet}
-                  {#if cell}{@render cell({ row, index, kind: 'wall' }, content)}{:else}<span class="sr-only">{row.name}, wall: </span>{@render content()}{/if}
+                  {#if cell}{@render cell({ row, index, kind: 'wall' }, content)}{:else}<span class="sr-only"
+                      >{row.name}, wall:
+                    </span>{@render content()}{/if}
                 </div>
               {/if}
-              <div class="cell colour" role={editable ? 'gridcell' : 'cell'}>
-                {#snippet colour()}<ColourChip code={only === 'equipment' ? row.colourBeyond : row.colour} stripe={row.stripe} />{/snippet}
-                {#if cell}{@render cell({ row, index, kind: 'colour' }, colour)}{:else}{@render colour()}{/if}
-              </div>
               <div class="cell run" role={editable ? 'gridcell' : 'cell'}>
                 {#snippet strand()}<Strand {row} {only} />{/snippet}
                 {#if cell}{@render cell({ row, index, kind: 'strand' }, strand)}{:else}{@render strand()}{/if}
               </div>
+              <div class="cell colour" role={editable ? 'gridcell' : 'cell'}>
+                {#snippet colour()}<ColourChip
+                    code={only === 'equipment' ? row.colourBeyond : row.colour}
+                    stripe={row.stripe}
+                  />{/snippet}
+                {#if cell}{@render cell({ row, index, kind: 'colour' }, colour)}{:else}{@render colour()}{/if}
+              </div>
               {#if only === null}
-                <div class="cell colour far" role={editable ? 'gridcell' : 'cell'}><ColourChip code={row.colourBeyond} stripe={row.spliced === 'no' ? row.stripe : null} /></div>
+                <div class="cell colour far" role={editable ? 'gridcell' : 'cell'}>
+                  <ColourChip code={row.colourBeyond} stripe={row.spliced === 'no' ? row.stripe : null} />
+                </div>
               {/if}
               {#if shows('equipment')}
-                <div class="cell" role={editable ? 'gridcell' : 'cell'}>
+                <div class="cell equipment" role={editable ? 'gridcell' : 'cell'}>
                   {#snippet far()}{@render equipmentMark(row)}{/snippet}
-                  {#if cell}{@render cell({ row, index, kind: 'equipment' }, far)}{:else}<span class="sr-only">equipment: </span>{@render far()}{/if}
+                  {#if cell}{@render cell({ row, index, kind: 'equipment' }, far)}{:else}<span class="sr-only"
+                      >equipment:
+                    </span>{@render far()}{/if}
                 </div>
               {/if}
             </div>
@@ -87,7 +107,9 @@
         </div>
       {/each}
     </div>
-    {#if shows('equipment')}<div class="brackets" role="presentation"><LinkBrackets links={view.links} side="equipment" {middles} /></div>{/if}
+    {#if shows('equipment')}<div class="brackets" role="presentation">
+        <LinkBrackets links={view.links} side="equipment" {middles} />
+      </div>{/if}
   </div>
   {#if view.links.length > 0}
     <ul class="links">
@@ -98,16 +120,17 @@
 
 <style>
   .sheet {
-    --columns: 5.4rem 5rem minmax(8rem, 1fr) 4.6rem 5.4rem;
+    --mark: 4rem;
+    --columns: var(--mark) minmax(6rem, 1fr) var(--mark);
     width: 100%;
   }
 
   .sheet[data-only='wall'] {
-    --columns: 5.4rem 5rem minmax(5rem, 1fr);
+    --columns: var(--mark) minmax(5rem, 1fr);
   }
 
   .sheet[data-only='equipment'] {
-    --columns: 5rem minmax(5rem, 1fr) 5.4rem;
+    --columns: minmax(5rem, 1fr) var(--mark);
   }
 
   .heads {
@@ -152,11 +175,42 @@
     justify-content: center;
     height: 100%;
     min-width: 0;
+    grid-row: 1;
   }
 
-  .cell.colour {
+  /* Marks sit against their strand. */
+  .cell.wall,
+  .cell.wall :global(.grid-cell) {
+    justify-content: flex-end;
+  }
+
+  .cell.equipment,
+  .cell.equipment :global(.grid-cell) {
     justify-content: flex-start;
-    padding-left: 0.4rem;
+  }
+
+  .cell.run,
+  .cell.colour {
+    grid-column: 2;
+  }
+
+  .sheet[data-only='equipment'] :is(.cell.run, .cell.colour) {
+    grid-column: 1;
+  }
+
+  /* The code rides on its strand like a printed sleeve. */
+  .cell.colour {
+    position: relative;
+    z-index: 1;
+    justify-self: start;
+    margin-left: 1.4rem;
+  }
+
+  .cell.colour.far,
+  .sheet[data-only='equipment'] .cell.colour {
+    justify-self: end;
+    margin-left: 0;
+    margin-right: 1.4rem;
   }
 
   .cell.run {
@@ -166,8 +220,8 @@
   .sheath {
     position: absolute;
     inset-block: 3px;
-    left: calc(10.4rem + (100% - 20.4rem) * 0.3);
-    width: calc((100% - 20.4rem) * 0.4);
+    left: calc(var(--mark) + (100% - 2 * var(--mark)) * 0.34);
+    width: calc((100% - 2 * var(--mark)) * 0.32);
     background: var(--color-base-200);
     border: 1.5px solid color-mix(in oklab, var(--color-base-content) 45%, transparent);
     border-radius: 0.6rem;
@@ -175,7 +229,7 @@
     align-items: center;
     justify-content: center;
     text-align: center;
-    font-size: 0.8125rem;
+    font-size: 0.875rem;
     line-height: 1.35;
     padding: 0 0.4rem;
     pointer-events: none;
@@ -185,14 +239,14 @@
   .sheet[data-only='wall'] .sheath {
     left: auto;
     right: 0;
-    width: calc((100% - 10.4rem) * 0.55);
+    width: calc((100% - var(--mark)) * 0.42);
     border-right: none;
     border-radius: 0.6rem 0 0 0.6rem;
   }
 
   .sheet[data-only='equipment'] .sheath {
-    left: 5rem;
-    width: calc((100% - 10.4rem) * 0.55);
+    left: 0;
+    width: calc((100% - var(--mark)) * 0.42);
     border-left: none;
     border-radius: 0 0.6rem 0.6rem 0;
   }
@@ -205,11 +259,15 @@
 
   @media (max-width: 700px) {
     .sheet[data-only='both'] {
-      --columns: 4.1rem 4rem minmax(2rem, 1fr) 4rem 4.1rem;
+      --mark: 3.8rem;
     }
 
     .sheet[data-only='both'] .sheath {
       display: none;
+    }
+
+    .sheet[data-only='both'] .cell.colour {
+      margin-inline: 0.9rem;
     }
 
     .heads {
@@ -219,6 +277,11 @@
     .brackets {
       width: 26px;
       margin-left: -8px;
+    }
+
+    .sheet[data-only='both'] .brackets:last-child {
+      margin-left: 0;
+      margin-right: -8px;
     }
   }
 </style>

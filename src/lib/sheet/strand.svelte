@@ -19,10 +19,23 @@
 <span class="run" data-only={only ?? 'both'} aria-hidden="true">
   {#each ends as side (side)}
     {@const code = side === 'wall' ? row.colour : row.colourBeyond}
-    <span class="half {side}" data-state={row[side].state} style:--hue={hex(code)} style:--stripe={row.stripe ? hex(row.stripe) : 'transparent'}>
+    <span
+      class="half {side}"
+      data-state={row[side].state}
+      style:--hue={hex(code)}
+      style:--stripe={row.stripe ? hex(row.stripe) : 'transparent'}
+    >
       <span class="tip">
         {#if row[side].state === 'coiled'}
-          <svg viewBox="0 0 24 24" width="24" height="24"><path d="M12 12c0-2 3-2 3 .5S11 16 9 13.500 10 7 14 7.500 19 13 15.500 17" fill="none" stroke="currentColor" stroke-width="2.200" stroke-linecap="round" /></svg>
+          <svg viewBox="0 0 24 24" width="24" height="24"
+            ><path
+              d="M12 12c0-2 3-2 3 .5S11 16 9 13.500 10 7 14 7.500 19 13 15.500 17"
+              fill="none"
+              stroke="currentColor"
+              stroke-width="2.200"
+              stroke-linecap="round"
+            /></svg
+          >
         {:else if row[side].state === 'unseen'}
           <span class="ask">?</span>
         {/if}
@@ -89,11 +102,19 @@
 
   .half[data-state='loose'] .tip {
     width: 1.9rem;
-    background: linear-gradient(90deg, transparent 50%, color-mix(in oklab, var(--color-base-content) 50%, var(--color-base-100)) 50%);
+    background: linear-gradient(
+      90deg,
+      transparent 50%,
+      color-mix(in oklab, var(--color-base-content) 50%, var(--color-base-100)) 50%
+    );
   }
 
   .half.equipment[data-state='loose'] .tip {
-    background: linear-gradient(270deg, transparent 50%, color-mix(in oklab, var(--color-base-content) 50%, var(--color-base-100)) 50%);
+    background: linear-gradient(
+      270deg,
+      transparent 50%,
+      color-mix(in oklab, var(--color-base-content) 50%, var(--color-base-100)) 50%
+    );
   }
 
   .half[data-state='coiled'] .tip {

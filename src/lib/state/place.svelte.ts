@@ -32,15 +32,21 @@ export class Place {
   readonly thermostat: Thermostat = $derived.by(() => this.job.thermostats[Math.max(0, this.index)]!);
   readonly wiring: Wiring = $derived.by(() => wiringOf(this.job, this.thermostat));
   readonly equipment: readonly { readonly index: number; readonly machine: Equipment }[] = $derived.by(() =>
-    this.job.equipment.flatMap((machine, index) => (this.thermostat.equipment.includes(machine.id) ? [{ index, machine }] : []))
+    this.job.equipment.flatMap((machine, index) =>
+      this.thermostat.equipment.includes(machine.id) ? [{ index, machine }] : []
+    )
   );
-  readonly recordFindings: readonly Finding[] = $derived.by(() => sortFindings(thermostatFindings(this.job, this.thermostat)));
+  readonly recordFindings: readonly Finding[] = $derived.by(() =>
+    sortFindings(thermostatFindings(this.job, this.thermostat))
+  );
   readonly identification: Identification = $derived.by(() => identify(this.job, this.thermostat));
   readonly device: DeviceFacts | null = $derived.by(() => {
     const { device } = this.thermostat.choice;
     return device === null ? null : (findDevice(this.job, device) ?? null);
   });
-  readonly matches: readonly Match[] = $derived.by(() => matchAll(this.job, this.thermostat, this.identification));
+  readonly matches: readonly Match[] = $derived.by(() =>
+    matchAll(this.job, this.thermostat, this.identification)
+  );
   readonly match: Match | null = $derived.by(() =>
     this.device === null ? null : matchDevice(this.job, this.thermostat, this.device, this.identification)
   );

@@ -24,13 +24,14 @@ export class JobSession {
   said = $state('');
 
   readonly #store: JobStore;
-  readonly #now: () => Date;
+  readonly #now: () => string;
   #revision: number;
   #dirty = false;
   #busy: Promise<void> | null = null;
   #unwatch: () => void;
 
-  constructor(store: JobStore, record: JobRecord, now: () => Date = () => new Date()) {
+  /** `now` gives the time of a save as ISO text. */
+  constructor(store: JobStore, record: JobRecord, now: () => string = isoNow) {
     this.#store = store;
     this.#now = now;
     this.#revision = record.revision;
@@ -126,7 +127,12 @@ export class JobSession {
     while (this.#dirty && this.keeping.state !== 'conflict') {
       this.#dirty = false;
       this.keeping = { state: 'saving' };
-      const record = { job: this.job, saved: this.#now().toISOString(), past: this.past, future: this.future };
+      const record = {
+        job: this.job,
+        saved: this.#now(),
+        past: this.past,
+        future: this.future
+      };
       const saved = await this.#store.save(record, this.#revision);
       if (saved.ok) {
         this.#revision = saved.revision;
@@ -148,4 +154,8 @@ export class JobSession {
     this.#adopt(loaded.record);
     this.said = 'Changed in another tab';
   }
+}
+
+function isoNow(): string {
+  return new Date().toISOString();
 }

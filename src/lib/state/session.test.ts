@@ -7,7 +7,8 @@ import type { JobStore } from '$storage/port';
 import { JobSession } from './session.svelte';
 
 const fresh = () => newJob(makeId('job', 'oak'), 'Oak');
-const rename = (session: JobSession, name: string) => session.edit(setStep(session.job, ['name'], name, `named ${name}`));
+const rename = (session: JobSession, name: string) =>
+  session.edit(setStep(session.job, ['name'], name, `named ${name}`));
 
 async function open(store: JobStore): Promise<JobSession> {
   const loaded = await store.load('job-oak');
@@ -87,7 +88,10 @@ describe('the open job', () => {
     let full = true;
     const session = await open({
       ...store,
-      save: (record, revision) => (full && revision > 0 ? Promise.resolve({ ok: false, reason: 'full', why: 'disk' }) : store.save(record, revision))
+      save: (record, revision) =>
+        full && revision > 0
+          ? Promise.resolve({ ok: false, reason: 'full', why: 'disk' })
+          : store.save(record, revision)
     });
     rename(session, 'Beech');
     await session.settled();

@@ -17,11 +17,18 @@
   }
 
   let { option, best, number, chosen, onchoose }: Props = $props();
-  const conditions = $derived(option.findings.filter((one) => one.level !== 'note' && one.code !== 'function-lost'));
+  const conditions = $derived(
+    option.findings.filter((one) => one.level !== 'note' && one.code !== 'function-lost')
+  );
   const notes = $derived(option.findings.filter((one) => one.level === 'note'));
 </script>
 
-<li class="sheet-of-paper flex flex-col gap-3 p-4" class:best data-method={option.method} data-chosen={chosen}>
+<li
+  class="sheet-of-paper flex flex-col gap-3 p-4"
+  class:best
+  data-method={option.method}
+  data-chosen={chosen}
+>
   <div>
     <p class="quiet text-sm">{best ? 'Recommended' : `${number}.`}</p>
     <h2 class="section-title">{option.title}</h2>
@@ -30,23 +37,45 @@
   <p>{option.how}</p>
   <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
     <dt class="quiet">Takes away</dt>
-    <dd>{#if option.loses.length === 0}nothing{:else}<ul>{#each option.loses as loss (loss.text)}<li>{loss.text}</li>{/each}</ul>{/if}</dd>
+    <dd>
+      {#if option.loses.length === 0}nothing{:else}<ul>
+          {#each option.loses as loss (loss.text)}<li>{loss.text}</li>{/each}
+        </ul>{/if}
+    </dd>
     {#if option.standing !== 'left'}
-      <dt class="quiet">Work</dt><dd>about {option.minutes} minutes</dd>
-      <dt class="quiet">Parts</dt><dd>{option.cost === 0 ? 'none to buy' : `about $${option.cost}`}</dd>
+      <dt class="quiet">Work</dt>
+      <dd>about {option.minutes} minutes</dd>
+      <dt class="quiet">Parts</dt>
+      <dd>{option.cost === 0 ? 'none to buy' : `about $${option.cost}`}</dd>
     {/if}
-    {#if option.proof}<dt class="quiet">Proof</dt><dd>{callsText(option.proof)}</dd>{/if}
+    {#if option.proof}<dt class="quiet">Proof</dt>
+      <dd>{callsText(option.proof)}</dd>{/if}
   </dl>
   {#if conditions.length > 0}<FindingList findings={conditions} />{/if}
   {#if notes.length > 0}
-    <details class="text-sm"><summary class="quiet cursor-pointer">{notes.length} {notes.length === 1 ? 'note' : 'notes'}</summary><div class="mt-1"><FindingList findings={notes} /></div></details>
+    <details class="text-sm">
+      <summary class="quiet cursor-pointer">{notes.length} {notes.length === 1 ? 'note' : 'notes'}</summary>
+      <div class="mt-1"><FindingList findings={notes} /></div>
+    </details>
   {/if}
   <div class="mt-auto flex flex-wrap gap-2">
     {#if option.standing !== 'left'}
       {#if chosen}
-        <button type="button" class="btn btn-neutral flex-1" aria-pressed="true" onclick={() => onchoose(null)}>Taken; touch to take back</button>
+        <button
+          type="button"
+          class="btn btn-neutral flex-1"
+          aria-pressed="true"
+          onclick={() => onchoose(null)}>Taken; touch to take back</button
+        >
       {:else}
-        <button type="button" class="btn flex-1" class:btn-primary={best} class:btn-outline={!best} aria-label="Take this way: {option.title}" onclick={() => onchoose(option.method)}>Take this way</button>
+        <button
+          type="button"
+          class="btn flex-1"
+          class:btn-primary={best}
+          class:btn-outline={!best}
+          aria-label="Take this way: {option.title}"
+          onclick={() => onchoose(option.method)}>Take this way</button
+        >
       {/if}
     {/if}
     <Why class="btn btn-ghost" title="{option.title}: reasons and proof" label="Why: {option.title}">

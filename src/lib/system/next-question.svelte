@@ -9,7 +9,10 @@
   const place = getPlace();
   const next = $derived(place.identification.next[0]);
   const later = $derived(
-    EVIDENCE.filter((one) => one.kind !== 'read' && place.thermostat.observed[one.id] === undefined && one.id !== next?.evidence.id)
+    EVIDENCE.filter(
+      (one) =>
+        one.kind !== 'read' && place.thermostat.observed[one.id] === undefined && one.id !== next?.evidence.id
+    )
   );
   let picked = $state<string | null>(null);
   const shown = $derived(later.find((one) => one.id === picked) ?? next?.evidence);
@@ -28,25 +31,48 @@
 
 <section class="sheet-of-paper p-4" aria-label="Next observation">
   {#if shown}
-    <p class="quiet text-sm">{shown === next?.evidence ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit` : efforts[shown.effort]}</p>
+    <p class="quiet text-sm">
+      {shown === next?.evidence
+        ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit`
+        : efforts[shown.effort]}
+    </p>
     <h2 class="section-title mt-0.5 mb-1">{shown.ask}</h2>
     <p class="mb-3">{shown.how}</p>
     {#if shown.kind === 'measured'}
-      <form class="flex items-end gap-2" onsubmit={(event) => { event.preventDefault(); if (readingHolds) answer(reading); }}>
-        <label class="flex flex-1 flex-col gap-1 text-sm">Volts AC
+      <form
+        class="flex items-end gap-2"
+        onsubmit={(event) => {
+          event.preventDefault();
+          if (readingHolds) answer(reading);
+        }}
+      >
+        <label class="flex flex-1 flex-col gap-1 text-sm"
+          >Volts AC
           <input class="input w-full" inputmode="decimal" bind:value={volts} />
         </label>
         <button class="btn btn-primary" disabled={!readingHolds}>Record</button>
       </form>
     {:else if shown.kind === 'read'}
-      <a class="btn btn-primary" href="/job/{place.job.id}/{place.thermostat.id}/sheet">Record it on the strand sheet</a>
+      <a class="btn btn-primary" href="/job/{place.job.id}/{place.thermostat.id}/sheet"
+        >Record it on the strand sheet</a
+      >
     {:else}
       <div class="flex flex-col gap-2">
         {#each shown.values as value (value.value)}
-          {@const outcome = shown === next?.evidence ? next.answers.find((one) => one.value.value === value.value) : undefined}
-          <button type="button" class="btn btn-outline h-auto min-h-12 justify-between gap-3 py-2 text-left font-semibold" onclick={() => answer(value.value)}>
+          {@const outcome =
+            shown === next?.evidence
+              ? next.answers.find((one) => one.value.value === value.value)
+              : undefined}
+          <button
+            type="button"
+            class="btn btn-outline h-auto min-h-12 justify-between gap-3 py-2 text-left font-semibold"
+            onclick={() => answer(value.value)}
+          >
             <span>{value.label}</span>
-            {#if outcome}<span class="text-xs font-normal">then {outcome.top === 'unknown' ? 'something else' : FAMILY_NAMES[outcome.top]} {percentText(outcome.probability)}</span>{/if}
+            {#if outcome}<span class="text-xs font-normal"
+                >then {outcome.top === 'unknown' ? 'something else' : FAMILY_NAMES[outcome.top]}
+                {percentText(outcome.probability)}</span
+              >{/if}
           </button>
         {/each}
       </div>
@@ -56,8 +82,13 @@
     <p>What is recorded settles it as far as looking can. A meter reading before work stays a good check.</p>
   {/if}
   {#if later.length > 0}
-    <label class="mt-4 flex flex-col gap-1 text-sm">Or answer another
-      <select class="select w-full" value={picked ?? ''} onchange={(event) => (picked = event.currentTarget.value || null)}>
+    <label class="mt-4 flex flex-col gap-1 text-sm"
+      >Or answer another
+      <select
+        class="select w-full"
+        value={picked ?? ''}
+        onchange={(event) => (picked = event.currentTarget.value || null)}
+      >
         <option value="">{next ? 'the one that helps most' : 'choose a question'}</option>
         {#each later as one (one.id)}<option value={one.id}>{one.ask}</option>{/each}
       </select>

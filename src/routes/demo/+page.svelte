@@ -11,7 +11,10 @@
     const store = jobStore();
     const there = await store.load(SCHOOLHOUSE.id);
     if (!there.ok) {
-      const saved = await store.save({ job: SCHOOLHOUSE, saved: new Date().toISOString(), past: [], future: [] }, 0);
+      const saved = await store.save(
+        { job: SCHOOLHOUSE, saved: new Date().toISOString(), past: [], future: [] },
+        0
+      );
       if (!saved.ok && saved.reason !== 'conflict') {
         trouble = saved.why;
         return;
@@ -24,5 +27,7 @@
 <svelte:head><title>Demo · Ulterum</title></svelte:head>
 <main class="mx-auto max-w-xl p-6">
   <h1 class="station-title">{SCHOOLHOUSE.name}</h1>
-  {#if trouble}<p role="alert">The browser does not keep the demo house: {trouble}</p>{:else}<p>Opening …</p>{/if}
+  {#if trouble}<p role="alert">The browser does not keep the demo house: {trouble}</p>{:else}<p>
+      Opening …
+    </p>{/if}
 </main>

@@ -1,5 +1,11 @@
 /** What all boards share: a transformer behind a fuse, and coils between a call terminal and common. */
-import { coilOhms, DROP_OUT_VOLTS, PULL_IN_VOLTS, USUAL_FUSE_AMPS, USUAL_TRANSFORMER_VA } from '../../trade/loads';
+import {
+  coilOhms,
+  DROP_OUT_VOLTS,
+  PULL_IN_VOLTS,
+  USUAL_FUSE_AMPS,
+  USUAL_TRANSFORMER_VA
+} from '../../trade/loads';
 import { hasMark, terminalId, type Board } from '../../wiring/graph';
 import type { Coil, Element } from '../elements';
 import { secondary } from '../transformer';
@@ -13,8 +19,21 @@ export function commonNode(board: Board): string {
 export function supplyElements(board: Board, hotMark: string): Element[] {
   const inside = `${board.id}:hot`;
   return [
-    secondary(`${board.id}:secondary`, board.name, inside, commonNode(board), board.transformerVa ?? USUAL_TRANSFORMER_VA, 1),
-    { kind: 'fuse', id: `${board.id}:fuse`, a: inside, b: terminalId(board.id, hotMark), amps: board.fuseAmps ?? USUAL_FUSE_AMPS }
+    secondary(
+      `${board.id}:secondary`,
+      board.name,
+      inside,
+      commonNode(board),
+      board.transformerVa ?? USUAL_TRANSFORMER_VA,
+      1
+    ),
+    {
+      kind: 'fuse',
+      id: `${board.id}:fuse`,
+      a: inside,
+      b: terminalId(board.id, hotMark),
+      amps: board.fuseAmps ?? USUAL_FUSE_AMPS
+    }
   ];
 }
 

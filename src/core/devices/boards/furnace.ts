@@ -15,7 +15,10 @@ export function furnaceBoard(board: Board, world: World): Fragment {
     { load: 'blower', coils: blowerCoils }
   ];
   if (cooling) {
-    loads.push({ load: 'compressor', coils: [coilId(board, 'Y1')] }, { load: 'compressor2', coils: [coilId(board, 'Y2')] });
+    loads.push(
+      { load: 'compressor', coils: [coilId(board, 'Y1')] },
+      { load: 'compressor2', coils: [coilId(board, 'Y2')] }
+    );
   }
   return {
     elements: [
@@ -23,7 +26,9 @@ export function furnaceBoard(board: Board, world: World): Fragment {
       ...coilOn(board, 'W1', COIL_VA.gasValve),
       ...coilOn(board, 'W2', COIL_VA.fanRelay),
       ...coilOn(board, 'G', COIL_VA.fanRelay),
-      ...(cooling ? [...coilOn(board, 'Y1', COIL_VA.contactor), ...coilOn(board, 'Y2', COIL_VA.contactor)] : [])
+      ...(cooling
+        ? [...coilOn(board, 'Y1', COIL_VA.contactor), ...coilOn(board, 'Y2', COIL_VA.contactor)]
+        : [])
     ],
     loads,
     ground: commonNode(board)

@@ -10,8 +10,16 @@ export const auxiliaryLanded: Evidence = {
   effort: 'climb',
   source: ESTIMATE,
   values: [
-    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on AUX or E is landed at both ends.' },
-    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on AUX or E is landed at the wall but on nothing at the equipment.' },
+    {
+      value: 'both',
+      label: 'Landed at both ends',
+      sentence: 'A conductor on AUX or E is landed at both ends.'
+    },
+    {
+      value: 'wall-only',
+      label: 'Landed at the wall only',
+      sentence: 'A conductor on AUX or E is landed at the wall but on nothing at the equipment.'
+    },
     { value: 'none', label: 'No conductor on AUX or E', sentence: 'No conductor is on AUX or E at the wall.' }
   ],
   likelihood: {

@@ -1,8 +1,16 @@
 import { answered, ESTIMATE, type Evidence, type EvidenceValue } from '../types';
 
 const values: EvidenceValue[] = [
-  { value: 'large', label: 'A large double breaker, 40 A or more', sentence: 'The indoor machine has a double breaker of 40 A or more.' },
-  { value: 'small', label: 'A single breaker, 15 or 20 A', sentence: 'The indoor machine has a single breaker of 15 or 20 A.' }
+  {
+    value: 'large',
+    label: 'A large double breaker, 40 A or more',
+    sentence: 'The indoor machine has a double breaker of 40 A or more.'
+  },
+  {
+    value: 'small',
+    label: 'A single breaker, 15 or 20 A',
+    sentence: 'The indoor machine has a single breaker of 15 or 20 A.'
+  }
 ];
 
 /** Strips draw tens of amps; a burner's fan and controls do not. */

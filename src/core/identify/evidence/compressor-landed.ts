@@ -11,7 +11,11 @@ export const compressorLanded: Evidence = {
   source: ESTIMATE,
   values: [
     { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on Y is landed at both ends.' },
-    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on Y is landed at the wall but on nothing at the equipment.' },
+    {
+      value: 'wall-only',
+      label: 'Landed at the wall only',
+      sentence: 'A conductor on Y is landed at the wall but on nothing at the equipment.'
+    },
     { value: 'none', label: 'No conductor on Y', sentence: 'No conductor is on Y at the wall.' }
   ],
   likelihood: {

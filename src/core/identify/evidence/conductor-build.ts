@@ -1,8 +1,16 @@
 import { answered, ESTIMATE, type Evidence, type EvidenceValue } from '../types';
 
 const values: EvidenceValue[] = [
-  { value: 'thin', label: 'Thin, under screws or clamps', sentence: 'The conductors at the wall are thin and end under screws or clamps.' },
-  { value: 'thick', label: 'Thick, with wire nuts', sentence: 'The conductors at the wall are thick and joined with wire nuts.' }
+  {
+    value: 'thin',
+    label: 'Thin, under screws or clamps',
+    sentence: 'The conductors at the wall are thin and end under screws or clamps.'
+  },
+  {
+    value: 'thick',
+    label: 'Thick, with wire nuts',
+    sentence: 'The conductors at the wall are thick and joined with wire nuts.'
+  }
 ];
 
 /** Thick conductors in wire nuts are mains until proven otherwise. */

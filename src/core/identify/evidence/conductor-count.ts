@@ -11,7 +11,11 @@ export const conductorCount: Evidence = {
   source: ESTIMATE,
   values: [
     { value: 'two', label: 'Two or fewer', sentence: 'Two conductors are landed at the wall.' },
-    { value: 'three-to-five', label: 'Three to five', sentence: 'Three to five conductors are landed at the wall.' },
+    {
+      value: 'three-to-five',
+      label: 'Three to five',
+      sentence: 'Three to five conductors are landed at the wall.'
+    },
     { value: 'six-or-more', label: 'Six or more', sentence: 'Six or more conductors are landed at the wall.' }
   ],
   likelihood: {

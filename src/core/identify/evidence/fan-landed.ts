@@ -11,7 +11,11 @@ export const fanLanded: Evidence = {
   source: ESTIMATE,
   values: [
     { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on G is landed at both ends.' },
-    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on G is landed at the wall but on nothing at the equipment.' },
+    {
+      value: 'wall-only',
+      label: 'Landed at the wall only',
+      sentence: 'A conductor on G is landed at the wall but on nothing at the equipment.'
+    },
     { value: 'none', label: 'No conductor on G', sentence: 'No conductor is on G at the wall.' }
   ],
   likelihood: {

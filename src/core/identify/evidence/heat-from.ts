@@ -2,8 +2,16 @@ import { answered, ESTIMATE, type Evidence, type EvidenceValue } from '../types'
 
 const values: EvidenceValue[] = [
   { value: 'registers', label: 'Warm air from registers', sentence: 'Warm air comes from registers.' },
-  { value: 'radiators', label: 'Radiators, baseboards or floor with water', sentence: 'Heat comes from water: radiators, baseboards or floor loops.' },
-  { value: 'electric', label: 'Electric baseboard or wall heater in the room', sentence: 'Heat comes from an electric heater in the room itself.' }
+  {
+    value: 'radiators',
+    label: 'Radiators, baseboards or floor with water',
+    sentence: 'Heat comes from water: radiators, baseboards or floor loops.'
+  },
+  {
+    value: 'electric',
+    label: 'Electric baseboard or wall heater in the room',
+    sentence: 'Heat comes from an electric heater in the room itself.'
+  }
 ];
 
 /** How the heat reaches the room parts air, water and room heaters. */

@@ -3,8 +3,16 @@ import type { Evidence, EvidenceValue } from '../types';
 const values: EvidenceValue[] = [
   { value: '24v', label: '22 to 30 V', sentence: 'The meter reads 22 to 30 VAC: the 24 V class.' },
   { value: 'line', label: 'above 50 V', sentence: 'The meter reads more than 50 V: mains.' },
-  { value: 'millivolt', label: 'under 1 V', sentence: 'The meter reads under 1 V: no 24 V supply, or a millivolt system.' },
-  { value: 'between', label: 'something between', sentence: 'The meter reads a voltage that belongs to no class.' }
+  {
+    value: 'millivolt',
+    label: 'under 1 V',
+    sentence: 'The meter reads under 1 V: no 24 V supply, or a millivolt system.'
+  },
+  {
+    value: 'between',
+    label: 'something between',
+    sentence: 'The meter reads a voltage that belongs to no class.'
+  }
 ];
 
 /** Volts AC between R and C, or across R and W with the call open, sorted into the classes of the trade. */
@@ -34,6 +42,8 @@ export const measuredVolts: Evidence = {
   },
   read: ({ thermostat }) => {
     const volts = thermostat.observed['measured-volts'];
-    return typeof volts === 'number' ? { value: voltageBand(volts), because: ['observed:measured-volts'] } : null;
+    return typeof volts === 'number'
+      ? { value: voltageBand(volts), because: ['observed:measured-volts'] }
+      : null;
   }
 };

@@ -2,9 +2,21 @@ import { answered, ESTIMATE, type Evidence, type EvidenceValue } from '../types'
 
 const values: EvidenceValue[] = [
   { value: 'none', label: 'No outdoor unit', sentence: 'There is no outdoor unit.' },
-  { value: 'rests', label: 'Yes, it rests in winter', sentence: 'An outdoor unit stands outside and rests in winter.' },
-  { value: 'runs', label: 'Yes, it also runs in winter', sentence: 'An outdoor unit runs in winter as well.' },
-  { value: 'unsure', label: 'Yes, winter not known', sentence: 'An outdoor unit stands outside; nobody knows whether it runs in winter.' }
+  {
+    value: 'rests',
+    label: 'Yes, it rests in winter',
+    sentence: 'An outdoor unit stands outside and rests in winter.'
+  },
+  {
+    value: 'runs',
+    label: 'Yes, it also runs in winter',
+    sentence: 'An outdoor unit runs in winter as well.'
+  },
+  {
+    value: 'unsure',
+    label: 'Yes, winter not known',
+    sentence: 'An outdoor unit stands outside; nobody knows whether it runs in winter.'
+  }
 ];
 
 /** An outdoor unit that works in winter heats: a heat pump. One that rests only cools. */

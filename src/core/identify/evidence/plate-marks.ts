@@ -11,7 +11,11 @@ export const plateMarks: Evidence = {
   effort: 'look',
   source: ESTIMATE,
   values: [
-    { value: 'low-voltage', label: 'R, W, Y, G, C …', sentence: 'The plate carries the letters of the 24 V class.' },
+    {
+      value: 'low-voltage',
+      label: 'R, W, Y, G, C …',
+      sentence: 'The plate carries the letters of the 24 V class.'
+    },
     { value: 'mains', label: 'L1, L2, LINE, LOAD, N', sentence: 'The plate carries mains marks.' },
     { value: 'contact', label: 'T T or T1 T2', sentence: 'The plate carries a two-wire contact, T and T.' }
   ],
@@ -27,7 +31,8 @@ export const plateMarks: Evidence = {
     const classes = wallMarks(wiring).map(markClass);
     const because = [thermostat.id];
     if (classes.includes('mains')) return { value: 'mains', because };
-    if (classes.some((one) => one === 'hot' || one === 'call' || one === 'common')) return { value: 'low-voltage', because };
+    if (classes.some((one) => one === 'hot' || one === 'call' || one === 'common'))
+      return { value: 'low-voltage', because };
     return classes.includes('contact') ? { value: 'contact', because } : null;
   }
 };

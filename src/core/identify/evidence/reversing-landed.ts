@@ -10,8 +10,16 @@ export const reversingLanded: Evidence = {
   effort: 'climb',
   source: ESTIMATE,
   values: [
-    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on O or B is landed at both ends.' },
-    { value: 'wall-only', label: 'Landed at the wall only', sentence: 'A conductor on O or B is landed at the wall but on nothing at the equipment.' },
+    {
+      value: 'both',
+      label: 'Landed at both ends',
+      sentence: 'A conductor on O or B is landed at both ends.'
+    },
+    {
+      value: 'wall-only',
+      label: 'Landed at the wall only',
+      sentence: 'A conductor on O or B is landed at the wall but on nothing at the equipment.'
+    },
     { value: 'none', label: 'No conductor on O or B', sentence: 'No conductor is on O or B at the wall.' }
   ],
   likelihood: {

@@ -14,7 +14,9 @@ export const common: MatchCheck = {
     );
     switch (device.supply) {
       case 'battery':
-        return [finding('note', 'device-needs-no-common', 'It lives on batteries and needs no common.', [device.id])];
+        return [
+          finding('note', 'device-needs-no-common', 'It lives on batteries and needs no common.', [device.id])
+        ];
       case 'self-charging':
         return there
           ? []
@@ -27,12 +29,37 @@ export const common: MatchCheck = {
               )
             ];
       case 'common-or-battery':
-        return there ? [] : [finding('note', 'needs-common', 'It can live on cells, but is fully awake only with a common: see Supply.', [device.id])];
+        return there
+          ? []
+          : [
+              finding(
+                'note',
+                'needs-common',
+                'It can live on cells, but is fully awake only with a common: see Supply.',
+                [device.id]
+              )
+            ];
       case 'common-required':
         if (!hasMark(device, 'C')) {
-          return [finding('stop', 'device-has-no-common', 'Its sheet says that it needs a common, yet names no C terminal: check the entry.', [device.id])];
+          return [
+            finding(
+              'stop',
+              'device-has-no-common',
+              'Its sheet says that it needs a common, yet names no C terminal: check the entry.',
+              [device.id]
+            )
+          ];
         }
-        return there ? [] : [finding('warn', 'needs-common', 'It needs a common, and none is landed at both ends: see Supply.', [device.id])];
+        return there
+          ? []
+          : [
+              finding(
+                'warn',
+                'needs-common',
+                'It needs a common, and none is landed at both ends: see Supply.',
+                [device.id]
+              )
+            ];
     }
   }
 };

@@ -9,7 +9,11 @@ export const rails: MatchCheck = {
   check({ device, wiring }) {
     const hot = wiring.strands.filter((strand) => {
       const terminal = landedTerminal(strand.wall);
-      return terminal !== null && ['R', 'RH', 'RC'].includes(splitTerminal(terminal).mark) && strand.equipment.state === 'landed';
+      return (
+        terminal !== null &&
+        ['R', 'RH', 'RC'].includes(splitTerminal(terminal).mark) &&
+        strand.equipment.state === 'landed'
+      );
     });
     const [first, ...others] = hot;
     const from = first && landedTerminal(first.equipment);
@@ -26,6 +30,13 @@ export const rails: MatchCheck = {
       const text = `Two machines each bring a hot conductor of their own. The ${device.model} joins them inside: two transformers would feed each other.`;
       return [finding('stop', 'link-must-suit-supplies', text, because)];
     }
-    return [finding('warn', 'link-must-suit-supplies', 'Two machines each bring a hot conductor of their own: the link between RH and RC must be out.', because)];
+    return [
+      finding(
+        'warn',
+        'link-must-suit-supplies',
+        'Two machines each bring a hot conductor of their own: the link between RH and RC must be out.',
+        because
+      )
+    ];
   }
 };

@@ -12,10 +12,24 @@ export const stages: MatchCheck = {
     const board = boards(wiring).find((one) => hasMark(one, 'W2') || hasMark(one, 'Y2'));
     if (!board) return [];
     if (hasMark(board, 'W2') && device.heatStages < 2) {
-      found.push(finding('warn', 'too-few-stages', `The board has a second heat stage (W2); the ${device.model} drives only one.`, [board.id, device.id]));
+      found.push(
+        finding(
+          'warn',
+          'too-few-stages',
+          `The board has a second heat stage (W2); the ${device.model} drives only one.`,
+          [board.id, device.id]
+        )
+      );
     }
     if (hasMark(board, 'Y2') && world.compressor && device.coolStages < 2) {
-      found.push(finding('warn', 'too-few-stages', `The board has a second compressor stage (Y2); the ${device.model} drives only one.`, [board.id, device.id]));
+      found.push(
+        finding(
+          'warn',
+          'too-few-stages',
+          `The board has a second compressor stage (Y2); the ${device.model} drives only one.`,
+          [board.id, device.id]
+        )
+      );
     }
     return found;
   }

@@ -30,14 +30,24 @@ export const terminals: MatchCheck = {
       if (role === null) {
         const means = MARKS.get(mark)?.means ?? 'unknown';
         found.push(
-          finding('warn', 'missing-terminal', `The ${strand.name} conductor is on ${mark} (${means}): the ${device.model} gives it no place.`, [strand.id])
+          finding(
+            'warn',
+            'missing-terminal',
+            `The ${strand.name} conductor is on ${mark} (${means}): the ${device.model} gives it no place.`,
+            [strand.id]
+          )
         );
       } else if (role === 'common' || role.startsWith('hot')) {
         continue;
       } else if (markForRole(role, device.marks) === null) {
         const level = role === 'heat1' || role === 'compressor1' || role === 'reversing' ? 'stop' : 'warn';
         found.push(
-          finding(level, 'missing-terminal', `It has no terminal for ${spoken[role] ?? mark}, which the ${strand.name} conductor carries today.`, [strand.id, device.id])
+          finding(
+            level,
+            'missing-terminal',
+            `It has no terminal for ${spoken[role] ?? mark}, which the ${strand.name} conductor carries today.`,
+            [strand.id, device.id]
+          )
         );
       }
     }

@@ -16,7 +16,12 @@ export const voltage: MatchCheck = {
       return [finding('stop', 'wrong-voltage-class', text, [device.id])];
     }
     return [
-      finding('warn', 'voltage-class-unsettled', 'Whether this is a 24 V system is not settled: buy nothing before it is.', [device.id])
+      finding(
+        'warn',
+        'voltage-class-unsettled',
+        'Whether this is a 24 V system is not settled: buy nothing before it is.',
+        [device.id]
+      )
     ];
   }
 };

@@ -13,26 +13,43 @@ export const existingC: Method = {
   offer(situation) {
     const { before, recorded, device } = situation;
     if (!hasMark(device, 'C')) {
-      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+      return refused(
+        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
+      );
     }
     const board = boardWithCommon(before);
     if (!board) return refused(...oneEnded(situation), noCommonMark(undefinedIfNone(situation)));
     const candidates = strandsAt(before, board, 'C');
-    const strand = candidates.find((one) => one.wall.state === 'landed') ?? candidates.find((one) => isFree(one.wall));
+    const strand =
+      candidates.find((one) => one.wall.state === 'landed') ?? candidates.find((one) => isFree(one.wall));
     if (!strand) {
       const reasons = oneEnded(situation);
       return refused(
         ...(reasons.length > 0
           ? reasons
-          : [finding('stop', 'no-common-found', 'No conductor of the thermostat cable is on C at the equipment.', [board.id])])
+          : [
+              finding(
+                'stop',
+                'no-common-found',
+                'No conductor of the thermostat cable is on C at the equipment.',
+                [board.id]
+              )
+            ])
       );
     }
     const { wiring, findings } = swapThermostat(situation);
     const landed = { state: 'landed', terminal: terminalId(device.id, 'C') } as const;
     const wasFree = isFree(strand.wall);
     return {
-      after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, wall: landed } : one)) },
-      findings: [...findings, ...(wasFree ? continuityFindings(strand) : []), ...notRead(recorded, strand.id)],
+      after: {
+        ...wiring,
+        strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, wall: landed } : one))
+      },
+      findings: [
+        ...findings,
+        ...(wasFree ? continuityFindings(strand) : []),
+        ...notRead(recorded, strand.id)
+      ],
       loses: [],
       parts: [],
       extraMinutes: 0
@@ -48,7 +65,14 @@ function undefinedIfNone({ before }: SupplySituation) {
 function oneEnded({ recorded }: SupplySituation) {
   return recorded.strands.flatMap((strand) =>
     strand.wall.state === 'landed' && strand.wall.terminal.endsWith('.C') && isFree(strand.equipment)
-      ? [finding('stop', 'common-one-ended', `The ${strand.name} conductor is on C at the wall but on nothing at the equipment: it carries no common.`, [strand.id])]
+      ? [
+          finding(
+            'stop',
+            'common-one-ended',
+            `The ${strand.name} conductor is on C at the wall but on nothing at the equipment: it carries no common.`,
+            [strand.id]
+          )
+        ]
       : []
   );
 }

@@ -1,7 +1,15 @@
 import { conductorOhms, type Gauge, WORST_LENGTH_M } from '../../trade/cable';
 import { colourName, usualColours } from '../../trade/colours';
 import { finding, type Finding } from '../../trade/findings';
-import { hasMark, landedTerminal, splitTerminal, terminalId, type Landing, type Strand, type Wiring } from '../../wiring/graph';
+import {
+  hasMark,
+  landedTerminal,
+  splitTerminal,
+  terminalId,
+  type Landing,
+  type Strand,
+  type Wiring
+} from '../../wiring/graph';
 import { boardWithCommon, feedingBoard, noCommonMark } from '../equipment';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
@@ -21,7 +29,9 @@ export const newCable: Method = {
   offer(situation) {
     const { before, device } = situation;
     if (!hasMark(device, 'C')) {
-      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+      return refused(
+        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
+      );
     }
     const board = boardWithCommon(before);
     if (!board) return refused(noCommonMark(feedingBoard(before)));
@@ -45,7 +55,13 @@ export const newCable: Method = {
           unit: 'metre',
           cost: Math.round(lengthM * DOLLARS_PER_METRE * (conductors / 5))
         },
-        { id: 'pull-line', name: 'Pull line, left behind in the path', quantity: Math.ceil(lengthM), unit: 'metre', cost: 3 }
+        {
+          id: 'pull-line',
+          name: 'Pull line, left behind in the path',
+          quantity: Math.ceil(lengthM),
+          unit: 'metre',
+          cost: 3
+        }
       ],
       extraMinutes: 0
     };
@@ -68,7 +84,19 @@ function usedEnds(wiring: Wiring): Ends[] {
 /** Usual colours where a terminal has one, so that the next person finds what they expect; the mark stays the truth. */
 function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, lengthM: number): Wiring {
   const colours = usualColours(Math.min(conductors, 8));
-  const custom: Readonly<Record<string, string>> = { R: 'RD', RH: 'RD', RC: 'RD', C: 'BU', W1: 'WH', Y1: 'YE', G: 'GN', OB: 'OG', O: 'OG', W2: 'BN', AUX: 'BN' };
+  const custom: Readonly<Record<string, string>> = {
+    R: 'RD',
+    RH: 'RD',
+    RC: 'RD',
+    C: 'BU',
+    W1: 'WH',
+    Y1: 'YE',
+    G: 'GN',
+    OB: 'OG',
+    O: 'OG',
+    W2: 'BN',
+    AUX: 'BN'
+  };
   const free = [...colours];
   const take = (wanted: string | undefined) => {
     const index = free.findIndex((one) => one === wanted);
@@ -91,14 +119,21 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
     equipment
   });
   const used = ends.map((one, index) =>
-    strand(index + 1, chosen.get(index) ?? null, { state: 'landed', terminal: one.wall }, { state: 'landed', terminal: one.equipment })
+    strand(
+      index + 1,
+      chosen.get(index) ?? null,
+      { state: 'landed', terminal: one.wall },
+      { state: 'landed', terminal: one.equipment }
+    )
   );
   const spares = Array.from({ length: conductors - ends.length }, (_, index) =>
     strand(ends.length + index + 1, free.shift() ?? null, { state: 'coiled' }, { state: 'coiled' })
   );
   return {
     ...wiring,
-    cables: [{ id: CABLE_ID, name: `new cable, ${conductors} conductors`, path: 'free', lengthM, gauge: GAUGE }],
+    cables: [
+      { id: CABLE_ID, name: `new cable, ${conductors} conductors`, path: 'free', lengthM, gauge: GAUGE }
+    ],
     strands: [...used, ...spares]
   };
 }
@@ -108,20 +143,44 @@ function pathConditions({ before, assumed }: SupplySituation): Finding[] {
   const stapled = before.cables.filter((one) => one.path === 'stapled');
   if (stapled.length > 0) {
     found.push(
-      finding('stop', 'cable-stapled', `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`, stapled.map((one) => one.id))
+      finding(
+        'stop',
+        'cable-stapled',
+        `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`,
+        stapled.map((one) => one.id)
+      )
     );
   }
   const unknown = before.cables.filter((one) => one.path === 'unknown');
   if (unknown.length > 0) {
     found.push(
-      finding('warn', 'cable-path-unknown', 'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.', unknown.map((one) => one.id))
+      finding(
+        'warn',
+        'cable-path-unknown',
+        'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.',
+        unknown.map((one) => one.id)
+      )
     );
   }
   if (before.strands.some((one) => one.spliced !== 'no')) {
-    found.push(finding('warn', 'hidden-splice', 'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.', before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)));
+    found.push(
+      finding(
+        'warn',
+        'hidden-splice',
+        'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.',
+        before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)
+      )
+    );
   }
   if (assumed.length > 0) {
-    found.push(finding('warn', 'end-not-read', 'Read the equipment end of every conductor before the old cable comes out.', assumed));
+    found.push(
+      finding(
+        'warn',
+        'end-not-read',
+        'Read the equipment end of every conductor before the old cable comes out.',
+        assumed
+      )
+    );
   }
   return found;
 }

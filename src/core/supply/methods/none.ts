@@ -8,12 +8,24 @@ export const none: Method = {
   how: 'The old thermostat stays, or somebody licensed takes over.',
   standing: 'left',
   offer({ before, identification, thermostat }) {
-    const licensed = identification.voltageClass === 'line' || identification.findings.some((one) => one.level === 'stop');
+    const licensed =
+      identification.voltageClass === 'line' || identification.findings.some((one) => one.level === 'stop');
     return {
       after: before,
       findings: licensed
-        ? [finding('warn', 'call-licensed-person', 'Leave the wires alone and have a licensed person look at it.', [thermostat.id])]
-        : [finding('note', 'keep-the-old', 'The old thermostat goes on working as it does today.', [thermostat.id])],
+        ? [
+            finding(
+              'warn',
+              'call-licensed-person',
+              'Leave the wires alone and have a licensed person look at it.',
+              [thermostat.id]
+            )
+          ]
+        : [
+            finding('note', 'keep-the-old', 'The old thermostat goes on working as it does today.', [
+              thermostat.id
+            ])
+          ],
       loses: [{ text: 'no connected thermostat' }],
       parts: [],
       extraMinutes: 0

@@ -1,7 +1,15 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
 import { canonicalMark, isHot } from '../../trade/terminals';
-import { hasMark, landedTerminal, splitTerminal, terminalId, type PlugInTransformer, type Strand, type Wiring } from '../../wiring/graph';
+import {
+  hasMark,
+  landedTerminal,
+  splitTerminal,
+  terminalId,
+  type PlugInTransformer,
+  type Strand,
+  type Wiring
+} from '../../wiring/graph';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
 
@@ -17,16 +25,25 @@ export const plugInTransformer: Method = {
   offer(situation) {
     const { device, thermostat } = situation;
     if (!hasMark(device, 'C')) {
-      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+      return refused(
+        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
+      );
     }
     if (device.rails !== 'link-removable' && device.rails !== 'link-to-be-cut') {
       const how = device.rails === 'one-r' ? 'has one R only' : 'joins RH and RC inside';
       return refused(
-        finding('stop', 'rails-not-separable', `The ${device.model} ${how}: two supplies would be tied together. It needs RH and RC with a link that comes out.`, [device.id])
+        finding(
+          'stop',
+          'rails-not-separable',
+          `The ${device.model} ${how}: two supplies would be tied together. It needs RH and RC with a link that comes out.`,
+          [device.id]
+        )
       );
     }
     if (thermostat.outlet === 'none') {
-      return refused(finding('stop', 'no-outlet', 'There is no outlet in reach of the thermostat.', ['outlet']));
+      return refused(
+        finding('stop', 'no-outlet', 'There is no outlet in reach of the thermostat.', ['outlet'])
+      );
     }
     const { wiring, findings } = swapThermostat(situation);
     return {
@@ -34,7 +51,13 @@ export const plugInTransformer: Method = {
       findings: [...findings, ...conditions(situation)],
       loses: [{ text: 'a cord shows on the wall, and an outlet is taken' }],
       parts: [
-        { id: 'plug-in-supply', name: 'Listed plug-in supply, 24 VAC, 20 VA, Class 2', quantity: 1, unit: 'piece', cost: 24 },
+        {
+          id: 'plug-in-supply',
+          name: 'Listed plug-in supply, 24 VAC, 20 VA, Class 2',
+          quantity: 1,
+          unit: 'piece',
+          cost: 24
+        },
         { id: 'raceway', name: 'Surface raceway for the cord', quantity: 2, unit: 'metre', cost: 9 }
       ],
       extraMinutes: 15
@@ -55,7 +78,10 @@ function withPlug(wiring: Wiring, { device }: SupplySituation): Wiring {
   const other = rail === 'RC' ? 'RH' : 'RC';
   return {
     devices: [...wiring.devices, plug],
-    cables: [...wiring.cables, { id: 'ca-cord', name: 'cord of the plug-in supply', path: 'free', lengthM: CORD_M, gauge: 18 }],
+    cables: [
+      ...wiring.cables,
+      { id: 'ca-cord', name: 'cord of the plug-in supply', path: 'free', lengthM: CORD_M, gauge: 18 }
+    ],
     strands: [
       ...wiring.strands.map((strand) => offTheRail(strand, device.id, other)),
       cordStrand('co-cord-1', 'first cord', terminalId(device.id, rail), terminalId(PLUG_ID, 'R')),
@@ -92,14 +118,32 @@ function cordStrand(id: string, name: string, wall: string, plug: string): Stran
 
 function conditions({ thermostat, device }: SupplySituation): Finding[] {
   const found: Finding[] = [
-    finding('note', 'cord-not-in-wall', 'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.', []),
-    finding('note', 'second-supply-off', 'From then on the thermostat has a supply of its own: pull the plug as well before anybody works on it.', [device.id])
+    finding(
+      'note',
+      'cord-not-in-wall',
+      'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.',
+      []
+    ),
+    finding(
+      'note',
+      'second-supply-off',
+      'From then on the thermostat has a supply of its own: pull the plug as well before anybody works on it.',
+      [device.id]
+    )
   ];
   if (thermostat.outlet === 'unknown') {
-    found.push(finding('warn', 'outlet-not-known', 'Make sure that an outlet is in reach that no switch turns off.', ['outlet']));
+    found.push(
+      finding('warn', 'outlet-not-known', 'Make sure that an outlet is in reach that no switch turns off.', [
+        'outlet'
+      ])
+    );
   }
   if (device.rails === 'link-to-be-cut') {
-    found.push(finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [device.id]));
+    found.push(
+      finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [
+        device.id
+      ])
+    );
   }
   return found;
 }

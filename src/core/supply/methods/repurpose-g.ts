@@ -1,6 +1,13 @@
 import { FAMILY_NAMES } from '../../trade/vocabulary';
 import { finding, type Finding } from '../../trade/findings';
-import { hasMark, landedTerminal, splitTerminal, terminalId, type Strand, type WireLink } from '../../wiring/graph';
+import {
+  hasMark,
+  landedTerminal,
+  splitTerminal,
+  terminalId,
+  type Strand,
+  type WireLink
+} from '../../wiring/graph';
 import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from '../equipment';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
@@ -14,13 +21,22 @@ export const repurposeG: Method = {
   offer(situation) {
     const { before, device } = situation;
     if (!hasMark(device, 'C')) {
-      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+      return refused(
+        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
+      );
     }
     const board = boardWithCommon(before);
     if (!board) return refused(noCommonMark(feedingBoard(before)));
     const strand = strandsAt(before, board, 'G').find((one) => one.wall.state === 'landed');
     if (!strand) {
-      return refused(finding('stop', 'fan-conductor-missing', 'No conductor is on G at both ends: there is none to turn into the common.', [board.id]));
+      return refused(
+        finding(
+          'stop',
+          'fan-conductor-missing',
+          'No conductor is on G at both ends: there is none to turn into the common.',
+          [board.id]
+        )
+      );
     }
     const { wiring, findings } = swapThermostat(situation);
     const moved: Strand = {
@@ -44,7 +60,17 @@ export const repurposeG: Method = {
       },
       findings: [...findings, ...rules(situation, strand)],
       loses: [],
-      parts: cooling ? [{ id: 'link-wire', name: 'Piece of 18 AWG solid wire for the link', quantity: 1, unit: 'piece', cost: 1 }] : [],
+      parts: cooling
+        ? [
+            {
+              id: 'link-wire',
+              name: 'Piece of 18 AWG solid wire for the link',
+              quantity: 1,
+              unit: 'piece',
+              cost: 1
+            }
+          ]
+        : [],
       extraMinutes: 0
     };
   }
@@ -53,7 +79,12 @@ export const repurposeG: Method = {
 /** What no circuit knows: what the trade allows this on, and what the code may say. */
 function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[] {
   const found: Finding[] = [
-    finding('note', 'local-code', 'Some local codes and makers do not allow the fan conductor to be used so: theirs is the last word.', [strand.id])
+    finding(
+      'note',
+      'local-code',
+      'Some local codes and makers do not allow the fan conductor to be used so: theirs is the last word.',
+      [strand.id]
+    )
   ];
   const burner = new Set(['furnace', 'furnace-ac']);
   const others = [...new Set(worlds.map((one) => one.world.family).filter((family) => !burner.has(family)))];
@@ -67,11 +98,18 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
       )
     );
   }
-  const unread = recorded.strands.find((one) => one.id === strand.id && landedTerminal(one.equipment) === null);
+  const unread = recorded.strands.find(
+    (one) => one.id === strand.id && landedTerminal(one.equipment) === null
+  );
   if (unread && unread.equipment.state === 'unseen') {
     const mark = splitTerminal(landedTerminal(unread.wall) ?? '.').mark;
     found.push(
-      finding('stop', 'end-not-read', `The ${unread.name} conductor is on ${mark} at the wall; nobody has seen its other end. Read it before it is moved.`, [strand.id])
+      finding(
+        'stop',
+        'end-not-read',
+        `The ${unread.name} conductor is on ${mark} at the wall; nobody has seen its other end. Read it before it is moved.`,
+        [strand.id]
+      )
     );
   }
   return found;

@@ -13,7 +13,9 @@ export const spareConductor: Method = {
   offer(situation) {
     const { before, device } = situation;
     if (!hasMark(device, 'C')) {
-      return refused(finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]));
+      return refused(
+        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
+      );
     }
     const board = boardWithCommon(before);
     const [strand] = freeStrands(before);
@@ -30,7 +32,7 @@ export const spareConductor: Method = {
       findings: [...findings, ...continuityFindings(strand)],
       loses: [{ text: `the ${strand.name} conductor is no longer a spare` }],
       parts: [],
-      extraMinutes: strand.continuity === 'proven' ? 0 : 10
+      extraMinutes: 0
     };
   }
 };
@@ -40,7 +42,11 @@ export function freeStrands(wiring: Wiring): Strand[] {
   const order = { proven: 0, untested: 1, broken: 2 } as const;
   return wiring.strands
     .filter((one) => isFree(one.wall) && isFree(one.equipment) && one.continuity !== 'broken')
-    .sort((a, b) => order[a.continuity] - order[b.continuity] || Number(a.spliced === 'hidden') - Number(b.spliced === 'hidden'));
+    .sort(
+      (a, b) =>
+        order[a.continuity] - order[b.continuity] ||
+        Number(a.spliced === 'hidden') - Number(b.spliced === 'hidden')
+    );
 }
 
 function whyNone(wiring: Wiring): Finding[] {
@@ -57,5 +63,11 @@ function whyNone(wiring: Wiring): Finding[] {
       )
     );
   }
-  return [finding('stop', 'no-spare', 'No conductor is free at both ends. Look once more into the wall and round the sheath at the equipment.')];
+  return [
+    finding(
+      'stop',
+      'no-spare',
+      'No conductor is free at both ends. Look once more into the wall and round the sheath at the equipment.'
+    )
+  ];
 }

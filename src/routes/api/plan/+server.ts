@@ -27,17 +27,34 @@ export const POST: RequestHandler = async ({ request }) => {
   const { thermostat: wanted, model, method } = parsed.output;
   const read = readRawJob(parsed.output.job);
   if (!read.ok) {
-    const faults = bare ? read.faults : read.faults.map((one) => ({ ...one, path: one.path === 'the file' ? 'job' : `job.${one.path}` }));
+    const faults = bare
+      ? read.faults
+      : read.faults.map((one) => ({ ...one, path: one.path === 'the file' ? 'job' : `job.${one.path}` }));
     return refuse(422, 'The job does not hold.', faults);
   }
   const { job } = read;
   const ids = job.thermostats.map((one) => one.id).join(', ');
-  const thermostat = wanted === undefined && job.thermostats.length === 1 ? job.thermostats[0] : job.thermostats.find((one) => one.id === wanted);
-  if (!thermostat) return refuse(422, 'Name one thermostat of the job.', [{ path: 'thermostat', expected: `one of ${ids || 'none: the job holds no thermostat'}`, found: wanted ?? 'nothing' }]);
+  const thermostat =
+    wanted === undefined && job.thermostats.length === 1
+      ? job.thermostats[0]
+      : job.thermostats.find((one) => one.id === wanted);
+  if (!thermostat)
+    return refuse(422, 'Name one thermostat of the job.', [
+      {
+        path: 'thermostat',
+        expected: `one of ${ids || 'none: the job holds no thermostat'}`,
+        found: wanted ?? 'nothing'
+      }
+    ]);
   const device = model === undefined ? null : findDevice(job, model);
-  if (device === undefined) return refuse(422, 'The model is not known.', [{ path: 'model', expected: 'a model of the catalogue or of the job', found: model ?? '' }]);
+  if (device === undefined)
+    return refuse(422, 'The model is not known.', [
+      { path: 'model', expected: 'a model of the catalogue or of the job', found: model ?? '' }
+    ]);
   if (method !== undefined && findMethod(method) === null) {
-    return refuse(422, 'The method is known and not offered by this version.', [{ path: 'method', expected: 'a method on offer', found: method }]);
+    return refuse(422, 'The method is known and not offered by this version.', [
+      { path: 'method', expected: 'a method on offer', found: method }
+    ]);
   }
   return json(planReport(planFor(job, thermostat, { device, method: method ?? null })));
 };

@@ -39,11 +39,21 @@
   <main class="mx-auto max-w-xl p-6">
     <h1 class="station-title mb-2">This job cannot be opened</h1>
     {#if failed.reason === 'missing'}
-      <p>This browser keeps no job under this address. It may have been removed, or it lives in another browser.</p>
+      <p>
+        This browser keeps no job under this address. It may have been removed, or it lives in another
+        browser.
+      </p>
     {:else if failed.reason === 'damaged'}
       {@const raw = failed.raw}
       <p>What is stored does not hold: {failed.why}. It was left as it is.</p>
-      <p class="mt-3"><button type="button" class="btn btn-outline" onclick={() => download(fileName(page.params['job'] ?? 'job', 'damaged.json'), raw)}>Take out what is stored</button></p>
+      <p class="mt-3">
+        <button
+          type="button"
+          class="btn btn-outline"
+          onclick={() => download(fileName(page.params['job'] ?? 'job', 'damaged.json'), raw)}
+          >Take out what is stored</button
+        >
+      </p>
     {:else}
       <p>The browser does not give it out: {failed.why}</p>
     {/if}

@@ -12,4 +12,7 @@
   });
 </script>
 
-<main class="p-6"><h1 class="station-title">{session.job.name}</h1>{#if !first}<p>This job holds no thermostat.</p>{/if}</main>
+<main class="p-6">
+  <h1 class="station-title">{session.job.name}</h1>
+  {#if !first}<p>This job holds no thermostat.</p>{/if}
+</main>

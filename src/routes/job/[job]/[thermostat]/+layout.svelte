@@ -24,7 +24,8 @@
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const name = String(new FormData(event.currentTarget as HTMLFormElement).get('name') ?? '').trim() || 'Thermostat';
+    const name =
+      String(new FormData(event.currentTarget as HTMLFormElement).get('name') ?? '').trim() || 'Thermostat';
     session.edit(addThermostat(session.job, name));
     adding = false;
     await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
@@ -37,9 +38,17 @@
   {#if known}
     <nav class="no-print mb-2 flex gap-1 overflow-x-auto pb-1" aria-label="Thermostats">
       {#each session.job.thermostats as one (one.id)}
-        <a class="btn btn-sm flex-none" class:btn-neutral={one.id === place.thermostat.id} class:btn-ghost={one.id !== place.thermostat.id} aria-current={one.id === place.thermostat.id ? 'true' : undefined} href="/job/{session.job.id}/{one.id}/{station}">{one.name}</a>
+        <a
+          class="btn btn-sm flex-none"
+          class:btn-neutral={one.id === place.thermostat.id}
+          class:btn-ghost={one.id !== place.thermostat.id}
+          aria-current={one.id === place.thermostat.id ? 'true' : undefined}
+          href="/job/{session.job.id}/{one.id}/{station}">{one.name}</a
+        >
       {/each}
-      <button type="button" class="btn btn-ghost btn-sm flex-none" onclick={() => (adding = true)}>+ Thermostat</button>
+      <button type="button" class="btn btn-ghost btn-sm flex-none" onclick={() => (adding = true)}
+        >+ Thermostat</button
+      >
     </nav>
     <Standing />
     <div class="stations">
@@ -47,14 +56,18 @@
       <main class="min-w-0">{@render children()}</main>
     </div>
   {:else}
-    <main class="p-4"><h1 class="station-title">No such thermostat</h1><p>This job holds none under this address. <a class="underline" href="/">All jobs</a></p></main>
+    <main class="p-4">
+      <h1 class="station-title">No such thermostat</h1>
+      <p>This job holds none under this address. <a class="underline" href="/">All jobs</a></p>
+    </main>
   {/if}
 </div>
 <p class="sr-only" role="status">{session.said}</p>
 
 <Dialog open={adding} title="Another thermostat" onclose={() => (adding = false)}>
   <form class="grid gap-3" onsubmit={add}>
-    <label class="flex flex-col gap-1 text-sm">Where it hangs
+    <label class="flex flex-col gap-1 text-sm"
+      >Where it hangs
       <input class="input w-full" name="name" maxlength="120" placeholder="Upstairs" />
     </label>
     <button class="btn btn-primary justify-self-end">Add</button>

@@ -51,26 +51,54 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Moves</h1>
-      <p>{place.job.name}, {place.thermostat.name}: {deviceName(plan.device)}, {taken?.title.toLowerCase()}{#if place.thermostat.choice.method === null}<span class="quiet"> (recommended; not chosen yet)</span>{/if}</p>
+      <p>
+        {place.job.name}, {place.thermostat.name}: {deviceName(plan.device)}, {taken?.title.toLowerCase()}{#if place.thermostat.choice.method === null}&#32;<span
+            class="quiet">(recommended; not chosen yet)</span
+          >{/if}
+      </p>
     </div>
-    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}><Printer size={18} aria-hidden="true" />Print</button>
+    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}
+      ><Printer size={18} aria-hidden="true" />Print</button
+    >
   </div>
 
   <SafetyNotice at="moving" />
 
   {#if taken}
     <section class="sheet-of-paper p-4" aria-label="Verdict">
-      <p class="mb-2"><VerdictMark verdict={taken.verdict} />{#if taken.verdict !== 'no' && taken.minutes > 0}<span>&ensp;about {taken.minutes} minutes</span>{/if}</p>
+      <p class="mb-2">
+        <VerdictMark verdict={taken.verdict} />{#if taken.verdict !== 'no' && taken.minutes > 0}<span
+            >&ensp;about {taken.minutes} minutes</span
+          >{/if}
+      </p>
       <FindingList findings={conditions} />
-      {#if taken.loses.length > 0}<p class="mt-2"><b>Takes away:</b> {taken.loses.map((one) => one.text).join(' ')}</p>{/if}
+      {#if taken.loses.length > 0}<p class="mt-2">
+          <b>Takes away:</b>
+          {taken.loses.map((one) => one.text).join(' ')}
+        </p>{/if}
     </section>
   {/if}
 
   {#if plan.moves.length === 0}
-    <section class="sheet-of-paper p-4"><h2 class="section-title mb-1">Nothing is moved</h2><p>{taken?.method === 'none' ? 'The way taken is to leave everything as it is.' : 'The way taken is refused: see Supply for the reasons.'}</p></section>
+    <section class="sheet-of-paper p-4">
+      <h2 class="section-title mb-1">Nothing is moved</h2>
+      <p>
+        {taken?.method === 'none'
+          ? 'The way taken is to leave everything as it is.'
+          : 'The way taken is refused: see Supply for the reasons.'}
+      </p>
+    </section>
   {:else}
-    <section class="sheet-of-paper p-3 sm:p-5" aria-label="Before"><h2 class="section-title mb-2">Before</h2><StrandSheet view={before} label="Before" /></section>
-    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="After"><h2 class="section-title mb-2">After <span class="quiet text-sm font-normal">what moved stands on dark ground</span></h2><StrandSheet view={after} label="After" /></section>{/if}
+    <section class="sheet-of-paper p-3 sm:p-5" aria-label="Before">
+      <h2 class="section-title mb-2">Before</h2>
+      <StrandSheet view={before} label="Before" />
+    </section>
+    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="After">
+        <h2 class="section-title mb-2">
+          After <span class="quiet text-sm font-normal">what moved stands on dark ground</span>
+        </h2>
+        <StrandSheet view={after} label="After" />
+      </section>{/if}
 
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
       <h2 class="section-title mb-2">One conductor at a time</h2>
@@ -78,7 +106,11 @@
         <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.place)}</h3>
         <ol start={group.first} class="flex list-none flex-col">
           {#each group.moves as move, index (move.id)}
-            <li class="flex gap-3 py-1.5" data-action={move.action}><span class="box" aria-hidden="true"></span><span class="w-6 flex-none text-right font-semibold">{group.first + index}</span><span>{move.text}</span></li>
+            <li class="flex gap-3 py-1.5" data-action={move.action}>
+              <span class="box" aria-hidden="true"></span><span class="w-6 flex-none text-right font-semibold"
+                >{group.first + index}</span
+              ><span>{move.text}</span>
+            </li>
           {/each}
         </ol>
       {/each}
@@ -88,15 +120,28 @@
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">Parts</h2>
         <ul class="list-disc pl-5">
-          <li>{deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}</li>
-          {#each plan.parts as part (part.id)}<li>{part.quantity} {part.unit}: {part.name}&ensp;about ${part.cost}</li>{/each}
+          <li>
+            {deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}
+          </li>
+          {#each plan.parts as part (part.id)}<li>
+              {part.quantity}
+              {part.unit}: {part.name}&ensp;about ${part.cost}
+            </li>{/each}
         </ul>
       </section>
-      <section class="sheet-of-paper p-4"><h2 class="section-title mb-2">In the bag</h2><ul class="list-disc pl-5">{#each TOOLS as tool (tool)}<li>{tool}</li>{/each}</ul></section>
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">In the bag</h2>
+        <ul class="list-disc pl-5">
+          {#each TOOLS as tool (tool)}<li>{tool}</li>{/each}
+        </ul>
+      </section>
     </div>
 
     {#if taken?.proof?.worlds[0]}
-      <section class="sheet-of-paper p-4"><h2 class="section-title mb-2">Proof</h2><ProofTable proof={taken.proof.worlds[0]} /></section>
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-2">Proof</h2>
+        <ProofTable proof={taken.proof.worlds[0]} />
+      </section>
     {/if}
   {/if}
 </div>

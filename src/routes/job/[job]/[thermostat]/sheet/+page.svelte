@@ -4,7 +4,13 @@
   import FileUp from '@lucide/svelte/icons/file-up';
   import Plus from '@lucide/svelte/icons/plus';
   import { MediaQuery } from 'svelte/reactivity';
-  import { addConductor, removeCable, setEquipment, setPlateMarks, setThermostatField } from '$core/job/edits';
+  import {
+    addConductor,
+    removeCable,
+    setEquipment,
+    setPlateMarks,
+    setThermostatField
+  } from '$core/job/edits';
   import type { Equipment, Thermostat } from '$core/job/schema';
   import { setStep } from '$core/job/steps';
   import { readConductors, writeConductors } from '$core/formats/conductors-csv';
@@ -41,7 +47,14 @@
   });
 
   function changeMachine(index: number, machine: Equipment, change: Partial<Equipment>): void {
-    place.session.edit(setEquipment(place.job, index, { ...machine, ...change }, `Equipment: ${Object.keys(change).join(', ')}`));
+    place.session.edit(
+      setEquipment(
+        place.job,
+        index,
+        { ...machine, ...change },
+        `Equipment: ${Object.keys(change).join(', ')}`
+      )
+    );
   }
 
   function number(text: string): number | null {
@@ -61,21 +74,39 @@
     }
     const list = readConductors(text.text, place.thermostat);
     csvFaults = list.ok ? [] : list.faults.slice(0, 12).map(faultText);
-    if (list.ok) place.session.edit(setStep(place.job, ['thermostats', place.index, 'conductors'], list.conductors, `Conductor list from ${file.name}`));
+    if (list.ok)
+      place.session.edit(
+        setStep(
+          place.job,
+          ['thermostats', place.index, 'conductors'],
+          list.conductors,
+          `Conductor list from ${file.name}`
+        )
+      );
   }
 </script>
 
 <svelte:head><title>Strands · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
-  <div class="flex flex-wrap items-end justify-between gap-2">
+  <div class="flex flex-wrap items-end justify-between gap-2 xl:flex-nowrap">
     <div>
       <h1 class="station-title">Strands</h1>
-      <p class="quiet">What each conductor is on, at both ends. Landed at the wall proves nothing about the other end.</p>
+      <p class="quiet hidden sm:block">
+        What each conductor is on, at both ends. Landed at the wall proves nothing about the other end.
+      </p>
     </div>
-    <div class="join" role="group" aria-label="Where you stand">
+    <div class="join flex-none" role="group" aria-label="Where you stand">
       {#each views as view (view.id)}
-        <button type="button" class="btn join-item" class:btn-neutral={(only ?? 'both') === view.id} class:btn-outline={(only ?? 'both') !== view.id} class:hidden={view.id === 'both' && narrow.current} aria-pressed={(only ?? 'both') === view.id} onclick={() => (standing = view.id)}>{view.name}</button>
+        <button
+          type="button"
+          class="btn join-item"
+          class:btn-neutral={(only ?? 'both') === view.id}
+          class:btn-outline={(only ?? 'both') !== view.id}
+          class:hidden={view.id === 'both' && narrow.current}
+          aria-pressed={(only ?? 'both') === view.id}
+          onclick={() => (standing = view.id)}>{view.name}</button
+        >
       {/each}
     </div>
   </div>
@@ -85,32 +116,69 @@
   <section class="sheet-of-paper p-3 sm:p-5" aria-label="Strand sheet">
     {#if empty}
       <h2 class="section-title mb-1">Begin with the cable that comes out of the wall</h2>
-      <p class="mb-3">Photograph the plate first. Count the conductors in the sheath, the spare ones too: some are wrapped back round it.</p>
+      <p class="mb-3">
+        Photograph the plate first. Count the conductors in the sheath, the spare ones too: some are wrapped
+        back round it.
+      </p>
     {:else}
       <SheetEditor {only} />
       <p class="quiet mt-3 text-sm">
         Read: {read.wall} of {place.thermostat.conductors.length} at the wall, {read.equipment} at the equipment.
-        <span class="hidden sm:inline">Keys: arrows walk; letters set a mark (“R”, “O/B”), two letters a colour (“RD”); “loose” and “coiled” are typed too; Enter opens.</span>
+        <span class="hidden sm:inline"
+          >Keys: arrows walk; letters set a mark (“R”, “O/B”), two letters a colour (“RD”); “loose” and
+          “coiled” are typed too; Enter opens.</span
+        >
       </p>
     {/if}
     <div class="mt-3 flex flex-wrap gap-2">
-      <button type="button" class="btn" class:btn-primary={empty} class:btn-outline={!empty} onclick={() => { cableIndex = null; cableOpen = true; }}><Plus size={18} aria-hidden="true" />Add a cable</button>
+      <button
+        type="button"
+        class="btn"
+        class:btn-primary={empty}
+        class:btn-outline={!empty}
+        onclick={() => {
+          cableIndex = null;
+          cableOpen = true;
+        }}><Plus size={18} aria-hidden="true" />Add a cable</button
+      >
       {#if !empty}
-        <button type="button" class="btn btn-outline" onclick={() => (linksOpen = true)}>Links ({place.thermostat.links.length})</button>
-        <button type="button" class="btn btn-ghost" onclick={() => download(fileName(`${place.job.name}-${place.thermostat.name}`, 'csv'), writeConductors(place.thermostat), 'text/csv')}><FileDown size={18} aria-hidden="true" />List as CSV</button>
-        <label class="btn btn-ghost"><FileUp size={18} aria-hidden="true" />CSV in<input type="file" class="sr-only" accept=".csv,text/csv" onchange={bringCsv} /></label>
+        <button type="button" class="btn btn-outline" onclick={() => (linksOpen = true)}
+          >Links ({place.thermostat.links.length})</button
+        >
+        <button
+          type="button"
+          class="btn btn-ghost"
+          onclick={() =>
+            download(
+              fileName(`${place.job.name}-${place.thermostat.name}`, 'csv'),
+              writeConductors(place.thermostat),
+              'text/csv'
+            )}><FileDown size={18} aria-hidden="true" />List as CSV</button
+        >
+        <label class="btn btn-ghost"
+          ><FileUp size={18} aria-hidden="true" />CSV in<input
+            type="file"
+            class="sr-only"
+            accept=".csv,text/csv"
+            onchange={bringCsv}
+          /></label
+        >
       {/if}
     </div>
     {#if csvFaults.length > 0}
       <div class="mt-3 rounded border-2 border-base-300 p-3" role="alert">
         <b>The list was not taken over; nothing was changed.</b>
-        <ul class="list-disc pl-5">{#each csvFaults as line (line)}<li>{line}</li>{/each}</ul>
+        <ul class="list-disc pl-5">
+          {#each csvFaults as line (line)}<li>{line}</li>{/each}
+        </ul>
       </div>
     {/if}
   </section>
 
   {#if place.recordFindings.length > 0}
-    <section class="sheet-of-paper p-4" aria-label="What cannot be right"><FindingList findings={place.recordFindings} /></section>
+    <section class="sheet-of-paper p-4" aria-label="What cannot be right">
+      <FindingList findings={place.recordFindings} />
+    </section>
   {/if}
 
   <div class="grid gap-4 lg:grid-cols-2">
@@ -122,9 +190,26 @@
             <li class="flex flex-wrap items-center justify-between gap-2">
               <span>{cable.name}</span>
               <span class="flex flex-wrap gap-1">
-                <button type="button" class="btn btn-ghost btn-sm" onclick={() => place.session.edit(addConductor(place.job, place.index, cable.id, null))}>+ Conductor</button>
-                <button type="button" class="btn btn-ghost btn-sm" onclick={() => { cableIndex = index; cableOpen = true; }}>Change</button>
-                <button type="button" class="btn btn-ghost btn-sm" onclick={() => place.session.edit(removeCable(place.job, place.index, index))}>Remove</button>
+                <button
+                  type="button"
+                  class="btn btn-ghost btn-sm"
+                  onclick={() => place.session.edit(addConductor(place.job, place.index, cable.id, null))}
+                  >+ Conductor</button
+                >
+                <button
+                  type="button"
+                  class="btn btn-ghost btn-sm"
+                  onclick={() => {
+                    cableIndex = index;
+                    cableOpen = true;
+                  }}>Change</button
+                >
+                <button
+                  type="button"
+                  class="btn btn-ghost btn-sm"
+                  onclick={() => place.session.edit(removeCable(place.job, place.index, index))}
+                  >Remove</button
+                >
               </span>
             </li>
           {/each}
@@ -133,19 +218,53 @@
     {/if}
     <section class="sheet-of-paper p-4">
       <h2 class="section-title mb-1">The old plate</h2>
-      <p class="quiet mb-2 text-sm">Terminals that it has, used or not. Marks with a conductor count anyhow.</p>
-      <MarksToggle label="Terminals of the old plate" marks={place.thermostat.marks} onchange={(marks) => place.session.edit(setPlateMarks(place.job, place.index, marks))} />
+      <p class="quiet mb-2 text-sm">
+        Terminals that it has, used or not. Marks with a conductor count anyhow.
+      </p>
+      <MarksToggle
+        label="Terminals of the old plate"
+        marks={place.thermostat.marks}
+        onchange={(marks) => place.session.edit(setPlateMarks(place.job, place.index, marks))}
+      />
       <div class="mt-3 grid grid-cols-2 gap-3">
-        <label class="flex flex-col gap-1 text-sm">The old one lives on
-          <select class="select w-full" value={place.thermostat.oldSupply} onchange={(event) => place.session.edit(setThermostatField(place.job, place.index, 'oldSupply', event.currentTarget.value as Thermostat['oldSupply'], 'What the old thermostat lives on'))}>
+        <label class="flex flex-col gap-1 text-sm"
+          >The old one lives on
+          <select
+            class="select w-full"
+            value={place.thermostat.oldSupply}
+            onchange={(event) =>
+              place.session.edit(
+                setThermostatField(
+                  place.job,
+                  place.index,
+                  'oldSupply',
+                  event.currentTarget.value as Thermostat['oldSupply'],
+                  'What the old thermostat lives on'
+                )
+              )}
+          >
             <option value="unknown">not known</option>
             <option value="none">nothing: it only switches</option>
             <option value="battery">batteries</option>
             <option value="common">its common</option>
           </select>
         </label>
-        <label class="flex flex-col gap-1 text-sm">An outlet near the plate
-          <select class="select w-full" value={place.thermostat.outlet} onchange={(event) => place.session.edit(setThermostatField(place.job, place.index, 'outlet', event.currentTarget.value as Thermostat['outlet'], 'Outlet near the plate'))}>
+        <label class="flex flex-col gap-1 text-sm"
+          >An outlet near the plate
+          <select
+            class="select w-full"
+            value={place.thermostat.outlet}
+            onchange={(event) =>
+              place.session.edit(
+                setThermostatField(
+                  place.job,
+                  place.index,
+                  'outlet',
+                  event.currentTarget.value as Thermostat['outlet'],
+                  'Outlet near the plate'
+                )
+              )}
+          >
             <option value="unknown">not known</option>
             <option value="near">yes, always on</option>
             <option value="none">none</option>
@@ -157,21 +276,58 @@
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">The equipment: {machine.name}</h2>
         <div class="grid grid-cols-2 gap-3">
-          <label class="flex flex-col gap-1 text-sm">What it is called here
-            <input class="input w-full" maxlength="120" value={machine.name} onchange={(event) => changeMachine(index, machine, { name: event.currentTarget.value || machine.name })} />
+          <label class="flex flex-col gap-1 text-sm"
+            >What it is called here
+            <input
+              class="input w-full"
+              maxlength="120"
+              value={machine.name}
+              onchange={(event) =>
+                changeMachine(index, machine, { name: event.currentTarget.value || machine.name })}
+            />
           </label>
-          <label class="flex flex-col gap-1 text-sm">Where it stands
-            <input class="input w-full" maxlength="120" value={machine.place} onchange={(event) => changeMachine(index, machine, { place: event.currentTarget.value })} />
+          <label class="flex flex-col gap-1 text-sm"
+            >Where it stands
+            <input
+              class="input w-full"
+              maxlength="120"
+              value={machine.place}
+              onchange={(event) => changeMachine(index, machine, { place: event.currentTarget.value })}
+            />
           </label>
-          <label class="flex flex-col gap-1 text-sm">Transformer, VA
-            <input class="input w-full" inputmode="decimal" placeholder="not read" value={machine.transformerVa ?? ''} onchange={(event) => changeMachine(index, machine, { transformerVa: number(event.currentTarget.value) })} />
+          <label class="flex flex-col gap-1 text-sm"
+            >Transformer, VA
+            <input
+              class="input w-full"
+              inputmode="decimal"
+              placeholder="not read"
+              value={machine.transformerVa ?? ''}
+              onchange={(event) =>
+                changeMachine(index, machine, { transformerVa: number(event.currentTarget.value) })}
+            />
           </label>
-          <label class="flex flex-col gap-1 text-sm">Fuse on the board, A
-            <input class="input w-full" inputmode="decimal" placeholder="none seen" value={machine.fuseAmps ?? ''} onchange={(event) => changeMachine(index, machine, { fuseAmps: Math.min(number(event.currentTarget.value) ?? 0, 50) || null })} />
+          <label class="flex flex-col gap-1 text-sm"
+            >Fuse on the board, A
+            <input
+              class="input w-full"
+              inputmode="decimal"
+              placeholder="none seen"
+              value={machine.fuseAmps ?? ''}
+              onchange={(event) =>
+                changeMachine(index, machine, {
+                  fuseAmps: Math.min(number(event.currentTarget.value) ?? 0, 50) || null
+                })}
+            />
           </label>
         </div>
-        <p class="quiet mt-3 mb-2 text-sm">Terminals on its board, used or not. Nothing is landed on one that was not read.</p>
-        <MarksToggle label="Terminals of {machine.name}" marks={machine.marks} onchange={(marks) => changeMachine(index, machine, { marks })} />
+        <p class="quiet mt-3 mb-2 text-sm">
+          Terminals on its board, used or not. Nothing is landed on one that was not read.
+        </p>
+        <MarksToggle
+          label="Terminals of {machine.name}"
+          marks={machine.marks}
+          onchange={(marks) => changeMachine(index, machine, { marks })}
+        />
       </section>
     {/each}
   </div>

@@ -13,7 +13,8 @@
   const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
   const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
   const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
-  const same = (findings: readonly { text: string }[]) => shared.length > 0 && findings.every((one) => shared.some((other) => other.text === one.text));
+  const same = (findings: readonly { text: string }[]) =>
+    shared.length > 0 && findings.every((one) => shared.some((other) => other.text === one.text));
 </script>
 
 <svelte:head><title>Supply · {place.thermostat.name} · Ulterum</title></svelte:head>
@@ -21,13 +22,26 @@
 <div class="flex flex-col gap-4">
   <div>
     <h1 class="station-title">Supply</h1>
-    <p class="quiet">Ways to feed {plan.assumedDevice ? 'a connected thermostat (none is chosen yet)' : deviceName(plan.device)}, each powered up on paper for every call before and after.</p>
+    <p class="quiet">
+      Ways to feed {plan.assumedDevice
+        ? 'a connected thermostat (none is chosen yet)'
+        : deviceName(plan.device)}, each powered up on paper for every call before and after.
+    </p>
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}
 
-  <ol class="grid items-start gap-3 md:grid-cols-2 xl:grid-cols-3" aria-label="Ways that are open, best first">
+  <ol
+    class="grid items-start gap-3 md:grid-cols-2 xl:grid-cols-3"
+    aria-label="Ways that are open, best first"
+  >
     {#each offered as option, index (option.method)}
-      <OptionCard {option} best={option.method === plan.recommended} number={index + 1} chosen={place.thermostat.choice.method === option.method} onchoose={(method) => place.session.edit(chooseMethod(place.job, place.index, method))} />
+      <OptionCard
+        {option}
+        best={option.method === plan.recommended}
+        number={index + 1}
+        chosen={place.thermostat.choice.method === option.method}
+        onchoose={(method) => place.session.edit(chooseMethod(place.job, place.index, method))}
+      />
     {/each}
   </ol>
 
@@ -37,8 +51,12 @@
       {#each refused as option (option.method)}
         <details class="border-b border-base-300 py-2 last:border-none" data-method={option.method}>
           <summary class="cursor-pointer">
-            <span class="inline-flex flex-wrap items-center gap-x-3"><b>{option.title}</b> <VerdictMark verdict={option.verdict} size={16} /></span>
-            <span class="quiet block pl-4">{same(option.findings) ? 'Closed by the stop above.' : option.findings[0]?.text}</span>
+            <span class="inline-flex flex-wrap items-center gap-x-3"
+              ><b>{option.title}</b> <VerdictMark verdict={option.verdict} size={16} /></span
+            >
+            <span class="quiet block pl-4"
+              >{same(option.findings) ? 'Closed by the stop above.' : option.findings[0]?.text}</span
+            >
           </summary>
           <div class="mt-2 pl-4">
             <p class="quiet mb-2">{option.how}</p>

@@ -14,7 +14,13 @@
   const identification = $derived(place.identification);
   const asked = EVIDENCE.filter((one) => one.kind !== 'read');
   const answered = $derived(asked.filter((one) => place.thermostat.observed[one.id] !== undefined));
-  const classes = { '24v': '24 V class', line: 'mains voltage', millivolt: 'millivolt', data: 'data', unknown: 'not settled' };
+  const classes = {
+    '24v': '24 V class',
+    line: 'mains voltage',
+    millivolt: 'millivolt',
+    data: 'data',
+    unknown: 'not settled'
+  };
   const states = CANDIDATES.filter((one) => one !== 'unknown');
 
   function labelOf(id: string): string {
@@ -29,11 +35,17 @@
 <div class="flex flex-col gap-4">
   <div>
     <h1 class="station-title">System: {FAMILY_NAMES[identification.family]}</h1>
-    <p class="quiet">Voltage class: {classes[identification.voltageClass]}. {identification.decided ? 'Settled as far as the record goes.' : 'Not settled: the next observation helps most.'}</p>
+    <p class="quiet">
+      Voltage class: {classes[identification.voltageClass]}. {identification.decided
+        ? 'Settled as far as the record goes.'
+        : 'Not settled: the next observation helps most.'}
+    </p>
   </div>
 
   {#if identification.findings.length > 0}
-    <section class="sheet-of-paper p-4" aria-label="What to mind"><FindingList findings={identification.findings} /></section>
+    <section class="sheet-of-paper p-4" aria-label="What to mind">
+      <FindingList findings={identification.findings} />
+    </section>
   {/if}
 
   <div class="grid gap-4 lg:grid-cols-2">
@@ -46,7 +58,13 @@
           {#each answered as one (one.id)}
             <li class="flex items-start justify-between gap-2 border-b border-base-300 pb-2 last:border-none">
               <span><span class="quiet text-sm">{one.ask}</span><br /><b>{labelOf(one.id)}</b></span>
-              <button type="button" class="btn btn-ghost btn-sm flex-none" aria-label="Take back: {one.ask}" onclick={() => place.session.edit(observe(place.job, place.index, one.id, null))}>Take back</button>
+              <button
+                type="button"
+                class="btn btn-ghost btn-sm flex-none"
+                aria-label="Take back: {one.ask}"
+                onclick={() => place.session.edit(observe(place.job, place.index, one.id, null))}
+                >Take back</button
+              >
             </li>
           {/each}
         </ul>
@@ -59,14 +77,24 @@
         <ul class="flex flex-col gap-1.5">
           {#each identification.candidates as one (one.family)}
             <li class="grid grid-cols-[1fr_4rem] items-center gap-x-3">
-              <span class:font-semibold={one.family === identification.family}>{one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]}</span>
+              <span class:font-semibold={one.family === identification.family}
+                >{one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]}</span
+              >
               <span class="text-right">{percentText(one.probability)}</span>
               <span class="bar" aria-hidden="true"><span style:width="{one.probability * 100}%"></span></span>
             </li>
           {/each}
         </ul>
-        <label class="mt-4 flex flex-col gap-1 text-sm">You know what it is?
-          <select class="select w-full" value={place.thermostat.statedFamily ?? ''} onchange={(event) => place.session.edit(stateFamily(place.job, place.index, (event.currentTarget.value || null) as Family | null))}>
+        <label class="mt-4 flex flex-col gap-1 text-sm"
+          >You know what it is?
+          <select
+            class="select w-full"
+            value={place.thermostat.statedFamily ?? ''}
+            onchange={(event) =>
+              place.session.edit(
+                stateFamily(place.job, place.index, (event.currentTarget.value || null) as Family | null)
+              )}
+          >
             <option value="">Let the evidence say</option>
             {#each states as one (one)}<option value={one}>{FAMILY_NAMES[one]}</option>{/each}
           </select>

@@ -4,7 +4,7 @@
   import { chooseDevice } from '$core/job/edits';
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
-  import { RAIL_WORDS, SUPPLY_WORDS } from '$lib/device/words';
+  import { FIT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from '$lib/device/words';
   import Dialog from '$lib/frame/dialog.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
@@ -23,33 +23,61 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Thermostat</h1>
-      <p class="quiet">Checked against what is recorded here. The shipped ones are made up; enter the facts of a real one from its own sheet.</p>
+      <p class="quiet">
+        Checked against what is recorded here. The shipped ones are made up; enter the facts of a real one
+        from its own sheet.
+      </p>
     </div>
-    <button type="button" class="btn btn-primary" onclick={() => (entering = true)}><Plus size={18} aria-hidden="true" />Enter a device</button>
+    <button type="button" class="btn btn-primary" onclick={() => (entering = true)}
+      ><Plus size={18} aria-hidden="true" />Enter a device</button
+    >
   </div>
   <ul class="grid gap-3 md:grid-cols-2 xl:grid-cols-3" aria-label="Thermostats">
     {#each matches as { device, verdict, findings } (device.id)}
       <li class="sheet-of-paper flex flex-col p-4" class:chosen={chosen === device.id}>
         <div class="flex items-start justify-between gap-2">
-          <div><p class="quiet text-sm">{device.maker}</p><h2 class="section-title">{device.model}</h2></div>
-          <VerdictMark {verdict} />
+          <div>
+            <p class="quiet text-sm">{device.maker}</p>
+            <h2 class="section-title">{device.model}</h2>
+          </div>
+          <VerdictMark {verdict} words={FIT_WORDS} />
         </div>
         <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 text-sm">
-          <dt class="quiet">Lives on</dt><dd>{SUPPLY_WORDS[device.supply]}</dd>
-          <dt class="quiet">Terminals</dt><dd class="font-semibold">{device.marks.join(' ')}</dd>
-          <dt class="quiet">Hot side</dt><dd>{RAIL_WORDS[device.rails]}</dd>
-          <dt class="quiet">Stages</dt><dd>{device.heatStages} heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}</dd>
-          <dt class="quiet">Draws</dt><dd>{device.drawVa} VA, {device.voltsMin} to {device.voltsMax} V</dd>
-          {#if device.price !== null}<dt class="quiet">Price</dt><dd>${device.price}</dd>{/if}
+          <dt class="quiet">Lives on</dt>
+          <dd>{SUPPLY_WORDS[device.supply]}</dd>
+          <dt class="quiet">Terminals</dt>
+          <dd class="font-semibold">{device.marks.join(' ')}</dd>
+          <dt class="quiet">Hot side</dt>
+          <dd>{RAIL_WORDS[device.rails]}</dd>
+          <dt class="quiet">Stages</dt>
+          <dd>{device.heatStages} heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}</dd>
+          <dt class="quiet">Draws</dt>
+          <dd>{device.drawVa} VA, {device.voltsMin} to {device.voltsMax} V</dd>
+          {#if device.price !== null}<dt class="quiet">Price</dt>
+            <dd>${device.price}</dd>{/if}
         </dl>
         <div class="mt-3 flex-1">
-          {#if findings.length === 0}<p class="text-sm">Everything that works today has a terminal on it.</p>{:else}<FindingList {findings} compact />{/if}
+          {#if findings.length === 0}<p class="text-sm">
+              Everything that works today has a terminal on it.
+            </p>{:else}<FindingList {findings} compact />{/if}
         </div>
         <div class="mt-3">
           {#if chosen === device.id}
-            <button type="button" class="btn btn-neutral w-full" aria-pressed="true" onclick={() => place.session.edit(chooseDevice(place.job, place.index, null))}>Chosen; touch to take back</button>
+            <button
+              type="button"
+              class="btn btn-neutral w-full"
+              aria-pressed="true"
+              onclick={() => place.session.edit(chooseDevice(place.job, place.index, null))}
+              >Chosen; touch to take back</button
+            >
           {:else}
-            <button type="button" class="btn btn-outline w-full" aria-label="Choose {deviceName(device)}" onclick={() => place.session.edit(chooseDevice(place.job, place.index, device.id))}>{verdict === 'no' ? 'Choose it all the same' : 'Choose'}</button>
+            <button
+              type="button"
+              class="btn btn-outline w-full"
+              aria-label="Choose {deviceName(device)}"
+              onclick={() => place.session.edit(chooseDevice(place.job, place.index, device.id))}
+              >{verdict === 'no' ? 'Choose it all the same' : 'Choose'}</button
+            >
           {/if}
         </div>
       </li>
@@ -57,7 +85,9 @@
   </ul>
 </div>
 
-<Dialog open={entering} title="A device, from its own sheet" wide onclose={() => (entering = false)}><DeviceForm ondone={() => (entering = false)} /></Dialog>
+<Dialog open={entering} title="A device, from its own sheet" wide onclose={() => (entering = false)}
+  ><DeviceForm ondone={() => (entering = false)} /></Dialog
+>
 
 <style>
   .chosen {

@@ -1,0 +1,140 @@
+/** Files in and out, two tabs, a full browser: nothing stored is lost or overwritten in silence. */
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, expectSaved, open, openDemo } from './helpers';
+
+async function bring(page: Page, name: string, text: string): Promise<void> {
+  await page
+    .getByLabel('Bring in a file')
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}
+
+test('a job is exported and brought back beside the one that is there', async ({ page }) => {
+  await openDemo(page);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the job as a file' }).click();
+  const file = await waiting;
+  expect(file.suggestedFilename()).toBe('the-old-schoolhouse.ulterum.json');
+  const text = await readFile(await file.path(), 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ format: 'ulterum-job', version: 1, name: 'The old schoolhouse' });
+  await open(page, '/');
+  await bring(page, 'again.json', text);
+  await expect(page.getByRole('list', { name: 'Jobs' }).locator('> li')).toHaveCount(2);
+});
+
+test('a bad file is refused with its places, and nothing stored is touched', async ({ page }) => {
+  await openDemo(page);
+  await open(page, '/');
+  const alert = page.getByRole('alert');
+  await bring(page, 'broken.json', '{"format": "ulterum-job", "version": 1,');
+  await expect(alert).toContainText('broken.json was not brought in; nothing stored was touched');
+  await expect(alert).toContainText('expected JSON');
+  await bring(page, 'foreign.json', '{"hello": 1}');
+  await expect(alert).toContainText('format: expected "ulterum-job"');
+  await bring(page, 'newer.json', '{"format": "ulterum-job", "version": 7}');
+  await expect(alert).toContainText('written by a newer Ulterum');
+  const job = JSON.parse(await readFile('demo/classroom.json', 'utf8'));
+  job.thermostats[0].conductors[1].colour = 'mauve';
+  await bring(page, 'mauve.json', JSON.stringify(job));
+  await expect(alert).toContainText('thermostats[0].conductors[1].colour');
+  await bring(page, 'large.json', ' '.repeat(2_100_000));
+  await expect(alert).toContainText('at most 2 MB');
+  await expect(page.getByRole('list', { name: 'Jobs' }).locator('> li')).toHaveCount(1);
+});
+
+test('the conductor list goes out as CSV and comes back; a bad line changes nothing', async ({ page }) => {
+  await openDemo(page);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'List as CSV' }).click();
+  const text = await readFile(await (await waiting).path(), 'utf8');
+  const send = (name: string, csv: string) =>
+    page.getByLabel('CSV in').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await send('bad.csv', text.replace(',GN,', ',GREENISH,'));
+  await expect(page.getByRole('alert')).toContainText('line 6, column colour');
+  await expect(cell(page, 5, 'colour')).toContainText('GN');
+  await send('good.csv', text.replace(',GN,', ',VT,'));
+  await expect(cell(page, 5, 'colour')).toContainText('VT');
+});
+
+test('two tabs: the other one follows, and a late edit never overwrites', async ({ context }) => {
+  const one = await context.newPage();
+  await openDemo(one);
+  const two = await context.newPage();
+  await openDemo(two);
+  await cell(one, 5, 'colour').focus();
+  await one.keyboard.type('vt');
+  await expectSaved(one);
+  await expect(cell(two, 5, 'colour')).toContainText('VT');
+
+  // A tab that did not hear of the other's save, as after a sleep.
+  await two.evaluate(async () => {
+    const request = indexedDB.open('ulterum');
+    const base = await new Promise<IDBDatabase>((done) => (request.onsuccess = () => done(request.result)));
+    const store = base.transaction('jobs', 'readwrite').objectStore('jobs');
+    const read = store.get('job-schoolhouse');
+    await new Promise<void>(
+      (done) =>
+        (read.onsuccess = () => {
+          store.put(
+            {
+              ...read.result,
+              revision: read.result.revision + 1,
+              job: { ...read.result.job, name: 'Renamed elsewhere' }
+            },
+            'job-schoolhouse'
+          );
+          done();
+        })
+    );
+    base.close();
+  });
+  await cell(one, 5, 'colour').focus();
+  await one.keyboard.type('pk');
+  await expect(one.getByRole('alert')).toContainText('changed in another tab');
+  await one.getByRole('button', { name: 'Keep both: mine as a copy' }).click();
+  await expectSaved(one);
+  await open(one, '/');
+  const jobs = one.getByRole('list', { name: 'Jobs' });
+  await expect(jobs).toContainText('Renamed elsewhere');
+  await expect(jobs).toContainText('The old schoolhouse (copy)');
+});
+
+test('a browser that is full says so, and the work can still be exported', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+  });
+  await cell(page, 5, 'colour').focus();
+  await page.keyboard.type('vt');
+  await expect(page.getByRole('alert')).toContainText('The browser has no room left');
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the job', exact: true }).click();
+  expect(await readFile(await (await waiting).path(), 'utf8')).toContain('"colour": "VT"');
+});
+
+test('records that cannot be are shown as findings, and close the ways instead of crashing', async ({
+  page
+}) => {
+  const job = JSON.parse(await readFile('demo/classroom.json', 'utf8'));
+  const [thermostat] = job.thermostats;
+  thermostat.conductors[0].wall.on.push({ at: thermostat.id, mark: 'RC' });
+  thermostat.conductors[1].id = thermostat.conductors[2].id;
+  thermostat.links.push({ ...thermostat.links[0], id: 'ln-self', b: thermostat.links[0].a });
+  await open(page, '/');
+  await bring(page, 'odd.json', JSON.stringify(job));
+  await page.getByRole('link', { name: 'Former classroom' }).click();
+  for (const code of ['landed-twice', 'duplicate-id', 'link-to-itself'])
+    await expect(page.locator(`[data-code=${code}]`)).toBeVisible();
+  await page.getByRole('link', { name: /^Supply/ }).click();
+  await expect(page.locator('[data-method=spare-conductor]')).toContainText('Not this way');
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await open(page, '/job/job-nowhere/th-1/sheet');
+  await expect(page.getByRole('heading')).toHaveText('This job cannot be opened');
+  await openDemo(page);
+  await open(page, '/job/job-schoolhouse/th-nobody/sheet');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such thermostat');
+});

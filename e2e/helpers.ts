@@ -1,0 +1,39 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Opens an address and waits until the page answers. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
+}
+
+export async function openDemo(page: Page, thermostat = 'classroom', station = 'sheet'): Promise<void> {
+  await open(page, '/demo');
+  await page.waitForURL('**/th-classroom/sheet');
+  if (thermostat !== 'classroom' || station !== 'sheet')
+    await open(page, `/job/job-schoolhouse/th-${thermostat}/${station}`);
+  await page.locator('h1').first().waitFor();
+}
+
+/** Nothing that axe counts as a fault. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`)
+  ).toEqual([]);
+}
+
+/** A cell of the strand sheet. */
+export function cell(page: Page, row: number, column: 'wall' | 'colour' | 'strand' | 'equipment'): Locator {
+  return page.locator(`[data-spot="${row - 1}-${column}"]`);
+}
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByRole('banner').getByText('Saved', { exact: true })).toBeAttached();
+}
+
+/** The whole page is no wider than the window: nothing has to be pushed sideways. */
+export async function expectNoSideways(page: Page): Promise<void> {
+  const width = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
+  expect(width[0]).toBeLessThanOrEqual(width[1] ?? 0);
+}

@@ -1,0 +1,79 @@
+/** Every main view: no accessibility fault in either theme, nothing sideways at phone width, no error in the console. */
+import { expect, test } from '@playwright/test';
+import { expectAccessible, expectNoSideways, open, openDemo } from './helpers';
+
+const stations = ['sheet', 'system', 'thermostat', 'supply', 'moves'];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`in the ${scheme} theme`, () => {
+    test.use({ colorScheme: scheme });
+
+    for (const thermostat of ['classroom', 'flat', 'bell-room']) {
+      test(`the stations of the ${thermostat} are accessible`, async ({ page }) => {
+        const errors: string[] = [];
+        page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+        page.on('pageerror', (error) => errors.push(error.message));
+        for (const station of stations) {
+          await openDemo(page, thermostat, station);
+          await expectAccessible(page);
+        }
+        expect(errors).toEqual([]);
+      });
+    }
+  });
+}
+
+test.describe('at 390 pixels', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  for (const thermostat of ['classroom', 'flat', 'bell-room']) {
+    test(`nothing of the ${thermostat} has to be pushed sideways`, async ({ page }) => {
+      for (const station of stations) {
+        await openDemo(page, thermostat, station);
+        await expectNoSideways(page);
+      }
+    });
+  }
+});
+
+test('the jobs page is accessible, empty and filled', async ({ page }) => {
+  await open(page, '/');
+  await expect(page.getByRole('heading', { name: 'No job yet' })).toBeVisible();
+  await expectAccessible(page);
+  await openDemo(page);
+  await open(page, '/');
+  await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('The old schoolhouse');
+  await expectAccessible(page);
+});
+
+test('every judgement of the standing opens its reasons, down to recorded facts and solved calls', async ({
+  page
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^System: .* Open the reasons/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('An outdoor unit stands outside and rests in winter.');
+  await dialog.locator('summary').first().click();
+  await expect(dialog).toContainText(/recorded:|observed:/);
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await page.getByRole('button', { name: /^Supply: .* Open the reasons/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Solved for a furnace with air conditioner');
+});
+
+test('mains is a stop on every station, and no move is given', async ({ page }) => {
+  await openDemo(page, 'bell-room', 'supply');
+  await expect(page.getByRole('button', { name: /^1 stops/ })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('This is mains voltage: shock and fire.');
+  await expect(page.getByRole('button', { name: /^Take this way/ })).toHaveCount(0);
+  await open(page, '/job/job-schoolhouse/th-bell-room/moves');
+  await expect(page.getByRole('heading', { name: 'Nothing is moved' })).toBeVisible();
+});
+
+test('the theme is kept', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /Dark theme/ }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'cellar');
+});

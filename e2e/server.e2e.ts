@@ -1,0 +1,67 @@
+/** The server routes: what they give, and how they refuse. */
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+
+const classroom = async () => JSON.parse(await readFile('demo/classroom.json', 'utf8'));
+
+test('POST /api/plan plans a job', async ({ request }) => {
+  const answer = await request.post('/api/plan', { data: await classroom() });
+  expect(answer.status()).toBe(200);
+  const plan = await answer.json();
+  expect(plan).toMatchObject({ recommended: 'spare-conductor', family: 'furnace-ac' });
+  expect(plan.options.map((one: { method: string }) => one.method)).toEqual(
+    expect.arrayContaining(['repurpose-g', 'plug-in-transformer', 'none'])
+  );
+  const asked = await request.post('/api/plan', {
+    data: { job: await classroom(), model: 'de-pair', method: 'no-c-needed' }
+  });
+  expect(await asked.json()).toMatchObject({ model: 'de-pair', method: 'no-c-needed' });
+});
+
+test('POST /api/plan refuses with the path at fault', async ({ request }) => {
+  const bad = await classroom();
+  bad.thermostats[0].conductors[2].wall.state = 'welded';
+  const answer = await request.post('/api/plan', { data: bad });
+  expect(answer.status()).toBe(422);
+  expect((await answer.json()).faults).toEqual([
+    {
+      path: 'thermostats[0].conductors[2].wall.state',
+      expected: 'landed, loose, coiled or unseen',
+      found: '"welded"'
+    }
+  ]);
+  const nested = await request.post('/api/plan', { data: { job: bad } });
+  expect((await nested.json()).faults[0].path).toBe('job.thermostats[0].conductors[2].wall.state');
+  const broken = await request.post('/api/plan', {
+    data: '{"job":',
+    headers: { 'content-type': 'application/json' }
+  });
+  expect(broken.status()).toBe(400);
+  const large = await request.post('/api/plan', {
+    data: ' '.repeat(2_050_000),
+    headers: { 'content-type': 'application/json' }
+  });
+  expect(large.status()).toBe(413);
+  expect((await large.json()).faults[0]).toMatchObject({ path: 'the body' });
+  const whole = JSON.parse(await readFile('demo/schoolhouse.json', 'utf8'));
+  const which = await request.post('/api/plan', { data: whole });
+  expect(which.status()).toBe(422);
+  expect((await which.json()).faults[0].expected).toContain('th-classroom');
+  for (const [key, value] of [
+    ['model', 'de-nothing'],
+    ['method', 'signal-splitter'],
+    ['surprise', 1]
+  ] as const) {
+    const refused = await request.post('/api/plan', { data: { job: await classroom(), [key]: value } });
+    expect(refused.status(), key).toBe(422);
+  }
+});
+
+test('the schema and the catalogue are served', async ({ request }) => {
+  const schema = await request.get('/schema/job.v1.json');
+  expect(schema.headers()['content-type']).toContain('schema+json');
+  expect((await schema.json()).properties).toHaveProperty('thermostats');
+  const catalogue = await (await request.get('/api/catalogue')).json();
+  expect(catalogue.devices).toHaveLength(6);
+  expect(catalogue.invented).toBe(true);
+});

@@ -1,0 +1,148 @@
+/** From an empty job to a printed move list: by keyboard at a desk, by touch on a phone. */
+import { expect, test } from '@playwright/test';
+import { cell, expectAccessible, expectNoSideways, expectSaved, open } from './helpers';
+
+test('by keyboard', async ({ page }) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'New job' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Which house').fill('Mill cottage');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/th-1/sheet');
+
+  await page.getByRole('button', { name: 'Add a cable' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('What it looks like').fill('tan cable');
+  await page.getByLabel('Gauge').selectOption('18');
+  await page.getByLabel(/Length, one way/).fill('12');
+  await page.getByLabel('In the wall it is').selectOption('free');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, 5, 'wall')).toBeVisible();
+
+  // One conductor after the other, without leaving the keys: the wall down, then the equipment down.
+  await cell(page, 1, 'wall').focus();
+  for (const mark of ['r', 'w', 'y', 'g', 'coiled']) {
+    await page.keyboard.type(mark);
+    await page.keyboard.press('Enter');
+  }
+  await expect(cell(page, 1, 'wall')).toHaveText('R');
+  await expect(cell(page, 5, 'wall')).toHaveText('coiled');
+  await cell(page, 1, 'equipment').focus();
+  for (const mark of ['r', 'w', 'y', 'g', 'coiled']) {
+    await page.keyboard.type(mark);
+    await page.keyboard.press('ArrowDown');
+  }
+  await expect(cell(page, 4, 'equipment')).toHaveText('G');
+
+  // A colour by two letters, and the whole thing taken back and done again.
+  await cell(page, 5, 'colour').focus();
+  await page.keyboard.type('bn');
+  await expect(cell(page, 5, 'colour')).toContainText('BN');
+  await page.keyboard.press('Control+z');
+  await expect(cell(page, 5, 'colour')).toContainText('BU');
+  await page.keyboard.press('Control+y');
+  await expect(cell(page, 5, 'colour')).toContainText('BN');
+
+  await page
+    .getByRole('group', { name: /Terminals of Furnace/ })
+    .getByRole('button', { name: 'C', exact: true })
+    .press('Enter');
+  await expectSaved(page);
+  await page.reload();
+  await expect(cell(page, 5, 'colour')).toContainText('BN');
+  await expect(page.getByRole('button', { name: /^Take back: / })).toBeEnabled();
+
+  await page.getByRole('link', { name: /^System/ }).press('Enter');
+  for (const answer of [/^Thin/, /^Warm air/, /^Yes, it rests/, /^Burner with a flue/]) {
+    const button = page.getByRole('button', { name: answer });
+    if (!(await button.isVisible())) {
+      const other = page.getByLabel('Or answer another');
+      const options = await other.locator('option').allTextContents();
+      for (const option of options.slice(1)) {
+        await other.selectOption({ label: option });
+        if (await button.isVisible()) break;
+      }
+    }
+    await button.press('Enter');
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace with air conditioner');
+
+  await page.getByRole('link', { name: /^Thermostat/ }).press('Enter');
+  await page.getByRole('button', { name: 'Choose Tarnwick Fellgate 4' }).press('Enter');
+  await page.getByRole('link', { name: /^Supply/ }).press('Enter');
+  const best = page.locator('[data-method=spare-conductor]');
+  await expect(best).toContainText('Recommended');
+  await page.getByRole('button', { name: 'Take this way: Use a spare conductor' }).press('Enter');
+  await expect(best).toHaveAttribute('data-chosen', 'true');
+  await expectSaved(page);
+  await page.reload();
+  await expect(best).toHaveAttribute('data-chosen', 'true');
+
+  await page.getByRole('link', { name: /^Moves/ }).press('Enter');
+  const moves = page.getByRole('region', { name: 'Move list' }).getByRole('listitem');
+  await expect(moves.first()).toContainText('Power off');
+  await expect(moves.last()).toContainText('Power on');
+  await expectAccessible(page);
+
+  // What goes to the printer: the moves, both sheets, and none of the frame.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Before' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'After' })).toBeVisible();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('by touch', async ({ page }) => {
+    await open(page, '/');
+    await page.getByRole('button', { name: 'New job' }).tap();
+    await page.getByLabel('Which house').fill('Ferry house');
+    await page.getByRole('button', { name: 'Begin at the wall' }).tap();
+    await page.waitForURL('**/th-1/sheet');
+    await page.getByRole('button', { name: 'Add a cable' }).tap();
+    await page.getByLabel('Conductors, spare ones too').selectOption('4');
+    await page.getByRole('button', { name: 'Add the cable' }).tap();
+    await expectNoSideways(page);
+
+    for (const [index, mark] of ['R', 'W', 'Y', 'G'].entries()) {
+      await cell(page, index + 1, 'wall').tap();
+      await page.getByRole('dialog').getByRole('button', { name: mark, exact: true }).tap();
+    }
+    await page.getByRole('button', { name: 'At the equipment' }).tap();
+    for (const [index, mark] of ['R', 'W', 'Y', 'G'].entries()) {
+      await cell(page, index + 1, 'equipment').tap();
+      await page.getByRole('dialog').getByRole('button', { name: mark, exact: true }).tap();
+    }
+    await expect(cell(page, 3, 'equipment')).toHaveText('Y');
+    await page
+      .getByRole('group', { name: /Terminals of Furnace/ })
+      .getByRole('button', { name: 'C', exact: true })
+      .tap();
+    await expectSaved(page);
+    await page.reload();
+    await page.getByRole('button', { name: 'At the equipment' }).tap();
+    await expect(cell(page, 4, 'equipment')).toHaveText('G');
+
+    await page.getByRole('link', { name: /^System/ }).tap();
+    await page.getByLabel('You know what it is?').selectOption('furnace-ac');
+    await page
+      .getByLabel('Or answer another')
+      .selectOption({ label: 'Are the conductors at the wall thin, or thick with wire nuts?' });
+    await page.getByRole('button', { name: /^Thin/ }).tap();
+    await expectNoSideways(page);
+    await page.getByRole('link', { name: /^Supply/ }).tap();
+    await page.getByRole('button', { name: 'Take this way: Turn the fan conductor into the common' }).tap();
+    await expectNoSideways(page);
+    await expectAccessible(page);
+    await page.getByRole('link', { name: /^Moves/ }).tap();
+    const moves = page.getByRole('region', { name: 'Move list' });
+    await expect(moves).toContainText('Link Y to G with a short piece of wire.');
+    await expect(moves).toContainText('Land the green conductor on C');
+    await expectNoSideways(page);
+    const pdf = await page.pdf({ format: 'A4' });
+    expect(pdf.length).toBeGreaterThan(20_000);
+  });
+});

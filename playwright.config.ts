@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test';
+import { launchArguments } from './scripts/browser.mjs';
+
+const port = Number(process.env['E2E_PORT'] ?? 4188);
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: Boolean(process.env['CI']),
+  reporter: process.env['E2E_JSON'] ? [['line'], ['json', { outputFile: process.env['E2E_JSON'] }]] : 'line',
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: launchArguments }
+  }
+});

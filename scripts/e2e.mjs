@@ -1,0 +1,16 @@
+/** End-to-end tests in headless Chromium against the built server. Further words go to the runner. */
+import { spawnSync } from 'node:child_process';
+import { bin, ensureChromium, root } from './set-up.mjs';
+import { ensureBuild, freePort, startServer } from './serve.mjs';
+
+const chromium = ensureChromium();
+ensureBuild();
+const port = await freePort(4188);
+const { server } = await startServer(port);
+const result = spawnSync(bin('playwright'), ['test', ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, CHROMIUM: chromium, E2E_PORT: String(port) }
+});
+server.kill();
+process.exitCode = result.status ?? 1;

@@ -1,0 +1,53 @@
+/** Builds the application when it is stale and starts its server; used by the demo, the end-to-end tests and the pictures. */
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { resolve } from 'node:path';
+import { bin, ensureDependencies, ensureGenerated, isStale, root, run } from './set-up.mjs';
+
+/** Bodies a little above what the routes accept, so that they can answer in their own words. */
+const BODY_SIZE_LIMIT = '2200000';
+
+export function ensureBuild() {
+  ensureDependencies();
+  if (
+    !isStale('build/index.js', ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json'])
+  )
+    return;
+  console.error('Building …');
+  ensureGenerated();
+  run(bin('vite'), ['build', '--logLevel', 'warn'], { stdio: ['ignore', 2, 2] });
+}
+
+/** Starts the built server and resolves once it answers. */
+export async function startServer(port) {
+  const origin = `http://localhost:${port}`;
+  const server = spawn(process.execPath, [resolve(root, 'build/index.js')], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), ORIGIN: origin, BODY_SIZE_LIMIT }
+  });
+  for (let tries = 0; tries < 100; tries += 1) {
+    if (server.exitCode !== null) throw new Error(`The server ended with code ${server.exitCode}`);
+    const answer = await fetch(`http://127.0.0.1:${port}/`).catch(() => null);
+    if (answer?.ok) return { origin, server };
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  server.kill();
+  throw new Error('The server did not answer within ten seconds');
+}
+
+/** The port wished for, or a free one when it is taken. */
+export function freePort(wished) {
+  return new Promise((done, fail) => {
+    const probe = createServer();
+    probe.once('error', () => {
+      const any = createServer();
+      any.once('error', fail);
+      any.listen(0, '127.0.0.1', () => {
+        const { port } = any.address();
+        any.close(() => done(port));
+      });
+    });
+    probe.listen(wished, '127.0.0.1', () => probe.close(() => done(wished)));
+  });
+}

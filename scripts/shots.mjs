@@ -1,0 +1,52 @@
+/** `npm run shots [folder]`: one picture of each main view, from the demo house, for docs/screenshots. */
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { ensureChromium, root } from './set-up.mjs';
+import { ensureBuild, freePort, startServer } from './serve.mjs';
+
+const executablePath = ensureChromium();
+ensureBuild();
+const { chromium } = await import('@playwright/test');
+const { launchArguments } = await import('./browser.mjs');
+const folder = resolve(root, process.argv[2] ?? 'docs/screenshots');
+const only = process.argv[3];
+mkdirSync(folder, { recursive: true });
+
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+const place = (thermostat, station) => `/job/job-schoolhouse/th-${thermostat}/${station}`;
+const views = [
+  { name: 'jobs', path: '/', size: desk },
+  { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
+  { name: 'sheet-cellar', path: place('flat', 'sheet'), size: desk, theme: 'cellar' },
+  { name: 'sheet-phone', path: place('classroom', 'sheet'), size: phone, theme: 'cellar' },
+  { name: 'system', path: place('classroom', 'system'), size: desk },
+  { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
+  { name: 'supply', path: place('classroom', 'supply'), size: desk },
+  { name: 'supply-phone', path: place('classroom', 'supply'), size: phone },
+  { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
+  { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
+  { name: 'stop', path: place('bell-room', 'supply'), size: desk }
+];
+
+const { origin, server } = await startServer(await freePort(4199));
+const browser = await chromium.launch({ executablePath, args: launchArguments });
+try {
+  for (const view of views.filter((one) => !only || one.name.includes(only))) {
+    const page = await browser.newPage({
+      viewport: view.size,
+      colorScheme: view.theme === 'cellar' ? 'dark' : 'light'
+    });
+    await page.goto(`${origin}/demo`);
+    await page.waitForURL('**/sheet');
+    await page.goto(`${origin}${view.path}`);
+    await page.locator('h1').first().waitFor();
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
+    await page.close();
+    console.log(`${view.name}.png`);
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}

@@ -1,0 +1,79 @@
+/** `npm test`: everything that has to hold, and one plain line at the end. */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { bin, ensureChromium, ensureDependencies, ensureGenerated, root } from './set-up.mjs';
+
+const started = Date.now();
+ensureDependencies();
+ensureGenerated();
+process.env.CHROMIUM = ensureChromium();
+const results = mkdtempSync(join(tmpdir(), 'ulterum-test-'));
+const unitFile = join(results, 'unit.json');
+const e2eFile = join(results, 'e2e.json');
+
+/** Runs a step with its output held back, so that two at once stay readable. */
+function step(name, command, args, environment = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...environment } });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk));
+    child.on('error', (error) => done({ name, ok: false, output: String(error) }));
+    child.on('close', (code) => {
+      const seconds = ((Date.now() - started) / 1000).toFixed(0);
+      console.log(`${code === 0 ? 'ok    ' : 'FAILED'}  ${name}  (at ${seconds} s)`);
+      if (code !== 0) console.log(output);
+      done({ name, ok: code === 0, output });
+    });
+  });
+}
+
+async function inTurn(...steps) {
+  const done = [];
+  for (const one of steps) done.push(await one());
+  return done;
+}
+
+const checks = (
+  await Promise.all([
+    inTurn(
+      () => step('lint, with the directions of imports', bin('eslint'), ['.', '--max-warnings', '0']),
+      () => step('format', bin('prettier'), ['--check', '.'])
+    ),
+    inTurn(
+      () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']),
+      () =>
+        step('unit tests', bin('vitest'), [
+          'run',
+          '--reporter=default',
+          '--reporter=json',
+          `--outputFile.json=${unitFile}`
+        ])
+    )
+  ])
+).flat();
+checks.push(await step('end-to-end tests', process.execPath, ['scripts/e2e.mjs'], { E2E_JSON: e2eFile }));
+
+function read(file) {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    return null;
+  }
+}
+
+const unit = read(unitFile);
+const e2e = read(e2eFile);
+const plain = checks.filter((one) => !one.name.endsWith('tests'));
+const passed =
+  plain.filter((one) => one.ok).length +
+  (unit?.numPassedTests ?? 0) +
+  (e2e?.stats.expected ?? 0) +
+  (e2e?.stats.flaky ?? 0);
+let failed =
+  plain.filter((one) => !one.ok).length + (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0);
+// A runner that broke before it could count is a failure too.
+if (failed === 0) failed = checks.filter((one) => !one.ok).length;
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exitCode = failed === 0 && checks.every((one) => one.ok) ? 0 : 1;

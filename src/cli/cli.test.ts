@@ -1,0 +1,139 @@
+import { mkdtemp, readFile, readdir, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { DEMO_JOBS } from '$demo/schoolhouse';
+import { writeJob } from '$core/formats/job-json';
+import { main } from './main';
+
+async function run(...words: string[]): Promise<{ code: number; out: string; error: string }> {
+  let out = '';
+  let error = '';
+  const code = await main(words, {
+    out: (text) => void (out += `${text}\n`),
+    error: (text) => void (error += `${text}\n`)
+  });
+  return { code, out, error };
+}
+
+async function json(...words: string[]) {
+  const { code, out } = await run(...words, '--json');
+  expect(code).toBe(0);
+  return JSON.parse(out);
+}
+
+describe('the command line', () => {
+  it('plans the classroom: a spare conductor, the others with verdict and findings', async () => {
+    const plan = await json('plan', 'demo/classroom.json');
+    expect(plan.recommended).toBe('spare-conductor');
+    const option = (method: string) => plan.options.find((one: { method: string }) => one.method === method);
+    expect(option('spare-conductor').verdict).toBe('care');
+    expect(option('repurpose-g')).toMatchObject({
+      verdict: 'care',
+      loses: [expect.stringContaining('Fan alone')]
+    });
+    expect(option('plug-in-transformer')).toMatchObject({ verdict: 'no' });
+    expect(option('plug-in-transformer').findings[0]).toMatchObject({ code: 'function-lost', level: 'stop' });
+    expect(plan.before.map((one: { call: string }) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+    expect(plan.moves[0]).toMatchObject({ end: 'equipment', action: 'power-off' });
+  });
+
+  it('plans with another model and method', async () => {
+    const plan = await json(
+      'plan',
+      'demo/schoolhouse.json',
+      '--thermostat',
+      'th-classroom',
+      '--model',
+      'de-pair',
+      '--method',
+      'no-c-needed'
+    );
+    expect(plan).toMatchObject({ model: 'de-pair', method: 'no-c-needed' });
+  });
+
+  it('identifies and matches every thermostat of the house', async () => {
+    const { thermostats } = await json('identify', 'demo/schoolhouse.json');
+    expect(thermostats.map((one: { family: string }) => one.family)).toEqual([
+      'furnace-ac',
+      'heat-pump',
+      'line-voltage'
+    ]);
+    const matched = await json('match', 'demo/bell-room.json');
+    expect(new Set(matched.thermostats[0].models.map((one: { verdict: string }) => one.verdict))).toEqual(
+      new Set(['no'])
+    );
+  });
+
+  it('simulates before and after, one call or all', async () => {
+    const before = await json('simulate', 'demo/flat.json');
+    expect(before.calls.map((one: { call: string }) => one.call)).toEqual([
+      'idle',
+      'heat1',
+      'cool1',
+      'fan',
+      'aux',
+      'emergency'
+    ]);
+    const after = await json('simulate', 'demo/classroom.json', '--wiring', 'after', '--call', 'cool1');
+    expect(after.calls).toHaveLength(1);
+    expect(after.calls[0].thermostatVolts).toBeCloseTo(25.9, 1);
+    const closed = await json('simulate', 'demo/bell-room.json', '--wiring', 'after');
+    expect(closed.findings[0].level).toBe('stop');
+  });
+
+  it('checks a file, and names each fault of a bad one with exit 1', async () => {
+    expect(await json('check', 'demo/schoolhouse.json')).toMatchObject({
+      ok: true,
+      thermostats: 3,
+      findings: []
+    });
+    const folder = await mkdtemp(join(tmpdir(), 'ulterum-'));
+    const bad = join(folder, 'bad.json');
+    const job = DEMO_JOBS[0]!.job;
+    await writeFile(
+      bad,
+      writeJob({ ...job, thermostats: [{ ...job.thermostats[0]!, outlet: 'far' as never }] })
+    );
+    const { code, error } = await run('check', bad);
+    expect(code).toBe(1);
+    expect(error).toContain('thermostats[0].outlet: expected near, none or unknown, found "far"');
+    expect((await run('check', join(folder, 'none.json'))).code).toBe(1);
+  });
+
+  it('says what is wrong with a call, with exit 2', async () => {
+    const why = async (...words: string[]) => {
+      const { code, error } = await run(...words);
+      expect(code).toBe(2);
+      return error.split('\n')[0];
+    };
+    expect(await why()).toBe('Name a verb.');
+    expect(await why('spice', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('constructor', 'x')).toContain('No verb');
+    expect(await why('plan', 'demo/schoolhouse.json')).toContain(
+      '--thermostat (th-classroom, th-flat, th-bell-room)'
+    );
+    expect(await why('plan', 'demo/flat.json', '--model', 'de-x')).toContain('known: de-fellgate');
+    expect(await why('plan', 'demo/flat.json', '--method', 'signal-splitter')).toContain('not offered');
+    expect(await why('plan', 'demo/flat.json', '--speed', '9')).toContain('--speed');
+    expect(await why('simulate', 'demo/flat.json', '--call', 'polka')).toContain('No call');
+  });
+
+  it('prints readable pages', async () => {
+    const { out } = await run('plan', 'demo/classroom.json');
+    expect(out).toContain('Recommended: spare-conductor');
+    expect(out.split('\n').every((line) => line.length <= 110)).toBe(true);
+    for (const verb of ['identify', 'match', 'simulate', 'check'])
+      expect((await run(verb, 'demo/flat.json')).out).toContain('\n');
+  });
+
+  it('writes the demo jobs as they lie in the folder demo', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'ulterum-'));
+    expect((await run('demo', '--out', folder)).code).toBe(0);
+    for (const file of await readdir(folder)) {
+      expect(await readFile(join(folder, file), 'utf8'), file).toBe(
+        await readFile(join('demo', file), 'utf8')
+      );
+    }
+  });
+});

@@ -1,0 +1,210 @@
+import { describe, expect, it } from 'vitest';
+import { house } from '../scenarios/builder';
+import {
+  boilerHouse,
+  electricFurnaceHouse,
+  furnaceWithSpare,
+  heatOnly,
+  heatPumpHouse,
+  lineVoltageHouse
+} from '../scenarios/houses';
+import { beliefsFrom, chance, PRIOR } from './beliefs';
+import { EVIDENCE } from './evidence/registry';
+import { voltageBand } from './evidence/measured-volts';
+import { identify } from './identify';
+import { CANDIDATES } from './types';
+import { worldsOf } from './worlds';
+import { wiringOf } from '../wiring/from-job';
+
+const named = (where: ReturnType<typeof house>) => identify(where.job, where.thermostat);
+
+describe('families told apart', () => {
+  it.each([
+    ['furnace', heatOnly],
+    ['furnace-ac', furnaceWithSpare],
+    ['electric-furnace', electricFurnaceHouse],
+    ['heat-pump', heatPumpHouse],
+    ['boiler', boilerHouse],
+    ['line-voltage', lineVoltageHouse]
+  ] as const)('names %s from a plain house', (family, make) => {
+    const result = named(make());
+    expect(result.family).toBe(family);
+    expect(result.probability).toBeGreaterThan(0.9);
+    expect(result.decided).toBe(true);
+  });
+
+  it('names nothing before anything is recorded, and asks', () => {
+    const result = named(house({ strands: [] }));
+    expect(result.family).toBe('unknown');
+    expect(result.next.length).toBeGreaterThan(3);
+    expect(result.findings.map((one) => one.code)).toContain('system-unknown');
+  });
+
+  it('keeps an incomplete house open instead of guessing', () => {
+    const result = named(house({ strands: ['RD R unseen', 'WH W unseen'] }));
+    expect(result.decided).toBe(false);
+  });
+
+  it('names both sides of a contradiction', () => {
+    const result = named(
+      house({
+        strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'OG O loose'],
+        board: ['R', 'C', 'W', 'Y', 'G'],
+        observed: {
+          'outdoor-unit': 'rests',
+          flue: 'burner',
+          'heat-from': 'registers',
+          'conductor-build': 'thin'
+        }
+      })
+    );
+    expect(result.family).toBe('furnace-ac');
+    const finding = result.findings.find((one) => one.code === 'evidence-disagrees');
+    expect(finding?.text).toContain('landed at the wall but on nothing at the equipment');
+    expect(finding?.text).toContain('On the other side');
+    expect(finding?.because).toContain('co-5');
+  });
+
+  it('finds no contradiction in a plain house', () => {
+    expect(named(furnaceWithSpare()).findings).toEqual([]);
+  });
+});
+
+describe('the voltage class', () => {
+  it('is settled by a reading, whatever the rest says', () => {
+    const reading = (volts: number) =>
+      named(
+        house({
+          strands: ['RD R R', 'WH W W'],
+          observed: { 'measured-volts': volts, 'conductor-build': 'thin', 'heat-from': 'registers' }
+        })
+      );
+    expect(reading(27).voltageClass).toBe('24v');
+    expect(reading(120).voltageClass).toBe('line');
+    expect(reading(120).findings.map((one) => one.code)).toContain('line-voltage');
+    expect(reading(0.4).voltageClass).toBe('millivolt');
+    expect(reading(0.4).findings.some((one) => one.level === 'stop')).toBe(true);
+  });
+
+  it('sorts readings into the bands of the trade', () => {
+    expect([0.7, 12, 22, 30, 31, 51, -120].map(voltageBand)).toEqual([
+      'millivolt',
+      'between',
+      '24v',
+      '24v',
+      'between',
+      'line',
+      'line'
+    ]);
+  });
+
+  it('stops while mains is still possible', () => {
+    const result = named(
+      house({ strands: ['BK unseen unseen', 'RD unseen unseen'], observed: { 'conductor-build': 'thick' } })
+    );
+    expect(result.findings[0]).toMatchObject({ level: 'stop' });
+  });
+});
+
+describe('a stated family', () => {
+  it('is taken, and what disagrees is said', () => {
+    const result = named({ ...statedHeatPump() });
+    expect(result.family).toBe('heat-pump');
+    expect(result.stated).toBe(true);
+    expect(result.findings.map((one) => one.code)).toContain('stated-against-evidence');
+  });
+
+  it('is taken in silence where the evidence agrees', () => {
+    const where = heatPumpHouse();
+    const thermostat = { ...where.thermostat, statedFamily: 'heat-pump' as const };
+    const result = identify({ ...where.job, thermostats: [thermostat] }, thermostat);
+    expect(result.findings.map((one) => one.code)).not.toContain('stated-against-evidence');
+  });
+
+  function statedHeatPump() {
+    const where = furnaceWithSpare();
+    const thermostat = { ...where.thermostat, statedFamily: 'heat-pump' as const };
+    return { job: { ...where.job, thermostats: [thermostat] }, thermostat };
+  }
+});
+
+describe('the next observation', () => {
+  it('prefers a look over a climb of about the same gain, and never asks what is answered', () => {
+    const result = named(
+      house({ strands: ['RD R unseen', 'WH W unseen'], observed: { 'conductor-build': 'thin' } })
+    );
+    expect(result.next[0]?.evidence.effort).toBe('look');
+    expect(result.next.map((one) => one.evidence.id)).not.toContain('conductor-build');
+  });
+
+  it('promises answers whose chances add up, and a gain that is never negative', () => {
+    for (const one of named(house({ strands: [] })).next) {
+      expect(one.gain).toBeGreaterThan(0);
+      expect(one.answers.reduce((sum, answer) => sum + answer.chance, 0)).toBeCloseTo(1, 9);
+    }
+  });
+});
+
+describe('evidence', () => {
+  it('has a row of the right length for every family, and sentences for every value', () => {
+    for (const one of EVIDENCE) {
+      for (const family of CANDIDATES) {
+        const chances = one.values.map((value) => chance(one, family, value.value));
+        expect(
+          chances.reduce((sum, each) => sum + each, 0),
+          `${one.id} ${family}`
+        ).toBeCloseTo(1, 9);
+      }
+      if (one.kind !== 'read') expect(one.values.length).toBeGreaterThan(1);
+    }
+  });
+
+  it('starts from shares that add up', () => {
+    const beliefs = beliefsFrom([]);
+    expect(beliefs).toBe(PRIOR);
+    expect(Object.values(PRIOR).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('each piece fires in one of the houses and is silent in an empty one', () => {
+    const silent = house({ strands: [] });
+    const houses = [
+      heatOnly(),
+      furnaceWithSpare(),
+      electricFurnaceHouse(),
+      heatPumpHouse(),
+      boilerHouse(),
+      lineVoltageHouse()
+    ];
+    const measured = house({ strands: ['RD R R'], observed: { 'measured-volts': 27 } });
+    for (const one of EVIDENCE) {
+      const read = (where: ReturnType<typeof house>) =>
+        one.read({ ...where, wiring: wiringOf(where.job, where.thermostat) });
+      expect(
+        [...houses, measured].some((where) => read(where) !== null),
+        one.id
+      ).toBe(true);
+      expect(read(silent), one.id).toBeNull();
+    }
+  });
+});
+
+describe('worlds', () => {
+  it('holds both ways the board of an electric furnace may be', () => {
+    const where = electricFurnaceHouse();
+    const worlds = worldsOf(named(where), wiringOf(where.job, where.thermostat));
+    expect(worlds.map((one) => one.world.blowerInHeat).sort()).toEqual(['board', 'g']);
+  });
+
+  it('keeps every family that is still believable', () => {
+    const where = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: { 'conductor-build': 'thin', 'heat-from': 'registers' }
+    });
+    const families = worldsOf(named(where), wiringOf(where.job, where.thermostat)).map(
+      (one) => one.world.family
+    );
+    expect(families[0]).toBe('furnace-ac');
+    expect(families).toContain('electric-furnace');
+  });
+});

@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest';
+import { house } from '../scenarios/builder';
+import {
+  boilerHouse,
+  furnaceFourWires,
+  furnaceWithCommon,
+  heatPumpHouse,
+  lineVoltageHouse
+} from '../scenarios/houses';
+import type { House } from '../scenarios/builder';
+import { makeId } from '../job/ids';
+import { CATALOGUE, findDevice } from './catalogue';
+import { matchAll, matchDevice } from './match';
+
+const match = ({ job, thermostat }: House, model: string) =>
+  matchDevice(job, thermostat, findDevice(job, model)!);
+const codes = (where: House, model: string) => match(where, model).findings.map((one) => one.code);
+
+describe('the catalogue', () => {
+  it('holds six devices that differ in what decides a match', () => {
+    expect(CATALOGUE).toHaveLength(6);
+    expect(new Set(CATALOGUE.map((one) => one.supply))).toEqual(
+      new Set(['common-required', 'self-charging', 'battery', 'common-or-battery'])
+    );
+    expect(new Set(CATALOGUE.map((one) => one.rails))).toEqual(
+      new Set(['link-removable', 'one-r', 'joined-inside'])
+    );
+    expect(CATALOGUE.some((one) => one.marks.includes('K'))).toBe(true);
+  });
+});
+
+describe('checks', () => {
+  it('voltage: a 24 V device is refused on mains, and doubted where the class is open', () => {
+    for (const one of matchAll(lineVoltageHouse().job, lineVoltageHouse().thermostat))
+      expect(one.verdict).toBe('no');
+    expect(codes(house({ strands: [] }), 'de-fellgate')).toContain('voltage-class-unsettled');
+    expect(codes(furnaceWithCommon(), 'de-fellgate')).toEqual([]);
+  });
+
+  it('common: asked for where none is landed, content where one is', () => {
+    expect(match(furnaceFourWires(), 'de-fellgate').verdict).toBe('care');
+    expect(codes(furnaceFourWires(), 'de-fellgate')).toEqual(['needs-common']);
+    expect(codes(furnaceFourWires(), 'de-sipper')).toEqual(['supply-not-proven']);
+    expect(codes(furnaceFourWires(), 'de-pair')).toEqual(['device-needs-no-common']);
+    expect(match(furnaceWithCommon(), 'de-fellgate').verdict).toBe('go');
+  });
+
+  it('heat pump: refused for a device that knows no reversing valve', () => {
+    expect(codes(heatPumpHouse(), 'de-sipper')).toContain('no-heat-pump');
+    expect(match(heatPumpHouse(), 'de-sipper').verdict).toBe('no');
+    expect(match(heatPumpHouse(), 'de-onebar').verdict).toBe('go');
+  });
+
+  it('terminals: what works today and has no place on the device is named by its conductor', () => {
+    const found = match(heatPumpHouse(), 'de-pair');
+    expect(found.findings.find((one) => one.code === 'missing-terminal')).toMatchObject({
+      level: 'stop',
+      because: ['co-6', 'de-pair']
+    });
+    expect(codes(heatPumpHouse(), 'de-onebar')).not.toContain('missing-terminal');
+  });
+
+  it('stages: a board with W2 and a device with one stage', () => {
+    const staged = house({
+      strands: ['RD R R', 'WH W W', 'BU C C'],
+      board: ['R', 'C', 'W', 'W2'],
+      stated: 'furnace',
+      observed: { 'measured-volts': 27 }
+    });
+    expect(codes(staged, 'de-weftline')).toEqual(['too-few-stages']);
+    expect(codes(staged, 'de-onebar')).toEqual([]);
+  });
+
+  it('rails: two machines with a hot conductor each need hot terminals that can be parted', () => {
+    const base = boilerHouse();
+    const cooler = {
+      ...base.job.equipment[0]!,
+      id: makeId('equipment', 'cooler'),
+      name: 'air handler',
+      marks: ['R', 'C', 'Y', 'G']
+    };
+    const third = { ...base.thermostat.conductors[0]!, id: makeId('conductor', '3') };
+    const thermostat = {
+      ...base.thermostat,
+      statedFamily: 'furnace-ac' as const,
+      equipment: [...base.thermostat.equipment, cooler.id],
+      conductors: [
+        {
+          ...base.thermostat.conductors[0]!,
+          wall: { state: 'landed' as const, on: [{ at: base.thermostat.id, mark: 'RH' }] }
+        },
+        {
+          ...third,
+          wall: { state: 'landed' as const, on: [{ at: base.thermostat.id, mark: 'RC' }] },
+          equipment: { state: 'landed' as const, on: [{ at: cooler.id, mark: 'R' }] }
+        }
+      ]
+    };
+    const two: House = {
+      job: { ...base.job, equipment: [...base.job.equipment, cooler], thermostats: [thermostat] },
+      thermostat
+    };
+    expect(
+      match(two, 'de-onebar').findings.find((one) => one.code === 'link-must-suit-supplies')
+    ).toMatchObject({ level: 'stop' });
+    expect(
+      match(two, 'de-fellgate').findings.find((one) => one.code === 'link-must-suit-supplies')
+    ).toMatchObject({ level: 'warn' });
+    expect(codes(furnaceWithCommon(), 'de-onebar')).not.toContain('link-must-suit-supplies');
+  });
+});

@@ -1,0 +1,158 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findDevice } from '../match/catalogue';
+import { house, type House } from '../scenarios/builder';
+import { furnaceFourWires, furnaceWithSpare, HOUSES, heatOnly } from '../scenarios/houses';
+import { applyChange, difference, reverseChange } from '../wiring/difference';
+import { sortedWiring, type Wiring } from '../wiring/graph';
+import { applyMoves, movesBetween } from './moves';
+import { planFor } from './plan';
+
+const planned = (where: House, model = 'de-fellgate') =>
+  planFor(where.job, where.thermostat, { device: findDevice(where.job, model) ?? null });
+
+/** Every pair of before and after that any method makes in the houses, and in random ones. */
+function pairs(where: House): [Wiring, Wiring][] {
+  return CATALOGUE.flatMap((device) =>
+    planFor(where.job, where.thermostat, { device }).options.flatMap((one): [Wiring, Wiring][] =>
+      one.after ? [[one.before, one.after]] : []
+    )
+  );
+}
+
+const mark = fc.constantFrom('R', 'C', 'W', 'Y', 'G', 'O', 'loose', 'coiled', 'unseen');
+const anyHouse = fc
+  .record({
+    strands: fc.array(
+      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, mark).map((one) => one.join(' ')),
+      { minLength: 1, maxLength: 7 }
+    ),
+    board: fc.subarray(['R', 'C', 'W', 'Y', 'G', 'O']),
+    stated: fc.constantFrom(
+      'furnace' as const,
+      'furnace-ac' as const,
+      'heat-pump' as const,
+      'electric-furnace' as const,
+      'boiler' as const
+    )
+  })
+  .map((sketch) =>
+    house({
+      ...sketch,
+      observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'measured-volts': 27 }
+    })
+  );
+
+describe('moves', () => {
+  it('turn the before graph into the after graph, for every house, method and device', () => {
+    for (const make of Object.values(HOUSES)) {
+      for (const [before, after] of pairs(make())) {
+        expect(sortedWiring(applyMoves(before, movesBetween(before, after)))).toEqual(sortedWiring(after));
+      }
+    }
+  });
+
+  it('do so for random records too, and the difference can be walked back', () => {
+    fc.assert(
+      fc.property(anyHouse, (where) => {
+        for (const [before, after] of pairs(where)) {
+          expect(sortedWiring(applyMoves(before, movesBetween(before, after)))).toEqual(sortedWiring(after));
+          const back = difference(before, after).map(reverseChange).reverse();
+          expect(sortedWiring(back.reduce(applyChange, after))).toEqual(sortedWiring(before));
+        }
+      }),
+      { numRuns: 60 }
+    );
+  });
+
+  it('begin with every supply off and end with every supply on', () => {
+    const { moves } = planned(furnaceWithSpare());
+    const power = moves.map((move) => move.action.startsWith('power'));
+    expect(moves.slice(0, 2).map((move) => [move.action, move.what])).toEqual([
+      ['power-off', 'outdoor-unit'],
+      ['power-off', 'eq-1']
+    ]);
+    expect(power.indexOf(false)).toBe(2);
+    expect(power.lastIndexOf(false)).toBe(moves.length - 3);
+  });
+
+  it('take one conductor at a time at the equipment, and stay at one place until it is done', () => {
+    const option = planned(furnaceFourWires()).options.find((one) => one.method === 'repurpose-g');
+    const atEquipment = (option?.moves ?? []).filter(
+      (move) => move.end === 'equipment' && !move.action.startsWith('power')
+    );
+    expect(atEquipment.map((move) => move.action)).toEqual(['lift', 'land', 'link']);
+    const ends = (option?.moves ?? [])
+      .filter((move) => !move.action.startsWith('power'))
+      .map((move) => move.end);
+    expect(ends.lastIndexOf('equipment')).toBeLessThan(ends.indexOf('wall'));
+  });
+
+  it('prove an untested spare before it is landed', () => {
+    const spare = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: furnaceWithSpare().thermostat.observed,
+      continuity: 'untested'
+    });
+    const actions = planned(spare)
+      .moves.filter((move) => move.what === 'co-5')
+      .map((move) => move.action);
+    expect(actions).toEqual(['check', 'land', 'land']);
+  });
+
+  it('plug a plug-in supply in last of all', () => {
+    const option = planned(heatOnly()).options.find((one) => one.method === 'plug-in-transformer');
+    expect(option?.moves.at(-1)).toMatchObject({ action: 'power-on', place: 'outlet' });
+  });
+
+  it('refuse a change that was made for another wiring', () => {
+    const { wiringBefore, moves } = planned(furnaceWithSpare());
+    const once = applyMoves(wiringBefore, moves);
+    expect(() => applyMoves(once, moves)).toThrow();
+  });
+});
+
+describe('the plan', () => {
+  it('gives no moves for a way that is refused, and the reasons instead', () => {
+    const where = furnaceFourWires();
+    const plan = planFor(where.job, where.thermostat, {
+      method: 'plug-in-transformer',
+      device: findDevice(where.job, 'de-fellgate') ?? null
+    });
+    expect(plan.taken).toBe('plug-in-transformer');
+    expect(plan.moves).toEqual([]);
+  });
+
+  it('plans for any connected thermostat until one is chosen, and says so', () => {
+    const where = furnaceWithSpare();
+    const plan = planFor(where.job, where.thermostat);
+    expect(plan.assumedDevice).toBe(true);
+    expect(plan.recommended).toBe('spare-conductor');
+  });
+
+  it('ranks what exists over what is added, and that over what is given up, and says why', () => {
+    const options = planned(furnaceWithSpare()).options.filter((one) => one.verdict !== 'no');
+    expect(options.map((one) => one.method)).toEqual(['spare-conductor', 'new-cable', 'repurpose-g', 'none']);
+    expect(options[0]?.whyAbove).toContain('it uses what is there already');
+    expect(options[1]?.whyAbove).toContain('every function that worked still works');
+    expect(options.at(-1)?.whyAbove).toContain('refused');
+  });
+
+  it('counts minutes and parts', () => {
+    const option = planned(furnaceFourWires()).options.find((one) => one.method === 'new-cable');
+    expect(option?.minutes).toBeGreaterThan(100);
+    expect(option?.cost).toBe(option?.parts.reduce((sum, part) => sum + part.cost, 0));
+  });
+
+  it('does not rest on an end that nobody has seen without saying so', () => {
+    const where = house({
+      strands: ['RD R R', 'WH W W', 'YE Y unseen', 'GN G G', 'BU coiled coiled'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: furnaceWithSpare().thermostat.observed
+    });
+    const best = planned(where).options[0];
+    expect(best?.verdict).toBe('care');
+    expect(best?.findings.find((one) => one.code === 'end-not-read')?.because).toEqual(['co-3']);
+  });
+});

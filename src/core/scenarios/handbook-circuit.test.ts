@@ -1,0 +1,186 @@
+/** Results that have to come out of the circuit itself. Figures: 40 VA, 15 m of 18 AWG, loads and thermostat draw as in `trade/loads`. */
+import { describe, expect, it } from 'vitest';
+import { running } from '../circuit/expected';
+import { simulate, type CallResult } from '../circuit/simulate';
+import { ALL_SUPPLY_CASES, PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
+import { findDevice } from '../match/catalogue';
+import { planFor } from '../plan/plan';
+import { newThermostatDevice, clipOf } from '../supply/swap-thermostat';
+import type { Call } from '../trade/vocabulary';
+import { terminalId, type Board, type Strand, type Wiring, type WireLink } from '../wiring/graph';
+import { conductorOhms } from '../trade/cable';
+import { furnaceWithCommon } from './houses';
+
+const { job } = furnaceWithCommon();
+const device = findDevice(job, 'de-fellgate')!;
+const world: World = {
+  id: 'furnace-ac',
+  family: 'furnace-ac',
+  blowerInHeat: 'board',
+  compressor: true,
+  reversing: 'none',
+  says: 'a furnace with air conditioner'
+};
+const board: Board = {
+  kind: 'board',
+  id: 'eq-1',
+  place: 'equipment',
+  name: 'furnace',
+  marks: ['R', 'C', 'W', 'Y', 'G'],
+  transformerVa: 40,
+  fuseAmps: 3
+};
+
+function strand(id: string, wall: string | null, equipment: string | null): Strand {
+  const landing = (terminal: string | null) =>
+    terminal === null ? ({ state: 'loose' } as const) : ({ state: 'landed', terminal } as const);
+  return {
+    id,
+    cable: 'ca-1',
+    name: id,
+    colour: null,
+    colourBeyond: null,
+    stripe: null,
+    spliced: 'no',
+    continuity: 'proven',
+    ohms: conductorOhms(18, 15),
+    wall: landing(wall),
+    equipment: landing(equipment)
+  };
+}
+
+const at = (mark: string) => terminalId(device.id, mark);
+const on = (mark: string) => terminalId(board.id, mark);
+
+function wired(
+  ends: Record<string, [wall: string | null, equipment: string | null]>,
+  links: readonly WireLink[] = [clipOf(device)!]
+): Wiring {
+  return {
+    devices: [newThermostatDevice(device), board],
+    cables: [],
+    strands: Object.entries(ends).map(([id, [wall, equipment]]) =>
+      strand(id, wall === null ? null : at(wall), equipment === null ? null : on(equipment))
+    ),
+    links
+  };
+}
+
+const full: Record<string, [string | null, string | null]> = {
+  r: ['RC', 'R'],
+  w: ['W', 'W'],
+  y: ['Y', 'Y'],
+  g: ['G', 'G'],
+  c: ['C', 'C']
+};
+const fourWires: typeof full = { r: ['RC', 'R'], w: ['W', 'W'], y: ['Y', 'Y'] };
+const yToG: WireLink = { id: 'ln-y-g', place: 'equipment', a: on('Y'), b: on('G'), kind: 'wire' };
+
+function solve(wiring: Wiring, call: Call, supplyCase: SupplyCase = PLAIN_CASE): CallResult {
+  const solved = simulate(wiring, world, call, supplyCase);
+  if (!solved.ok) throw new Error(solved.why);
+  return solved.result;
+}
+
+const volts = (wiring: Wiring, call: Call) => solve(wiring, call).thermostatVolts;
+const runs = (wiring: Wiring, call: Call) => running(solve(wiring, call).loads).sort();
+
+describe('one supply, R and C present', () => {
+  it.each([
+    ['idle', 27.1],
+    ['heat1', 26.0],
+    ['cool1', 25.9],
+    ['fan', 26.7]
+  ] as const)('gives the thermostat the figure of the sheet with %s', (call, expected) => {
+    expect(volts(wired(full), call)).toBeCloseTo(expected, 1);
+  });
+
+  it('keeps every load working and the display at 0 V when C is missing at either end', () => {
+    for (const c of [
+      [null, 'C'],
+      ['C', null]
+    ] as [string | null, string | null][]) {
+      const wiring = wired({ ...full, c });
+      expect(volts(wiring, 'heat1')).toBeCloseTo(0, 6);
+      expect(runs(wiring, 'heat1')).toEqual(['blower', 'burner']);
+      expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
+    }
+  });
+
+  it('leaves one side of the thermostat dead when the RH-RC link is left out', () => {
+    const wiring = wired(full, []);
+    expect(runs(wiring, 'heat1')).toEqual([]);
+    expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
+  });
+});
+
+describe('G turned into C', () => {
+  it('runs the compressor without the blower when the Y-G link is missing', () => {
+    expect(runs(wired({ ...fourWires, g: ['C', 'C'] }), 'cool1')).toEqual(['compressor']);
+  });
+
+  it('runs both with the link, at 25.75 V, and leaves heating unchanged', () => {
+    const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [clipOf(device)!, yToG]);
+    expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
+    const cooling = solve(wiring, 'cool1');
+    for (const load of cooling.loads.filter((one) => one.energised)) expect(load.volts).toBeCloseTo(25.75, 1);
+    expect(runs(wiring, 'heat1')).toEqual(['blower', 'burner']);
+    expect(runs(wiring, 'fan')).toEqual([]);
+  });
+
+  it('starves the display in series with the fan relay when moved at the wall only: 15.6 V', () => {
+    expect(volts(wired({ ...fourWires, g: ['C', 'G'] }), 'idle')).toBeCloseTo(15.6, 1);
+  });
+
+  it('is a short of about 10 A and an open fuse in a fan call when moved at the equipment only', () => {
+    const [supply] = solve(wired({ ...fourWires, g: ['G', 'C'] }), 'fan').supplies;
+    expect(supply?.fuseOpen).toBe(true);
+    expect(supply?.fuseAmps).toBeGreaterThan(9.5);
+    expect(supply?.fuseAmps).toBeLessThan(10.5);
+  });
+});
+
+describe('a plug-in supply on RC and C', () => {
+  const plug = {
+    kind: 'plug-in-transformer',
+    id: 'plug',
+    place: 'outlet',
+    name: 'plug-in supply',
+    marks: ['R', 'C'],
+    va: 20
+  } as const;
+  const base = wired({ r: ['RH', 'R'], w: ['W', 'W'], y: ['Y', 'Y'], g: ['G', 'G'] }, []);
+  const cord = [
+    strand('cord-1', at('RC'), terminalId('plug', 'R')),
+    strand('cord-2', at('C'), terminalId('plug', 'C'))
+  ];
+  const wiring: Wiring = { ...base, devices: [...base.devices, plug], strands: [...base.strands, ...cord] };
+
+  it('feeds the display and heats, but cooling and fan have no return', () => {
+    expect(volts(wiring, 'idle')).toBeGreaterThan(25);
+    expect(runs(wiring, 'heat1')).toEqual(['blower', 'burner']);
+    expect(runs(wiring, 'cool1')).toEqual([]);
+    expect(runs(wiring, 'fan')).toEqual([]);
+  });
+
+  it('with the link left in, joins the two supplies: nothing flows unless they are bonded, and then a fuse opens at opposite polarity', () => {
+    const tied: Wiring = { ...wiring, links: [clipOf(device)!] };
+    expect(solve(tied, 'idle').tied).toHaveLength(1);
+    const [plain, , , worst] = ALL_SUPPLY_CASES.map((one) => solve(tied, 'idle', one));
+    expect(plain?.supplies.some((one) => one.fuseOpen || one.amps > 1)).toBe(false);
+    expect(worst?.supplies.some((one) => one.fuseOpen || one.amps * 24 > one.ratedVa)).toBe(true);
+  });
+});
+
+describe('a conductor landed at the wall and loose at the equipment', () => {
+  it('makes that function dead, and the plan says so before anything is moved', () => {
+    const house = furnaceWithCommon();
+    const conductors = house.thermostat.conductors.map((one) =>
+      one.id === 'co-3' ? { ...one, equipment: { state: 'loose' as const, on: [] } } : one
+    );
+    const thermostat = { ...house.thermostat, conductors };
+    const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });
+    const option = plan.options.find((one) => one.method === 'existing-c');
+    expect(option?.findings.map((one) => one.code)).toContain('dead-before');
+  });
+});

@@ -1,0 +1,277 @@
+/** Each method: one house where it is open, and those where it must not be. */
+import { describe, expect, it } from 'vitest';
+import { findDevice } from '../../match/catalogue';
+import { planFor, type Plan, type PlannedOption } from '../../plan/plan';
+import { house, type House } from '../../scenarios/builder';
+import {
+  boilerHouse,
+  electricFurnaceHouse,
+  furnaceFourWires,
+  furnaceWithCommon,
+  furnaceWithSpare,
+  heatOnly,
+  heatPumpHouse,
+  heatPumpNoCommon,
+  HOUSES,
+  lineVoltageHouse
+} from '../../scenarios/houses';
+import { METHOD_IDS, type MethodId } from '../../trade/vocabulary';
+import { METHODS } from './registry';
+
+function planOf({ job, thermostat }: House, model = 'de-fellgate'): Plan {
+  return planFor(job, thermostat, { device: findDevice(job, model) ?? null });
+}
+
+function optionOf(where: House, method: MethodId, model?: string): PlannedOption {
+  const option = planOf(where, model).options.find((one) => one.method === method);
+  if (!option) throw new Error(`${method} is not among the options`);
+  return option;
+}
+
+const codes = (option: PlannedOption) => option.findings.map((one) => one.code);
+const openAir = {
+  'outdoor-unit': 'rests',
+  flue: 'burner',
+  'heat-from': 'registers',
+  'conductor-build': 'thin'
+};
+
+describe('existing-c', () => {
+  it('is simply done where C is landed at both ends', () => {
+    expect(optionOf(furnaceWithCommon(), 'existing-c')).toMatchObject({ verdict: 'go', loses: [] });
+    expect(planOf(heatPumpHouse(), 'de-onebar').recommended).toBe('existing-c');
+  });
+
+  it('is refused where C ends on nothing at the equipment, or where nobody has looked', () => {
+    const loose = house({
+      strands: ['RD R R', 'WH W W', 'BU C loose'],
+      board: ['R', 'C', 'W'],
+      observed: openAir
+    });
+    expect(codes(optionOf(loose, 'existing-c'))).toContain('common-one-ended');
+    const unseen = house({
+      strands: ['RD R R', 'WH W W', 'BU C unseen'],
+      board: ['R', 'C', 'W'],
+      observed: openAir
+    });
+    expect(optionOf(unseen, 'existing-c').verdict).toBe('no');
+    expect(codes(optionOf(unseen, 'existing-c'))).toContain('end-not-read');
+  });
+
+  it('takes a common that is landed at the equipment and coiled at the wall, once it is proven to be the same one', () => {
+    const there = (continuity: 'proven' | 'untested') =>
+      house({
+        strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled C'],
+        board: ['R', 'C', 'W', 'Y', 'G'],
+        observed: openAir,
+        continuity
+      });
+    expect(optionOf(there('proven'), 'existing-c').verdict).toBe('go');
+    expect(optionOf(there('untested'), 'existing-c').verdict).toBe('care');
+  });
+
+  it('is refused for a device without a C terminal', () => {
+    expect(codes(optionOf(furnaceWithCommon(), 'existing-c', 'de-pair'))).toEqual(['device-has-no-common']);
+  });
+});
+
+describe('spare-conductor', () => {
+  it('is done where a conductor is free at both ends and proven', () => {
+    expect(planOf(furnaceWithSpare()).recommended).toBe('spare-conductor');
+    expect(optionOf(furnaceWithSpare(), 'spare-conductor').verdict).toBe('go');
+  });
+
+  it('names the condition where it was not measured through, and is refused where it measured open', () => {
+    const spare = (continuity: 'untested' | 'broken') =>
+      house({
+        strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled'],
+        board: ['R', 'C', 'W', 'Y', 'G'],
+        observed: openAir,
+        continuity
+      });
+    expect(optionOf(spare('untested'), 'spare-conductor').verdict).toBe('care');
+    expect(codes(optionOf(spare('untested'), 'spare-conductor'))).toContain('continuity-not-proven');
+    expect(codes(optionOf(spare('broken'), 'spare-conductor'))).toContain('continuity-broken');
+  });
+
+  it('is refused where its other end was never found, and where C was not read on the board', () => {
+    const oneEnded = house({
+      strands: ['RD R R', 'WH W W', 'BU coiled unseen'],
+      board: ['R', 'C', 'W'],
+      observed: openAir
+    });
+    expect(codes(optionOf(oneEnded, 'spare-conductor'))).toEqual(['spare-one-ended']);
+    const noC = house({
+      strands: ['RD R R', 'WH W W', 'BU coiled coiled'],
+      board: ['R', 'W'],
+      observed: openAir
+    });
+    expect(codes(optionOf(noC, 'spare-conductor'))).toEqual(['board-mark-missing']);
+    expect(codes(optionOf(furnaceFourWires(), 'spare-conductor'))).toEqual(['no-spare']);
+  });
+});
+
+describe('repurpose-g', () => {
+  it('is open on a burner furnace, with the link at the board and the fan named as lost', () => {
+    const option = optionOf(furnaceFourWires(), 'repurpose-g');
+    expect(option.verdict).toBe('care');
+    expect(option.after?.links.map((one) => one.id)).toContain('ln-y-g');
+    expect(codes(option)).toContain('function-lost');
+    expect(option.proof?.worlds[0]?.rows.find((row) => row.call === 'fan')?.lost).toEqual(['blower']);
+    expect(option.proof?.worlds[0]?.rows.find((row) => row.call === 'cool1')?.lost).toEqual([]);
+  });
+
+  it('is refused for a heat pump, where the circuit shows strips without air', () => {
+    const option = optionOf(heatPumpNoCommon(), 'repurpose-g');
+    expect(option.verdict).toBe('no');
+    expect(codes(option)).toEqual(expect.arrayContaining(['not-for-this-family', 'strips-without-blower']));
+  });
+
+  it('is refused for an electric furnace, where it burns in one of the two ways its board may be', () => {
+    const option = optionOf(electricFurnaceHouse(), 'repurpose-g');
+    expect(codes(option)).toEqual(expect.arrayContaining(['not-for-this-family', 'strips-without-blower']));
+  });
+
+  it('needs no link where nothing cools, and is refused without a G conductor', () => {
+    const noCooling = house({
+      strands: ['RD R R', 'WH W W', 'GN G G'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: { ...openAir, 'outdoor-unit': 'none' }
+    });
+    expect(
+      optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.place === 'equipment')
+    ).toEqual([]);
+    expect(codes(optionOf(heatOnly(), 'repurpose-g'))).toEqual(['fan-conductor-missing']);
+  });
+});
+
+describe('plug-in-transformer', () => {
+  it('is open for a heat-only pair', () => {
+    expect(optionOf(heatOnly(), 'plug-in-transformer').verdict).toBe('go');
+    expect(optionOf(boilerHouse(), 'plug-in-transformer').verdict).toBe('go');
+  });
+
+  it('is refused where it would leave cooling without a return: the circuit says so, not a rule', () => {
+    const option = optionOf(furnaceFourWires(), 'plug-in-transformer');
+    expect(option.verdict).toBe('no');
+    expect(option.findings.filter((one) => one.level === 'stop').map((one) => one.code)).toEqual([
+      'function-lost'
+    ]);
+  });
+
+  it('is refused for a device whose hot terminals cannot be parted, and without an outlet', () => {
+    expect(codes(optionOf(heatOnly(), 'plug-in-transformer', 'de-weftline'))).toEqual([
+      'rails-not-separable'
+    ]);
+    expect(codes(optionOf(heatOnly(), 'plug-in-transformer', 'de-onebar'))).toEqual(['rails-not-separable']);
+    const noOutlet = house({
+      strands: ['RD R R', 'WH W W'],
+      board: ['R', 'C', 'W'],
+      observed: openAir,
+      outlet: 'none'
+    });
+    expect(codes(optionOf(noOutlet, 'plug-in-transformer'))).toEqual(['no-outlet']);
+  });
+});
+
+describe('new-cable', () => {
+  it('is open where the old one moves, and keeps every function', () => {
+    const option = optionOf(furnaceFourWires(), 'new-cable');
+    expect(option.verdict).toBe('go');
+    expect(option.proof?.worlds.flatMap((one) => one.rows.flatMap((row) => row.lost))).toEqual([]);
+  });
+
+  it('leaves spares in the new cable, each with a colour of its own', () => {
+    const strands = optionOf(furnaceFourWires(), 'new-cable').after?.strands ?? [];
+    const colours = strands.map((one) => one.colour);
+    expect(strands.some((one) => one.wall.state === 'coiled')).toBe(true);
+    expect(new Set(colours).size).toBe(colours.length);
+  });
+
+  it('is refused where the cable is stapled, and careful where nobody has pulled at it', () => {
+    const path = (way: 'stapled' | 'unknown') =>
+      house({ strands: ['RD R R', 'WH W W'], board: ['R', 'C', 'W'], observed: openAir, path: way });
+    expect(codes(optionOf(path('stapled'), 'new-cable'))).toContain('cable-stapled');
+    expect(optionOf(path('unknown'), 'new-cable').verdict).toBe('care');
+  });
+});
+
+describe('no-c-needed', () => {
+  it('is open for a device on batteries, and for no other', () => {
+    expect(optionOf(furnaceFourWires(), 'no-c-needed', 'de-pair').verdict).toBe('go');
+    expect(codes(optionOf(furnaceFourWires(), 'no-c-needed'))).toEqual(['device-needs-supply']);
+    expect(codes(optionOf(furnaceFourWires(), 'no-c-needed', 'de-sipper'))).toEqual(['supply-not-proven']);
+    expect(optionOf(furnaceFourWires(), 'no-c-needed', 'de-twobridge').verdict).toBe('care');
+  });
+});
+
+describe('none', () => {
+  it('is all that is left on mains, and names a licensed person', () => {
+    const plan = planOf(lineVoltageHouse());
+    expect(plan.recommended).toBe('none');
+    expect(plan.moves).toEqual([]);
+    expect(
+      plan.options.filter((one) => one.verdict !== 'no').map((one) => [one.method, one.verdict])
+    ).toEqual([['none', 'pro']]);
+  });
+
+  it('is never recommended while a safe way is open', () => {
+    expect(planOf(furnaceFourWires()).recommended).not.toBe('none');
+  });
+});
+
+describe('what closes every way', () => {
+  it('a record that contradicts itself', () => {
+    const where = furnaceWithSpare();
+    const [first, ...rest] = where.thermostat.conductors;
+    const twice = {
+      ...first!,
+      wall: { state: 'landed' as const, on: [...first!.wall.on, { at: where.thermostat.id, mark: 'C' }] }
+    };
+    const thermostat = { ...where.thermostat, conductors: [twice, ...rest] };
+    const plan = planFor({ ...where.job, thermostats: [thermostat] }, thermostat);
+    expect(plan.recommended).toBe('none');
+    expect(plan.options.find((one) => one.method === 'spare-conductor')?.findings[0]?.code).toBe(
+      'landed-twice'
+    );
+  });
+
+  it('a system that nothing is known of', () => {
+    const plan = planOf(house({ strands: ['RD unseen unseen', 'WH unseen unseen'] }));
+    expect(plan.recommended).toBe('none');
+  });
+});
+
+describe('the registry', () => {
+  it('knows every method of the vocabulary, and every one on offer is open in some house', () => {
+    expect(METHODS.every((one) => METHOD_IDS.includes(one.id))).toBe(true);
+    const open = new Set<MethodId>();
+    for (const make of Object.values(HOUSES)) {
+      for (const model of ['de-fellgate', 'de-pair']) {
+        for (const option of planOf(make(), model).options)
+          if (option.verdict !== 'no') open.add(option.method);
+      }
+    }
+    expect([...open].sort()).toEqual(METHODS.map((one) => one.id).sort());
+  });
+
+  it('never offers, as go or care, a way that starves the thermostat, hurts a machine or opens a fuse', () => {
+    const harmful = [
+      'thermostat-unfed',
+      'compressor-without-blower',
+      'strips-without-blower',
+      'fuse-opens',
+      'supplies-tied',
+      'transformer-overloaded'
+    ];
+    for (const make of Object.values(HOUSES)) {
+      for (const model of ['de-fellgate', 'de-onebar', 'de-weftline']) {
+        for (const option of planOf(make(), model).options.filter(
+          (one) => one.verdict === 'go' || one.verdict === 'care'
+        )) {
+          expect(codes(option).filter((code) => harmful.includes(code))).toEqual([]);
+        }
+      }
+    }
+  });
+});
