@@ -37,3 +37,8 @@ export async function expectNoSideways(page: Page): Promise<void> {
   const width = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
   expect(width[0]).toBeLessThanOrEqual(width[1] ?? 0);
 }
+
+/** A station's link on the rail. */
+export function station(page: Page, name: string): Locator {
+  return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
+}

@@ -33,12 +33,12 @@ test('POST /api/plan refuses with the path at fault', async ({ request }) => {
   const nested = await request.post('/api/plan', { data: { job: bad } });
   expect((await nested.json()).faults[0].path).toBe('job.thermostats[0].conductors[2].wall.state');
   const broken = await request.post('/api/plan', {
-    data: '{"job":',
+    data: Buffer.from('{"job":'),
     headers: { 'content-type': 'application/json' }
   });
   expect(broken.status()).toBe(400);
   const large = await request.post('/api/plan', {
-    data: ' '.repeat(2_050_000),
+    data: Buffer.alloc(2_050_000, ' '),
     headers: { 'content-type': 'application/json' }
   });
   expect(large.status()).toBe(413);

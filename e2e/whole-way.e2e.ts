@@ -1,6 +1,6 @@
 /** From an empty job to a printed move list: by keyboard at a desk, by touch on a phone. */
 import { expect, test } from '@playwright/test';
-import { cell, expectAccessible, expectNoSideways, expectSaved, open } from './helpers';
+import { cell, expectAccessible, expectNoSideways, expectSaved, open, station } from './helpers';
 
 test('by keyboard', async ({ page }) => {
   await open(page, '/');
@@ -52,7 +52,7 @@ test('by keyboard', async ({ page }) => {
   await expect(cell(page, 5, 'colour')).toContainText('BN');
   await expect(page.getByRole('button', { name: /^Take back: / })).toBeEnabled();
 
-  await page.getByRole('link', { name: /^System/ }).press('Enter');
+  await station(page, 'System').press('Enter');
   for (const answer of [/^Thin/, /^Warm air/, /^Yes, it rests/, /^Burner with a flue/]) {
     const button = page.getByRole('button', { name: answer });
     if (!(await button.isVisible())) {
@@ -67,9 +67,9 @@ test('by keyboard', async ({ page }) => {
   }
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace with air conditioner');
 
-  await page.getByRole('link', { name: /^Thermostat/ }).press('Enter');
+  await station(page, 'Thermostat').press('Enter');
   await page.getByRole('button', { name: 'Choose Tarnwick Fellgate 4' }).press('Enter');
-  await page.getByRole('link', { name: /^Supply/ }).press('Enter');
+  await station(page, 'Supply').press('Enter');
   const best = page.locator('[data-method=spare-conductor]');
   await expect(best).toContainText('Recommended');
   await page.getByRole('button', { name: 'Take this way: Use a spare conductor' }).press('Enter');
@@ -78,7 +78,7 @@ test('by keyboard', async ({ page }) => {
   await page.reload();
   await expect(best).toHaveAttribute('data-chosen', 'true');
 
-  await page.getByRole('link', { name: /^Moves/ }).press('Enter');
+  await station(page, 'Moves').press('Enter');
   const moves = page.getByRole('region', { name: 'Move list' }).getByRole('listitem');
   await expect(moves.first()).toContainText('Power off');
   await expect(moves.last()).toContainText('Power on');
@@ -126,18 +126,18 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'At the equipment' }).tap();
     await expect(cell(page, 4, 'equipment')).toHaveText('G');
 
-    await page.getByRole('link', { name: /^System/ }).tap();
+    await station(page, 'System').tap();
     await page.getByLabel('You know what it is?').selectOption('furnace-ac');
     await page
       .getByLabel('Or answer another')
       .selectOption({ label: 'Are the conductors at the wall thin, or thick with wire nuts?' });
     await page.getByRole('button', { name: /^Thin/ }).tap();
     await expectNoSideways(page);
-    await page.getByRole('link', { name: /^Supply/ }).tap();
+    await station(page, 'Supply').tap();
     await page.getByRole('button', { name: 'Take this way: Turn the fan conductor into the common' }).tap();
     await expectNoSideways(page);
     await expectAccessible(page);
-    await page.getByRole('link', { name: /^Moves/ }).tap();
+    await station(page, 'Moves').tap();
     const moves = page.getByRole('region', { name: 'Move list' });
     await expect(moves).toContainText('Link Y to G with a short piece of wire.');
     await expect(moves).toContainText('Land the green conductor on C');

@@ -56,8 +56,8 @@ describe('the job file', () => {
     const read = readJob(text);
     return read.ok ? [] : read.faults.map(faultText);
   };
-  const changed = (change: (raw: Record<string, never>) => void) => {
-    const raw = JSON.parse(writeJob(heatPumpHouse().job)) as Record<string, never>;
+  const changed = (change: (raw: ReturnType<typeof heatPumpHouse>['job']) => void) => {
+    const raw = JSON.parse(writeJob(heatPumpHouse().job)) as ReturnType<typeof heatPumpHouse>['job'];
     change(raw);
     return faultsOf(JSON.stringify(raw));
   };
@@ -75,8 +75,8 @@ describe('the job file', () => {
 
   it('names every fault by its path and what was expected', () => {
     const faults = changed((raw) => {
-      Object.assign(raw['thermostats'][0]['conductors'][2], { colour: 'mauve' });
-      Object.assign(raw['equipment'][0], { transformerVa: -40, surprise: true });
+      Object.assign(raw.thermostats[0]!.conductors[2]!, { colour: 'mauve' });
+      Object.assign(raw.equipment[0]!, { transformerVa: -40, surprise: true });
     });
     expect(faults).toContain(
       'thermostats[0].conductors[2].colour: expected a colour code such as RD, WH or BU, found "mauve"'

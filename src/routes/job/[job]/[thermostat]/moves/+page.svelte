@@ -17,6 +17,9 @@
   const taken = $derived(plan.options.find((one) => one.method === plan.taken));
   const before = $derived(sheetView(plan.wiringBefore));
   const after = $derived(plan.wiringAfter && taken ? sheetView(plan.wiringAfter, taken.before) : null);
+  const title = $derived(
+    `${place.job.name}, ${place.thermostat.name}: ${deviceName(plan.device)}, ${(taken?.title ?? '').toLowerCase()}`
+  );
   const groups = $derived(byPlace(plan.moves));
   const conditions = $derived((taken?.findings ?? []).filter((one) => one.level !== 'note'));
 
@@ -51,11 +54,8 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Moves</h1>
-      <p>
-        {place.job.name}, {place.thermostat.name}: {deviceName(plan.device)}, {taken?.title.toLowerCase()}{#if place.thermostat.choice.method === null}&#32;<span
-            class="quiet">(recommended; not chosen yet)</span
-          >{/if}
-      </p>
+      <p>{title}</p>
+      {#if place.thermostat.choice.method === null}<p class="quiet">Recommended; not chosen yet.</p>{/if}
     </div>
     <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}
       ><Printer size={18} aria-hidden="true" />Print</button

@@ -1,0 +1,2 @@
+/** Types of `browser.mjs`, for the Playwright configuration. */
+export const launchArguments: string[];
