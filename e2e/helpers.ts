@@ -10,8 +10,12 @@ export async function open(page: Page, path: string): Promise<void> {
 export async function openDemo(page: Page, thermostat = 'classroom', station = 'sheet'): Promise<void> {
   await open(page, '/demo');
   await page.waitForURL('**/th-classroom/sheet');
-  if (thermostat !== 'classroom' || station !== 'sheet')
-    await open(page, `/job/job-schoolhouse/th-${thermostat}/${station}`);
+  if (thermostat !== 'classroom' || station !== 'sheet') await openStation(page, thermostat, station);
+}
+
+/** A station of the demo house, once the demo is open. */
+export async function openStation(page: Page, thermostat: string, station: string): Promise<void> {
+  await open(page, `/job/job-schoolhouse/th-${thermostat}/${station}`);
   await page.locator('h1').first().waitFor();
 }
 
