@@ -53,6 +53,7 @@ test('by keyboard', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Take back: / })).toBeEnabled();
 
   await station(page, 'System').press('Enter');
+  await expect(page.getByRole('region', { name: 'Next observation' })).toBeVisible();
   for (const answer of [/^Thin/, /^Warm air/, /^Yes, it rests/, /^Burner with a flue/]) {
     const button = page.getByRole('button', { name: answer });
     if (!(await button.isVisible())) {

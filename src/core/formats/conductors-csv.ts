@@ -1,10 +1,11 @@
 /**
  * The conductor list as CSV (RFC 4180), for a spreadsheet or another tool. One line for each conductor; the header is part of the format:
  *
- *   id,cable,colour,stripe,label,wall,wall_terminal,equipment,equipment_terminal,continuity
+ *   id,cable,colour,stripe,position,label,wall,wall_terminal,equipment,equipment_terminal,continuity
  *
  * `wall` and `equipment` hold landed, loose, coiled or unseen; the terminal columns hold a mark when landed, with the machine's id and a
- * slash before it where the thermostat has several machines (`eq-2/W`), and a space between two marks of one end. Splices are not in the list and are kept when it is read back.
+ * slash before it where the thermostat has several machines (`eq-2/W`), and a space between two marks of one end. `position` counts conductors
+ * of one colour apart; a list without that column leaves it as it was. Splices are not in the list and are kept when it is read back.
  */
 import Papa from 'papaparse';
 import { COLOUR_CODES, type ColourCode } from '../trade/colours';
@@ -19,6 +20,7 @@ export const CSV_HEADER = [
   'cable',
   'colour',
   'stripe',
+  'position',
   'label',
   'wall',
   'wall_terminal',
@@ -38,6 +40,7 @@ export function writeConductors(thermostat: Thermostat): string {
     one.cable,
     one.colour ?? '',
     one.stripe ?? '',
+    one.position === null ? '' : String(one.position),
     one.label,
     one.wall.state,
     terminalText(thermostat, one.wall, 'wall'),
@@ -96,7 +99,7 @@ export function readConductors(text: string, thermostat: Thermostat): CsvRead {
 }
 
 function headerFaults(fields: readonly string[]): Fault[] {
-  return CSV_HEADER.filter((name) => !fields.includes(name)).map((name) => ({
+  return CSV_HEADER.filter((name) => name !== 'position' && !fields.includes(name)).map((name) => ({
     path: 'line 1',
     expected: `the column ${name}`,
     found: fields.length === 0 ? 'an empty file' : fields.join(', ')
@@ -121,6 +124,7 @@ class LineReader {
       cable: this.cable(cell('cable'), line),
       colour: this.colour(cell('colour'), 'colour', line),
       stripe: this.colour(cell('stripe'), 'stripe', line),
+      position: this.position(row.position === undefined ? null : cell('position'), before, line),
       label: this.label(unguardFormula(row.label ?? ''), line),
       wall: this.end(cell('wall'), cell('wall_terminal'), 'wall', line),
       equipment: this.end(cell('equipment'), cell('equipment_terminal'), 'equipment', line),
@@ -140,6 +144,16 @@ class LineReader {
     const found = allowed.find((one) => one === text.toLowerCase());
     if (found === undefined) this.fault(column, line, allowed.join(', '), text);
     return found ?? allowed[0]!;
+  }
+
+  /** A list without the column, as an older one may be, leaves the position as it was. */
+  private position(text: string | null, before: Conductor | undefined, line: number): number | null {
+    if (text === null) return before?.position ?? null;
+    if (text === '') return null;
+    const value = Number(text);
+    if (Number.isInteger(value) && value >= 1 && value <= 200) return value;
+    this.fault('position', line, 'a whole number from 1 to 200, or nothing', text);
+    return null;
   }
 
   private label(text: string, line: number): string {

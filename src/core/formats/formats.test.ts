@@ -24,6 +24,7 @@ const anyConductor = (index: number): fc.Arbitrary<Conductor> =>
     cable: fc.constant(thermostat.cables[0]!.id),
     colour: fc.option(fc.constantFrom(...COLOUR_CODES)),
     stripe: fc.option(fc.constantFrom(...COLOUR_CODES)),
+    position: fc.option(fc.integer({ min: 1, max: 200 })),
     label: fc.oneof(
       fc.string({ maxLength: 20 }),
       fc.constantFrom('=SUM(A1)', "'=x", '-1', 'a,"b"', 'zwei\nZeilen', '@home', ' lead')
@@ -126,12 +127,13 @@ describe('the conductor list', () => {
   it('names its faults by line and column, and gives back nothing', () => {
     const [header] = writeConductors(thermostat).split('\r\n');
     const read = readConductors(
-      `${header}\nco-1,cable,pink,,,landed,R,landed,R,proven\nco-2,nowhere,RD,,,upside,R,landed,,proven\n`,
+      `${header}\nco-1,cable,pink,,,,landed,R,landed,R,proven\nco-2,nowhere,RD,,twelve,,upside,R,landed,,proven\n`,
       thermostat
     );
     expect(read.ok ? [] : read.faults.map((one) => one.path)).toEqual([
       'line 2, column colour',
       'line 3, column cable',
+      'line 3, column position',
       'line 3, column wall',
       'line 3, column equipment_terminal'
     ]);

@@ -2,8 +2,8 @@
  * Beliefs: a probability per family of systems, from weighed evidence.
  *
  * Each piece of evidence multiplies the odds by how often its value is met in that family (Bayes' rule, pieces taken as independent given
- * the family). `unknown` stands for all families that this version does not tell apart: every value is equally likely there, so it gains
- * when the evidence fits none of the others.
+ * the family). `unknown` stands for whatever is none of the families: every value is equally likely there, so it gains when the evidence
+ * fits none of the others. A chance of exactly 0 excludes: after a reading of 27 V, nothing makes it mains again.
  */
 import { EVIDENCE } from './evidence/registry';
 import { CANDIDATES, type Candidate, type Evidence, type Reading, type Situation } from './types';
@@ -12,13 +12,21 @@ export type Beliefs = Readonly<Record<Candidate, number>>;
 
 /** Shares among houses in which somebody replaces a thermostat. An estimate; one good observation outweighs it. */
 export const PRIOR: Beliefs = {
-  furnace: 0.2,
-  'furnace-ac': 0.33,
-  'electric-furnace': 0.07,
-  'heat-pump': 0.17,
-  boiler: 0.12,
-  'line-voltage': 0.06,
-  unknown: 0.05
+  furnace: 0.18,
+  'furnace-ac': 0.31,
+  'electric-furnace': 0.06,
+  'heat-pump': 0.14,
+  'dual-fuel': 0.03,
+  boiler: 0.09,
+  steam: 0.02,
+  'boiler-plus-ac': 0.03,
+  'cooling-only': 0.01,
+  'contact-heater': 0.01,
+  communicating: 0.02,
+  'line-voltage': 0.04,
+  millivolt: 0.015,
+  'mains-hydronic': 0.015,
+  unknown: 0.03
 };
 
 export interface Weighed {
@@ -27,42 +35,60 @@ export interface Weighed {
 }
 
 /** The evidence that the situation holds. */
-export function weigh(situation: Situation): Weighed[] {
-  return EVIDENCE.flatMap((evidence) => {
-    const reading = evidence.read(situation);
-    return reading ? [{ evidence, reading }] : [];
+export function weigh(situation: Situation, evidence: readonly Evidence[] = EVIDENCE): Weighed[] {
+  return evidence.flatMap((one) => {
+    const reading = one.read(situation);
+    return reading ? [{ evidence: one, reading }] : [];
   });
 }
 
-/** Chance of a value in a family, with the family's row normalised. */
+const tables = new WeakMap<Evidence, readonly Float64Array[]>();
+
+/** One row per value of the evidence: its chance in each family, in the order of `CANDIDATES`, each family's chances adding up to 1. */
+export function chanceTable(evidence: Evidence): readonly Float64Array[] {
+  const known = tables.get(evidence);
+  if (known) return known;
+  const count = evidence.values.length;
+  const table = evidence.values.map((_, value) =>
+    Float64Array.from(CANDIDATES, (family) => {
+      if (family === 'unknown') return 1 / count;
+      const row = evidence.likelihood[family];
+      return (row[value] ?? 0) / row.reduce((sum, one) => sum + one, 0);
+    })
+  );
+  tables.set(evidence, table);
+  return table;
+}
+
+/** Chance of a value in a family. */
 export function chance(evidence: Evidence, family: Candidate, value: string): number {
-  if (family === 'unknown') return 1 / evidence.values.length;
-  const row = evidence.likelihood[family];
-  const total = row.reduce((sum, one) => sum + one, 0);
-  return (row[evidence.values.findIndex((one) => one.value === value)] ?? 0) / total;
+  const row = chanceTable(evidence)[evidence.values.findIndex((one) => one.value === value)];
+  return row?.[CANDIDATES.indexOf(family)] ?? 0;
 }
 
 export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR): Beliefs {
   return weighed.reduce((beliefs, one) => update(beliefs, one.evidence, one.reading.value), prior);
 }
 
-/** Bayes' rule for one value. */
+/** Bayes' rule for one value. Where the value excludes every family, nothing is learned from it. */
 export function update(beliefs: Beliefs, evidence: Evidence, value: string): Beliefs {
-  const posterior = CANDIDATES.map((family) => beliefs[family] * chance(evidence, family, value));
+  const row = chanceTable(evidence)[evidence.values.findIndex((one) => one.value === value)];
+  if (!row) return beliefs;
+  const posterior = CANDIDATES.map((family, index) => beliefs[family] * (row[index] ?? 0));
   const total = posterior.reduce((sum, one) => sum + one, 0);
-  const entries = CANDIDATES.map((family, index) => [
-    family,
-    total > 0 ? (posterior[index] ?? 0) / total : beliefs[family]
-  ]);
+  if (total <= 0) return beliefs;
+  const entries = CANDIDATES.map((family, index) => [family, (posterior[index] ?? 0) / total]);
   return Object.fromEntries(entries) as unknown as Beliefs;
 }
 
-/** Shannon entropy in bits. */
-export function entropy(beliefs: Beliefs): number {
-  return CANDIDATES.reduce((sum, family) => {
-    const p = beliefs[family];
-    return p > 0 ? sum - p * Math.log2(p) : sum;
-  }, 0);
+/** Shannon entropy of a list of probabilities, in bits. */
+export function entropy(shares: ArrayLike<number>): number {
+  let sum = 0;
+  for (let index = 0; index < shares.length; index += 1) {
+    const p = shares[index] ?? 0;
+    if (p > 0) sum -= p * Math.log2(p);
+  }
+  return sum;
 }
 
 export interface Ranked {

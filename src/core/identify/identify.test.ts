@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { house } from '../scenarios/builder';
+import { FAMILY_HOUSES } from '../scenarios/families';
 import {
   boilerHouse,
   electricFurnaceHouse,
@@ -167,14 +168,7 @@ describe('evidence', () => {
 
   it('each piece fires in one of the houses and is silent in an empty one', () => {
     const silent = house({ strands: [] });
-    const houses = [
-      heatOnly(),
-      furnaceWithSpare(),
-      electricFurnaceHouse(),
-      heatPumpHouse(),
-      boilerHouse(),
-      lineVoltageHouse()
-    ];
+    const houses = Object.values(FAMILY_HOUSES).flatMap((trio) => Object.values(trio).map((make) => make()));
     const measured = house({ strands: ['RD R R'], observed: { 'measured-volts': 27 } });
     for (const one of EVIDENCE) {
       const read = (where: ReturnType<typeof house>) =>

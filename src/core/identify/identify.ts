@@ -6,15 +6,16 @@ import { FAMILY_NAMES, type Family, type VoltageClass } from '../trade/vocabular
 import { wiringOf } from '../wiring/from-job';
 import { beliefsFrom, chance, ranked, weigh, type Beliefs, type Ranked, type Weighed } from './beliefs';
 import { nextObservations, type NextObservation } from './next';
+import { ambiguousMarks } from './ambiguous';
+import { TRAIT_QUESTIONS, traitsOf } from './traits/registry';
+import type { Trait } from './traits/types';
 import { CANDIDATES, type Candidate } from './types';
+import { voltageClassOf, voltageFindings } from './voltage';
 
 /** Below this a family is not called known. */
 export const DECIDED_AT = 0.9;
 /** Below this no family is named at all. */
 export const NAMED_AT = 0.5;
-/** Mains that is at least this likely stops everything until a reading or a licensed person has settled it. */
-export const MAINS_STOPS_AT = 0.05;
-
 export interface EvidenceWeight {
   readonly id: string;
   readonly sentence: string;
@@ -37,19 +38,23 @@ export interface Identification {
   readonly candidates: readonly Ranked[];
   readonly evidence: readonly EvidenceWeight[];
   readonly next: readonly NextObservation[];
+  /** Stages, reversing valve, supplies, who runs the blower: each with its own doubt. */
+  readonly traits: readonly Trait[];
   readonly findings: readonly Finding[];
 }
 
 export function identify(job: Job, thermostat: Thermostat): Identification {
-  const weighed = weigh({ job, thermostat, wiring: wiringOf(job, thermostat) });
+  const situation = { job, thermostat, wiring: wiringOf(job, thermostat) };
+  const weighed = weigh(situation);
   const beliefs = beliefsFrom(weighed);
   const candidates = ranked(beliefs);
   const top = candidates[0] ?? { family: 'unknown' as const, probability: 1 };
   const stated = thermostat.statedFamily;
   const believed: Family = top.probability >= NAMED_AT ? top.family : 'unknown';
   const family = stated ?? believed;
-  const probability = stated ? ((beliefs as Record<string, number>)[stated] ?? 0) : top.probability;
+  const probability = stated ? beliefs[stated] : top.probability;
   const voltageClass = voltageClassOf(weighed, beliefs);
+  const traits = traitsOf(situation, stated ? certain(stated) : beliefs);
   return {
     thermostat: thermostat.id,
     family,
@@ -61,63 +66,20 @@ export function identify(job: Job, thermostat: Thermostat): Identification {
     candidates,
     evidence: weighed.map((one) => weightOf(one, beliefs)),
     next: nextObservations(weighed),
+    traits,
     findings: sortFindings([
       ...voltageFindings(voltageClass, beliefs, weighed),
       ...disagreements(weighed, stated ?? top.family),
       ...(stated && probability < 0.2 && weighed.length > 0 ? [statedAgainst(stated, top, weighed)] : []),
       ...(family === 'unknown' ? [unknownSystem(candidates)] : []),
+      ...ambiguousMarks(situation),
       ...unknownObservations(thermostat)
     ])
   };
 }
 
-/** The class comes before the family: a reading settles it; marks and the build of the conductors make it likely. */
-function voltageClassOf(weighed: readonly Weighed[], beliefs: Beliefs): VoltageClass {
-  const read = weighed.find((one) => one.evidence.id === 'measured-volts')?.reading.value;
-  if (read === '24v' || read === 'line' || read === 'millivolt') return read;
-  if (beliefs['line-voltage'] >= NAMED_AT) return 'line';
-  const lowVoltage = 1 - beliefs['line-voltage'] - beliefs.unknown;
-  return lowVoltage >= DECIDED_AT ? '24v' : 'unknown';
-}
-
-function voltageFindings(
-  voltageClass: VoltageClass,
-  beliefs: Beliefs,
-  weighed: readonly Weighed[]
-): Finding[] {
-  const about = weighed
-    .filter((one) =>
-      ['measured-volts', 'conductor-build', 'plate-marks', 'heat-from'].includes(one.evidence.id)
-    )
-    .flatMap((one) => one.reading.because);
-  if (voltageClass === 'line') {
-    return [
-      finding(
-        'stop',
-        'line-voltage',
-        'This is mains voltage: shock and fire. Put the cover back on, leave the conductors alone, and have a licensed person fit a thermostat made for line voltage.',
-        about
-      )
-    ];
-  }
-  if (voltageClass === 'millivolt') {
-    return [
-      finding(
-        'stop',
-        'voltage-class-unsettled',
-        'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.',
-        about
-      )
-    ];
-  }
-  if (beliefs['line-voltage'] < MAINS_STOPS_AT && voltageClass === '24v') return [];
-  const share = Math.round(beliefs['line-voltage'] * 100);
-  const level = beliefs['line-voltage'] >= MAINS_STOPS_AT ? 'stop' : 'warn';
-  const text =
-    level === 'stop'
-      ? `The voltage is not known: mains is still possible (${share} %). Touch no conductor until it is settled.`
-      : 'The voltage class is not settled yet: look at the conductors and the marks, or have it measured.';
-  return [finding(level, 'voltage-class-unsettled', text, about)];
+function certain(family: Family): Beliefs {
+  return Object.fromEntries(CANDIDATES.map((one) => [one, one === family ? 1 : 0])) as unknown as Beliefs;
 }
 
 /** How far a piece speaks for each family, against its average over what is believed. */
@@ -154,9 +116,14 @@ function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
   const candidate = CANDIDATES.find((one) => one === family);
   if (!candidate || candidate === 'unknown') return [];
   const best = (one: Weighed) =>
-    Math.max(...CANDIDATES.map((other) => chance(one.evidence, other, one.reading.value)));
+    Math.max(
+      ...CANDIDATES.filter((other) => other !== 'unknown').map((other) =>
+        chance(one.evidence, other, one.reading.value)
+      )
+    );
   const against = weighed.filter(
-    (one) => chance(one.evidence, candidate, one.reading.value) < 0.06 && best(one) > 0.3
+    (one) =>
+      chance(one.evidence, candidate, one.reading.value) < 0.06 && (best(one) > 0.3 || best(one) < 0.06)
   );
   const strongest = [...weighed].sort(
     (a, b) =>
@@ -168,7 +135,7 @@ function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
     return finding(
       'warn',
       'evidence-disagrees',
-      `${sentenceOf(one)} That is hardly ever met with “${FAMILY_NAMES[candidate]}”. Look again.${forIt}`,
+      `${sentenceOf(one)} That is hardly ever met${best(one) < 0.06 ? ' at all' : ` with “${FAMILY_NAMES[candidate]}”`}. Look again.${forIt}`,
       [...one.reading.because, ...(strongest?.reading.because ?? [])]
     );
   });
@@ -197,7 +164,7 @@ function unknownSystem(candidates: readonly Ranked[]): Finding {
 
 function unknownObservations(thermostat: Thermostat): Finding[] {
   return Object.keys(thermostat.observed)
-    .filter((id) => !EVIDENCE.some((one) => one.id === id))
+    .filter((id) => !EVIDENCE.some((one) => one.id === id) && !TRAIT_QUESTIONS.some((one) => one.id === id))
     .map((id) =>
       finding(
         'note',

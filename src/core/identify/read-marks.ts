@@ -1,5 +1,6 @@
 /** Reads what the recorded wiring says about a terminal: whether a conductor on it at the wall arrives at the equipment. */
-import { canonicalMark } from '../trade/terminals';
+import type { Job, Thermostat } from '../job/schema';
+import { canonicalMark, markClass } from '../trade/terminals';
 import { landedTerminal, splitTerminal, type Strand, type Wiring } from '../wiring/graph';
 import type { Reading } from './types';
 
@@ -36,4 +37,55 @@ function landedIds(wiring: Wiring): string[] {
 export function wallMarks(wiring: Wiring): string[] {
   const device = wiring.devices.find((one) => one.place === 'wall');
   return device ? device.marks.map(canonicalMark) : [];
+}
+
+export type MarksClass = 'low-voltage' | 'mains' | 'contact' | 'data';
+
+/**
+ * What a set of marks belongs to, the dangerous readings first: one mains mark is enough, two data marks are (a single digit may be a
+ * number of something else). Null where nothing can be told.
+ */
+export function classOfMarks(marks: readonly string[]): MarksClass | null {
+  const classes = marks.map(markClass);
+  const count = (wanted: string) => classes.filter((one) => one === wanted).length;
+  if (count('mains') > 0) return 'mains';
+  if (count('data') > 1) return 'data';
+  if (classes.some((one) => one === 'hot' || one === 'call' || one === 'common')) return 'low-voltage';
+  return count('contact') > 0 ? 'contact' : null;
+}
+
+/** The class of the marks recorded at the thermostat's machines, outdoor units left aside. */
+export function equipmentMarkClass(job: Job, thermostat: Thermostat): Reading | null {
+  const own = job.equipment.filter(
+    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'outdoor-unit' && one.marks.length > 0
+  );
+  const value = classOfMarks(own.flatMap((one) => one.marks.map(canonicalMark)));
+  return value === null ? null : { value, because: own.map((one) => one.id) };
+}
+
+/** What the inventory holds for this thermostat, by the kinds that the user gave the machines. */
+export function machines(job: Job, thermostat: Thermostat): Reading | null {
+  const own = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
+  const has = (kind: string) => own.some((one) => one.kind === kind);
+  const because = own.map((one) => one.id);
+  if (has('boiler')) return { value: has('air-handler') ? 'boiler-and-air' : 'boiler', because };
+  const value = (['furnace', 'air-handler', 'room-heater'] as const).find(has);
+  return value === undefined ? null : { value, because };
+}
+
+/** Hot conductors at the wall, and whether a link joins RH and RC there. */
+export function hotAtWall(wiring: Wiring): Reading | null {
+  if (!wallIsRead(wiring)) return null;
+  const hot = wiring.strands.filter((strand) => landedOnOneOf(strand, 'wall', ['R', 'RH', 'RC']));
+  const marks = new Set(hot.map((strand) => splitTerminal(landedTerminal(strand.wall) ?? '').mark));
+  const because = hot.map((strand) => strand.id);
+  if (hot.length === 0) return { value: 'none', because: landedIds(wiring) };
+  if (marks.size < 2) return { value: 'one', because };
+  const link = wiring.links.find(
+    (one) =>
+      one.place === 'wall' &&
+      [one.a, one.b].every((end) => marks.has(splitTerminal(end).mark)) &&
+      one.a !== one.b
+  );
+  return link ? { value: 'two-linked', because: [...because, link.id] } : { value: 'two-apart', because };
 }

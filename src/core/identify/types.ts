@@ -1,18 +1,11 @@
 /** What evidence is: an observation with values, and how often each value is met in each family of systems. */
+import { FAMILIES, type Family } from '../trade/vocabulary';
 import type { Job, Thermostat } from '../job/schema';
 import type { Wiring } from '../wiring/graph';
 
-/** Families that this version tells apart. What is none of them shows up as `unknown`. */
-export const CANDIDATES = [
-  'furnace',
-  'furnace-ac',
-  'electric-furnace',
-  'heat-pump',
-  'boiler',
-  'line-voltage',
-  'unknown'
-] as const;
-export type Candidate = (typeof CANDIDATES)[number];
+/** What a belief is held about: every family of the trade. What is none of them shows up as `unknown`. */
+export const CANDIDATES = FAMILIES;
+export type Candidate = Family;
 
 /** How much it takes to make the observation: a look where one stands, a way to the equipment, a meter. */
 export type Effort = 'look' | 'climb' | 'meter';

@@ -1,8 +1,10 @@
 /** Beliefs as worlds: every way the equipment may still be, for the proof to solve. What is not settled counts at its worst. */
 import type { World } from '../devices/world';
 import { FAMILY_NAMES, type Family } from '../trade/vocabulary';
-import { boards, hasMark, landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
+import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
 import type { Identification } from './identify';
+import { traitShare } from './traits/registry';
+import type { Trait, TraitId } from './traits/types';
 
 /** A family less likely than this is left out of the proof. */
 export const BELIEVABLE = 0.05;
@@ -16,8 +18,8 @@ export interface WeightedWorld {
 export function worldsOf(identification: Identification, wiring: Wiring): WeightedWorld[] {
   return believableFamilies(identification)
     .flatMap(({ family, weight }) => {
-      const worlds = worldsOfFamily(family, wiring);
-      return worlds.map((world) => ({ world, weight: weight / worlds.length }));
+      const worlds = worldsOfFamily(family, identification.traits, wiring);
+      return worlds.map((one) => ({ ...one, weight: weight * one.weight }));
     })
     .sort((a, b) => b.weight - a.weight);
 }
@@ -30,38 +32,62 @@ function believableFamilies(identification: Identification): { family: Family; w
     .map((one) => ({ family: one.family, weight: one.probability }));
 }
 
-function worldsOfFamily(family: Family, wiring: Wiring): World[] {
-  const base = { family, reversing: reversing(family, wiring), says: withArticle(FAMILY_NAMES[family]) };
-  if (family !== 'electric-furnace') {
-    const compressor = family === 'furnace-ac' || family === 'heat-pump';
-    return [{ ...base, id: family, blowerInHeat: family === 'heat-pump' ? 'g' : 'board', compressor }];
-  }
-  const compressor = wiring.strands.some((strand) => {
-    const terminal = landedTerminal(strand.equipment);
-    return terminal !== null && splitTerminal(terminal).mark === 'Y1';
-  });
+/** One world per board behaviour that is still believable: how the blower starts in heating, how the valve is energised. */
+function worldsOfFamily(family: Family, traits: readonly Trait[], wiring: Wiring): WeightedWorld[] {
+  const says = withArticle(FAMILY_NAMES[family]);
+  const compressor = hasCompressor(family, wiring);
+  const heatPump = family === 'heat-pump' || family === 'dual-fuel';
+  const blowers = family === 'electric-furnace' ? believable(traits, 'blower-in-heat', ['g', 'board']) : null;
+  const valves = heatPump ? believable(traits, 'reversing-valve', ['O', 'B']) : null;
+  if (blowers)
+    return blowers.map(({ value, share }) => ({
+      weight: share,
+      world: {
+        id: `${family}/blower-by-${value}`,
+        family,
+        blowerInHeat: value,
+        compressor,
+        reversing: 'none',
+        says: value === 'g' ? `${says} whose blower runs on G alone` : `${says} whose board runs the blower`
+      }
+    }));
+  if (valves)
+    return valves.map(({ value, share }) => ({
+      weight: share,
+      world: {
+        id: valves.length === 1 ? family : `${family}/valve-${value.toLowerCase()}`,
+        family,
+        blowerInHeat: 'g',
+        compressor,
+        reversing: value,
+        says: valves.length === 1 ? says : `${says} whose valve works on ${value}`
+      }
+    }));
   return [
-    {
-      ...base,
-      id: `${family}/blower-by-g`,
-      blowerInHeat: 'g',
-      compressor,
-      says: `${base.says} whose blower runs on G alone`
-    },
-    {
-      ...base,
-      id: `${family}/blower-by-board`,
-      blowerInHeat: 'board',
-      compressor,
-      says: `${base.says} whose board runs the blower`
-    }
+    { weight: 1, world: { id: family, family, blowerInHeat: 'board', compressor, reversing: 'none', says } }
   ];
 }
 
-function reversing(family: Family, wiring: Wiring): World['reversing'] {
-  if (family !== 'heat-pump') return 'none';
-  const on = (mark: string) => boards(wiring).some((board) => hasMark(board, mark));
-  return on('B') && !on('O') && !on('OB') ? 'B' : 'O';
+/** The values of a trait that are still believable, with their shares made to add up. */
+function believable<T extends string>(
+  traits: readonly Trait[],
+  id: TraitId,
+  values: readonly T[]
+): { value: T; share: number }[] {
+  const shares = values.map((value) => ({ value, share: traitShare(traits, id, value) }));
+  const known = shares.some((one) => one.share > 0) ? shares : shares.map((one) => ({ ...one, share: 1 }));
+  const kept = known.filter((one) => one.share >= BELIEVABLE);
+  const total = kept.reduce((sum, one) => sum + one.share, 0);
+  return kept.map((one) => ({ ...one, share: one.share / total }));
+}
+
+function hasCompressor(family: Family, wiring: Wiring): boolean {
+  if (family !== 'electric-furnace')
+    return ['furnace-ac', 'heat-pump', 'dual-fuel', 'boiler-plus-ac', 'cooling-only'].includes(family);
+  return wiring.strands.some((strand) => {
+    const terminal = landedTerminal(strand.equipment);
+    return terminal !== null && splitTerminal(terminal).mark === 'Y1';
+  });
 }
 
 function withArticle(noun: string): string {

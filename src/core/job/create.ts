@@ -9,6 +9,7 @@ import {
   type JobId,
   type ThermostatId
 } from './ids';
+import { EMPTY_SURVEY, EMPTY_WALL_FACE } from './survey-schema';
 import {
   JOB_FORMAT,
   JOB_VERSION,
@@ -33,6 +34,7 @@ export function emptyConductor(id: ConductorId, cable: CableId, colour: ColourCo
     colour,
     stripe: null,
     label: '',
+    position: null,
     wall: UNSEEN,
     equipment: UNSEEN,
     splices: [],
@@ -50,7 +52,26 @@ export function emptyCable(
 }
 
 export function emptyEquipment(id: EquipmentId, name: string): Equipment {
-  return { id, name, place: '', maker: '', model: '', marks: [], transformerVa: null, fuseAmps: null };
+  return {
+    id,
+    name,
+    place: '',
+    maker: '',
+    model: '',
+    marks: [],
+    transformerVa: null,
+    fuseAmps: null,
+    kind: 'unknown',
+    fuel: 'unknown',
+    serial: '',
+    heatStages: null,
+    coolStages: null,
+    breaker: '',
+    serviceSwitch: '',
+    accessories: [],
+    others: [],
+    trace: []
+  };
 }
 
 export function emptyThermostat(
@@ -70,7 +91,15 @@ export function emptyThermostat(
     observed: {},
     statedFamily: null,
     outlet: 'unknown',
-    choice: { device: null, method: null }
+    choice: { device: null, method: null },
+    face: EMPTY_WALL_FACE,
+    signal: [],
+    path: { stretches: [], more: 0 },
+    stops: {},
+    off: {},
+    mercury: 'unknown',
+    photos: [],
+    foundEnds: []
   };
 }
 
@@ -87,6 +116,7 @@ export function newJob(id: JobId, name: string): Job {
     units: { length: 'm', temperature: 'C' },
     equipment: [equipment],
     thermostats: [emptyThermostat(nextId('thermostat', []), 'Thermostat', [equipment.id])],
-    devices: []
+    devices: [],
+    survey: EMPTY_SURVEY
   };
 }

@@ -9,7 +9,9 @@ export const ID_PREFIXES = {
   conductor: 'co',
   link: 'ln',
   splice: 'sp',
-  device: 'de'
+  device: 'de',
+  photo: 'ph',
+  foundEnd: 'fe'
 } as const;
 export type IdKind = keyof typeof ID_PREFIXES;
 
@@ -39,6 +41,10 @@ export const SpliceId = idOf('splice');
 export type SpliceId = v.InferOutput<typeof SpliceId>;
 export const DeviceId = idOf('device');
 export type DeviceId = v.InferOutput<typeof DeviceId>;
+export const PhotoId = idOf('photo');
+export type PhotoId = v.InferOutput<typeof PhotoId>;
+export const FoundEndId = idOf('foundEnd');
+export type FoundEndId = v.InferOutput<typeof FoundEndId>;
 
 interface IdOf {
   job: JobId;
@@ -49,6 +55,8 @@ interface IdOf {
   link: LinkId;
   splice: SpliceId;
   device: DeviceId;
+  photo: PhotoId;
+  foundEnd: FoundEndId;
 }
 
 /** The id of a kind with the given rest. Throws on a rest that makes no valid id: a programmer's mistake. */

@@ -4,6 +4,9 @@ import * as v from 'valibot';
 export const shortText = v.pipe(v.string('text'), v.maxLength(120, 'at most 120 characters'));
 export const text = v.pipe(v.string('text'), v.maxLength(4000, 'at most 4000 characters'));
 
+/** A moment, ISO 8601 in UTC to the millisecond at most. */
+export const timeText = v.pipe(v.string('a time'), v.isoTimestamp('a time such as 2026-01-31T08:30:00.000Z'));
+
 /** A terminal mark as printed beside the screw. */
 export const mark = v.pipe(
   v.string('a terminal mark'),

@@ -8,8 +8,18 @@ import { Gauge } from '../trade/cable';
 import { ColourCode } from '../trade/colours';
 import { EndState, Family, MethodId } from '../trade/vocabulary';
 import { DeviceFacts } from './device-facts';
+import { FoundEnd, OtherLanding, Photo, StopAnswer, SupplyOff, TraceFinding } from './reading-schema';
+import {
+  CablePath,
+  EMPTY_SURVEY,
+  EMPTY_WALL_FACE,
+  SignalReading,
+  Survey,
+  WallFace,
+  YesNo
+} from './survey-schema';
 import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
-import { mark, positive, shortText, text } from './primitives';
+import { mark, positive, shortText, text, timeText, wholeNumber } from './primitives';
 
 export const JOB_FORMAT = 'ulterum-job';
 export const JOB_VERSION = 1;
@@ -49,6 +59,8 @@ export const Conductor = v.strictObject({
   stripe: v.nullable(ColourCode),
   /** The user's own label on it: tape, a number, a letter. */
   label: shortText,
+  /** Its place in the sheath or on the strip, counted by the user: tells two of one colour apart. */
+  position: v.optional(v.nullable(wholeNumber(1, 200)), null),
   wall: ConductorEnd,
   equipment: ConductorEnd,
   splices: v.pipe(v.array(Splice), v.maxLength(8, 'at most 8 splices')),
@@ -76,6 +88,34 @@ export const Link = v.strictObject({
 });
 export type Link = v.InferOutput<typeof Link>;
 
+export const MACHINE_KINDS = [
+  'furnace',
+  'air-handler',
+  'boiler',
+  'room-heater',
+  'zone-panel',
+  'outdoor-unit',
+  'other',
+  'unknown'
+] as const;
+export type MachineKind = (typeof MACHINE_KINDS)[number];
+export const FUELS = ['gas', 'oil', 'propane', 'electricity', 'wood', 'none', 'unknown'] as const;
+
+export const ACCESSORY_KINDS = [
+  'humidifier',
+  'dehumidifier',
+  'ventilator',
+  'condensate-pump',
+  'lamp'
+] as const;
+/** Something that hangs on a machine, and whether it needs a relay of its own. */
+export const Accessory = v.strictObject({
+  kind: v.picklist(ACCESSORY_KINDS, `one of ${ACCESSORY_KINDS.join(', ')}`),
+  ownRelay: YesNo,
+  note: shortText
+});
+export type Accessory = v.InferOutput<typeof Accessory>;
+
 export const Equipment = v.strictObject({
   id: EquipmentId,
   name: shortText,
@@ -87,7 +127,21 @@ export const Equipment = v.strictObject({
   /** Nameplate of its control transformer, VA. */
   transformerVa: v.nullable(positive(1000)),
   /** Blade fuse on the board, amps; null when none was seen. */
-  fuseAmps: v.nullable(positive(50))
+  fuseAmps: v.nullable(positive(50)),
+  kind: v.optional(v.picklist(MACHINE_KINDS, `one of ${MACHINE_KINDS.join(', ')}`), 'unknown'),
+  fuel: v.optional(v.picklist(FUELS, `one of ${FUELS.join(', ')}`), 'unknown'),
+  serial: v.optional(shortText, ''),
+  /** Stages by its plate or board. */
+  heatStages: v.optional(v.nullable(wholeNumber(0, 4)), null),
+  coolStages: v.optional(v.nullable(wholeNumber(0, 4)), null),
+  /** Its breaker, as the directory of the panel names it, and where its service switch is. */
+  breaker: v.optional(shortText, ''),
+  serviceSwitch: v.optional(shortText, ''),
+  accessories: v.optional(v.pipe(v.array(Accessory), v.maxLength(12, 'at most 12 accessories')), []),
+  /** Conductors under its screws that are not the thermostat's. */
+  others: v.optional(v.pipe(v.array(OtherLanding), v.maxLength(40, 'at most 40')), []),
+  /** The way to a common that no mark names. */
+  trace: v.optional(v.pipe(v.array(TraceFinding), v.maxLength(20, 'at most 20 findings')), [])
 });
 export type Equipment = v.InferOutput<typeof Equipment>;
 
@@ -111,7 +165,17 @@ export const Thermostat = v.strictObject({
   statedFamily: v.nullable(Family),
   /** An outlet near the wall plate. */
   outlet: v.picklist(['near', 'none', 'unknown'], 'near, none or unknown'),
-  choice: v.strictObject({ device: v.nullable(DeviceId), method: v.nullable(MethodId) })
+  choice: v.strictObject({ device: v.nullable(DeviceId), method: v.nullable(MethodId) }),
+  face: v.optional(WallFace, EMPTY_WALL_FACE),
+  signal: v.optional(v.pipe(v.array(SignalReading), v.maxLength(200, 'at most 200 readings')), []),
+  path: v.optional(CablePath, { stretches: [], more: 0 }),
+  /** Answers to the stop questions, by their id. */
+  stops: v.optional(v.record(shortText, StopAnswer), {}),
+  /** Supplies that were cut, by the id of the supply. */
+  off: v.optional(v.record(shortText, SupplyOff), {}),
+  mercury: v.optional(YesNo, 'unknown'),
+  photos: v.optional(v.pipe(v.array(Photo), v.maxLength(60, 'at most 60 photos')), []),
+  foundEnds: v.optional(v.pipe(v.array(FoundEnd), v.maxLength(200, 'at most 200 ends')), [])
 });
 export type Thermostat = v.InferOutput<typeof Thermostat>;
 
@@ -129,6 +193,7 @@ export const Job = v.strictObject({
   equipment: v.pipe(v.array(Equipment), v.maxLength(24, 'at most 24 machines')),
   thermostats: v.pipe(v.array(Thermostat), v.maxLength(40, 'at most 40 thermostats')),
   /** Thermostats whose facts the user entered. */
-  devices: v.pipe(v.array(DeviceFacts), v.maxLength(60, 'at most 60 devices'))
+  devices: v.pipe(v.array(DeviceFacts), v.maxLength(60, 'at most 60 devices')),
+  survey: v.optional(Survey, EMPTY_SURVEY)
 });
 export type Job = v.InferOutput<typeof Job>;

@@ -16,6 +16,8 @@ export interface HouseSketch {
   readonly observed?: Thermostat['observed'];
   readonly stated?: Family | null;
   readonly equipment?: Partial<Equipment>;
+  /** Further machines; an end on one of them is written `MARK@2` for the second machine, `MARK@3` for the third. */
+  readonly further?: readonly Partial<Equipment>[];
   readonly lengthM?: number | null;
   readonly path?: 'free' | 'stapled' | 'unknown';
   readonly continuity?: Conductor['continuity'];
@@ -54,7 +56,16 @@ export function house(sketch: HouseSketch): House {
     fuseAmps: 3,
     ...sketch.equipment
   };
-  return { job: { ...base, equipment: [equipment], thermostats: [thermostat] }, thermostat };
+  const further = (sketch.further ?? []).map((one, index): Equipment => ({
+    ...machine,
+    id: makeId('equipment', String(index + 2)),
+    name: `machine ${index + 2}`,
+    transformerVa: 40,
+    fuseAmps: 3,
+    ...one
+  }));
+  const whole = { ...thermostat, equipment: [machine.id, ...further.map((one) => one.id)] };
+  return { job: { ...base, equipment: [equipment, ...further], thermostats: [whole] }, thermostat: whole };
 }
 
 function conductor(
@@ -69,9 +80,14 @@ function conductor(
   return {
     ...emptyConductor(makeId('conductor', String(index + 1)), cable, colourOf(colour)),
     wall: endFrom(wall, wallId),
-    equipment: endFrom(equipment, boardId),
+    equipment: endAt(equipment, boardId),
     continuity
   };
+}
+
+function endAt(word: string, first: EquipmentId): Conductor['equipment'] {
+  const [mark = '', machine] = word.split('@');
+  return endFrom(mark, machine === undefined ? first : makeId('equipment', machine));
 }
 
 function colourOf(code: string): ColourCode | null {

@@ -90,7 +90,14 @@ export const boilerHouse = () =>
   house({
     strands: ['RD R R', 'WH W W'],
     board: ['R', 'W', 'C'],
-    observed: { 'heat-from': 'radiators', flue: 'burner', 'outdoor-unit': 'none', 'conductor-build': 'thin' },
+    observed: {
+      'heat-from': 'radiators',
+      'radiator-kind': 'water',
+      flue: 'burner',
+      'outdoor-unit': 'none',
+      'conductor-build': 'thin',
+      programmer: 'none'
+    },
     equipment: { name: 'boiler', fuseAmps: null }
   });
 

@@ -32,10 +32,10 @@ const facts: readonly MarkFacts[] = [
     means: 'reversing valve, energised for heating; common on some old plates'
   },
   { mark: 'OB', class: 'call', means: 'reversing valve, either way, chosen in set-up' },
-  { mark: 'E', class: 'call', means: 'emergency heat' },
+  { mark: 'E', class: 'ambiguous', means: 'emergency heat; on some old plates the heating hot' },
   { mark: 'X', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
   { mark: 'X2', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
-  { mark: 'L', class: 'accessory', means: 'fault lamp' },
+  { mark: 'L', class: 'ambiguous', means: 'fault lamp; on mains controls live: stop' },
   { mark: 'K', class: 'call', means: 'Y and G combined on one conductor, with an adapter at the equipment' },
   { mark: 'S', class: 'sensor', means: 'remote sensor: never 24 V' },
   { mark: 'S1', class: 'sensor', means: 'remote sensor: never 24 V' },
@@ -51,7 +51,13 @@ const facts: readonly MarkFacts[] = [
   { mark: '1', class: 'data', means: 'data line of a communicating system' },
   { mark: '2', class: 'data', means: 'data line of a communicating system' },
   { mark: '3', class: 'data', means: 'data line of a communicating system' },
-  { mark: '4', class: 'data', means: 'data line of a communicating system' },
+  {
+    mark: '4',
+    class: 'ambiguous',
+    means: 'heating hot on some old plates, data line of a communicating system on others'
+  },
+  { mark: '5', class: 'ambiguous', means: 'a call or a hot on some old plates, data on others' },
+  { mark: '6', class: 'ambiguous', means: 'a call on some old plates, data on others' },
   { mark: 'A', class: 'data', means: 'data line of a communicating system' },
   { mark: 'D', class: 'data', means: 'data line of a communicating system' },
   { mark: '+', class: 'data', means: 'data line of a communicating system' },
@@ -118,3 +124,71 @@ export function markClass(printed: string): MarkClass | undefined {
 export function isHot(mark: string): boolean {
   return markClass(mark) === 'hot';
 }
+
+/** One of the things that an ambiguous mark may stand for, and what decides for it. */
+export interface MarkReading {
+  readonly id:
+    | 'reversing'
+    | 'common'
+    | 'emergency'
+    | 'hot'
+    | 'second-heat'
+    | 'auxiliary'
+    | 'lamp'
+    | 'mains'
+    | 'data'
+    | 'call';
+  readonly means: string;
+  /** What has to be seen at the other end for this reading. */
+  readonly decidedBy: string;
+}
+
+const asReversing: MarkReading = {
+  id: 'reversing',
+  means: 'reversing valve, energised for heating',
+  decidedBy: 'the other end is on B, O or O/B of a heat pump'
+};
+const asCommon: MarkReading = {
+  id: 'common',
+  means: 'common',
+  decidedBy: 'the other end is on C, or on the transformer’s other side'
+};
+const asEmergency: MarkReading = {
+  id: 'emergency',
+  means: 'emergency heat',
+  decidedBy: 'the other end is on E, X2 or W2 of a heat pump'
+};
+const asHot: MarkReading = { id: 'hot', means: 'hot', decidedBy: 'the other end is on R' };
+const asData: MarkReading = {
+  id: 'data',
+  means: 'data line',
+  decidedBy: 'the other end is on an interface board with numbers or letters like these'
+};
+const asCall: MarkReading = {
+  id: 'call',
+  means: 'a call such as W, Y or G',
+  decidedBy: 'the other end is on W, Y or G'
+};
+
+/** The readings that a mark carries until something decides; a mark that is not here has one meaning only. */
+export const MARK_READINGS: Readonly<Record<string, readonly MarkReading[]>> = {
+  B: [asReversing, asCommon],
+  X: [asCommon, asEmergency],
+  X2: [asEmergency, asCommon],
+  E: [asEmergency, asHot],
+  W2: [
+    { id: 'second-heat', means: 'second heat stage', decidedBy: 'the machine is a furnace or boiler' },
+    { id: 'auxiliary', means: 'auxiliary heat', decidedBy: 'the machine is a heat pump' }
+  ],
+  '4': [asHot, asData],
+  '5': [asCall, asHot, asData],
+  '6': [asCall, asData],
+  L: [
+    { id: 'lamp', means: 'fault lamp', decidedBy: 'the other end is on L of a 24 V board' },
+    {
+      id: 'mains',
+      means: 'live of the mains: stop',
+      decidedBy: 'N stands beside it, or a meter reads more than 50 V'
+    }
+  ]
+};

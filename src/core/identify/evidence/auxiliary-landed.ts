@@ -27,8 +27,16 @@ export const auxiliaryLanded: Evidence = {
     'furnace-ac': [0.002, 0.006, 0.992],
     'electric-furnace': [0.02, 0.01, 0.97],
     'heat-pump': [0.6, 0.04, 0.36],
-    boiler: [0.001, 0.002, 0.997],
-    'line-voltage': [0.001, 0.001, 0.998]
+    'dual-fuel': [0.5, 0.04, 0.46],
+    boiler: [0.002, 0.003, 0.995],
+    steam: [0.002, 0.003, 0.995],
+    'boiler-plus-ac': [0.002, 0.003, 0.995],
+    'cooling-only': [0.002, 0.003, 0.995],
+    'contact-heater': [0.002, 0.003, 0.995],
+    communicating: [0.02, 0.01, 0.97],
+    'line-voltage': [0.002, 0.003, 0.995],
+    millivolt: [0.002, 0.003, 0.995],
+    'mains-hydronic': [0.002, 0.003, 0.995]
   },
   read: ({ wiring }) => arrival(wiring, ['AUX', 'E'])
 };

@@ -27,8 +27,16 @@ export const breakers: Evidence = {
     'furnace-ac': [0.05, 0.95],
     'electric-furnace': [0.95, 0.05],
     'heat-pump': [0.75, 0.25],
+    'dual-fuel': [0.12, 0.88],
     boiler: [0.03, 0.97],
-    'line-voltage': [0.4, 0.6]
+    steam: [0.03, 0.97],
+    'boiler-plus-ac': [0.1, 0.9],
+    'cooling-only': [0.12, 0.88],
+    'contact-heater': [0.03, 0.97],
+    communicating: [0.35, 0.65],
+    'line-voltage': [0.4, 0.6],
+    millivolt: [0.1, 0.9],
+    'mains-hydronic': [0.03, 0.97]
   },
   read: answered('breakers', values)
 };

@@ -23,8 +23,16 @@ export const compressorLanded: Evidence = {
     'furnace-ac': [0.96, 0.02, 0.02],
     'electric-furnace': [0.45, 0.05, 0.5],
     'heat-pump': [0.985, 0.01, 0.005],
+    'dual-fuel': [0.98, 0.015, 0.005],
     boiler: [0.02, 0.02, 0.96],
-    'line-voltage': [0.001, 0.001, 0.998]
+    steam: [0.015, 0.02, 0.965],
+    'boiler-plus-ac': [0.965, 0.025, 0.01],
+    'cooling-only': [0.98, 0.015, 0.005],
+    'contact-heater': [0.002, 0.003, 0.995],
+    communicating: [0.1, 0.02, 0.88],
+    'line-voltage': [0.002, 0.003, 0.995],
+    millivolt: [0.002, 0.003, 0.995],
+    'mains-hydronic': [0.002, 0.003, 0.995]
   },
   read: ({ wiring }) => arrival(wiring, ['Y1', 'Y2'])
 };

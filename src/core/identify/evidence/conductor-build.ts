@@ -27,8 +27,16 @@ export const conductorBuild: Evidence = {
     'furnace-ac': [0.998, 0.002],
     'electric-furnace': [0.995, 0.005],
     'heat-pump': [0.998, 0.002],
+    'dual-fuel': [0.998, 0.002],
     boiler: [0.97, 0.03],
-    'line-voltage': [0.04, 0.96]
+    steam: [0.97, 0.03],
+    'boiler-plus-ac': [0.998, 0.002],
+    'cooling-only': [0.998, 0.002],
+    'contact-heater': [0.94, 0.06],
+    communicating: [0.998, 0.002],
+    'line-voltage': [0.04, 0.96],
+    millivolt: [0.95, 0.05],
+    'mains-hydronic': [0.12, 0.88]
   },
   read: answered('conductor-build', values)
 };

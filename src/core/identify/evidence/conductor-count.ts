@@ -23,8 +23,16 @@ export const conductorCount: Evidence = {
     'furnace-ac': [0.01, 0.9, 0.09],
     'electric-furnace': [0.1, 0.85, 0.05],
     'heat-pump': [0.005, 0.245, 0.75],
+    'dual-fuel': [0.003, 0.147, 0.85],
     boiler: [0.8, 0.19, 0.01],
-    'line-voltage': [0.7, 0.295, 0.005]
+    steam: [0.8, 0.19, 0.01],
+    'boiler-plus-ac': [0.01, 0.85, 0.14],
+    'cooling-only': [0.04, 0.95, 0.01],
+    'contact-heater': [0.97, 0.028, 0.002],
+    communicating: [0.1, 0.89, 0.01],
+    'line-voltage': [0.7, 0.295, 0.005],
+    millivolt: [0.97, 0.028, 0.002],
+    'mains-hydronic': [0.4, 0.57, 0.03]
   },
   read: ({ wiring }) => {
     if (!wallIsRead(wiring)) return null;

@@ -23,8 +23,16 @@ export const fanLanded: Evidence = {
     'furnace-ac': [0.94, 0.02, 0.04],
     'electric-furnace': [0.93, 0.02, 0.05],
     'heat-pump': [0.96, 0.02, 0.02],
+    'dual-fuel': [0.96, 0.02, 0.02],
     boiler: [0.02, 0.02, 0.96],
-    'line-voltage': [0.001, 0.001, 0.998]
+    steam: [0.05, 0.02, 0.93],
+    'boiler-plus-ac': [0.9, 0.03, 0.07],
+    'cooling-only': [0.92, 0.03, 0.05],
+    'contact-heater': [0.01, 0.01, 0.98],
+    communicating: [0.1, 0.02, 0.88],
+    'line-voltage': [0.002, 0.003, 0.995],
+    millivolt: [0.002, 0.003, 0.995],
+    'mains-hydronic': [0.002, 0.003, 0.995]
   },
   read: ({ wiring }) => arrival(wiring, ['G'])
 };

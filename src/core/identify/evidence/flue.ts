@@ -19,8 +19,16 @@ export const flue: Evidence = {
     'furnace-ac': [0.99, 0.01],
     'electric-furnace': [0.01, 0.99],
     'heat-pump': [0.04, 0.96],
+    'dual-fuel': [0.98, 0.02],
     boiler: [0.95, 0.05],
-    'line-voltage': [0.03, 0.97]
+    steam: [0.97, 0.03],
+    'boiler-plus-ac': [0.93, 0.07],
+    'cooling-only': [0.06, 0.94],
+    'contact-heater': [0.93, 0.07],
+    communicating: [0.7, 0.3],
+    'line-voltage': [0.03, 0.97],
+    millivolt: [0.97, 0.03],
+    'mains-hydronic': [0.94, 0.06]
   },
   read: answered('flue', values)
 };

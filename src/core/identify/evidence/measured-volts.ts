@@ -33,12 +33,20 @@ export const measuredVolts: Evidence = {
   source: 'Voltage classes of the trade: 22 to 30 VAC, under 1 V, above 50 V.',
   values,
   likelihood: {
-    furnace: [0.99, 0.00001, 0.005, 0.005],
-    'furnace-ac': [0.99, 0.00001, 0.005, 0.005],
-    'electric-furnace': [0.99, 0.00001, 0.005, 0.005],
-    'heat-pump': [0.99, 0.00001, 0.005, 0.005],
-    boiler: [0.98, 0.00001, 0.01, 0.01],
-    'line-voltage': [0.00001, 0.98, 0.01, 0.01]
+    furnace: [0.99, 0, 0.005, 0.005],
+    'furnace-ac': [0.99, 0, 0.005, 0.005],
+    'electric-furnace': [0.99, 0, 0.005, 0.005],
+    'heat-pump': [0.99, 0, 0.005, 0.005],
+    'dual-fuel': [0.99, 0, 0.005, 0.005],
+    boiler: [0.98, 0, 0.01, 0.01],
+    steam: [0.98, 0, 0.01, 0.01],
+    'boiler-plus-ac': [0.99, 0, 0.005, 0.005],
+    'cooling-only': [0.99, 0, 0.005, 0.005],
+    'contact-heater': [0.65, 0.08, 0.12, 0.15],
+    communicating: [0.85, 0, 0.05, 0.1],
+    'line-voltage': [0, 0.985, 0.005, 0.01],
+    millivolt: [0, 0, 0.98, 0.02],
+    'mains-hydronic': [0, 0.985, 0.005, 0.01]
   },
   read: ({ thermostat }) => {
     const volts = thermostat.observed['measured-volts'];

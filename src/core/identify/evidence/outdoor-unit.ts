@@ -33,8 +33,16 @@ export const outdoorUnit: Evidence = {
     'furnace-ac': [0.01, 0.74, 0.01, 0.24],
     'electric-furnace': [0.5, 0.35, 0.02, 0.13],
     'heat-pump': [0.01, 0.03, 0.74, 0.22],
-    boiler: [0.75, 0.15, 0.02, 0.08],
-    'line-voltage': [0.8, 0.12, 0.02, 0.06]
+    'dual-fuel': [0.01, 0.05, 0.7, 0.24],
+    boiler: [0.78, 0.13, 0.02, 0.07],
+    steam: [0.85, 0.09, 0.01, 0.05],
+    'boiler-plus-ac': [0.02, 0.72, 0.01, 0.25],
+    'cooling-only': [0.06, 0.66, 0.02, 0.26],
+    'contact-heater': [0.85, 0.1, 0.01, 0.04],
+    communicating: [0.05, 0.4, 0.3, 0.25],
+    'line-voltage': [0.8, 0.12, 0.02, 0.06],
+    millivolt: [0.75, 0.15, 0.03, 0.07],
+    'mains-hydronic': [0.93, 0.03, 0.02, 0.02]
   },
   read: answered('outdoor-unit', values)
 };

@@ -1,5 +1,14 @@
 /** All evidence that beliefs are made of. A new piece is one file and one line here. */
 import type { Evidence } from '../types';
+import { boilerSigns } from './boiler-signs';
+import { equipmentMarks } from './equipment-marks';
+import { heatLanded } from './heat-landed';
+import { hotConductors } from './hot-conductors';
+import { inventory } from './inventory';
+import { pilot } from './pilot';
+import { powerCut } from './power-cut';
+import { programmer } from './programmer';
+import { radiatorKind } from './radiator-kind';
 import { auxiliaryLanded } from './auxiliary-landed';
 import { breakers } from './breakers';
 import { compressorLanded } from './compressor-landed';
@@ -19,9 +28,18 @@ export const EVIDENCE: readonly Evidence[] = [
   plateMarks,
   conductorCount,
   heatFrom,
+  radiatorKind,
+  programmer,
+  powerCut,
   outdoorUnit,
   flue,
   breakers,
+  boilerSigns,
+  pilot,
+  inventory,
+  equipmentMarks,
+  hotConductors,
+  heatLanded,
   reversingLanded,
   compressorLanded,
   fanLanded,

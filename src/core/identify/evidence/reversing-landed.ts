@@ -27,8 +27,16 @@ export const reversingLanded: Evidence = {
     'furnace-ac': [0.004, 0.03, 0.966],
     'electric-furnace': [0.01, 0.03, 0.96],
     'heat-pump': [0.955, 0.03, 0.015],
-    boiler: [0.002, 0.005, 0.993],
-    'line-voltage': [0.001, 0.001, 0.998]
+    'dual-fuel': [0.94, 0.04, 0.02],
+    boiler: [0.002, 0.003, 0.995],
+    steam: [0.002, 0.003, 0.995],
+    'boiler-plus-ac': [0.003, 0.015, 0.982],
+    'cooling-only': [0.004, 0.03, 0.966],
+    'contact-heater': [0.002, 0.003, 0.995],
+    communicating: [0.02, 0.02, 0.96],
+    'line-voltage': [0.002, 0.003, 0.995],
+    millivolt: [0.002, 0.003, 0.995],
+    'mains-hydronic': [0.002, 0.003, 0.995]
   },
   read: ({ wiring }) => arrival(wiring, ['O', 'B', 'OB'])
 };

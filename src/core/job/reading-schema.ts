@@ -1,0 +1,97 @@
+/** What is recorded with the reading of both ends: photos and their pins, ends not matched yet, what shares a screw, the way to common. */
+import * as v from 'valibot';
+import { ColourCode } from '../trade/colours';
+import { EndState } from '../trade/vocabulary';
+import { CableId, ConductorId, EquipmentId, FoundEndId, PhotoId, ThermostatId } from './ids';
+import { mark, shortText, text, timeText, wholeNumber } from './primitives';
+
+const share = v.pipe(
+  v.number('a number'),
+  v.minValue(0, 'a share from 0 to 1'),
+  v.maxValue(1, 'a share from 0 to 1')
+);
+
+/** A spot on a photo, as shares of its width and height, tied to a conductor or to a terminal. */
+export const Pin = v.strictObject({
+  x: share,
+  y: share,
+  to: v.union(
+    [
+      v.strictObject({ kind: v.literal('conductor'), conductor: ConductorId }),
+      v.strictObject({
+        kind: v.literal('terminal'),
+        at: v.union([ThermostatId, EquipmentId], 'the id of a thermostat or of equipment'),
+        mark
+      })
+    ],
+    'a conductor or a terminal'
+  )
+});
+export type Pin = v.InferOutput<typeof Pin>;
+
+/** Facts of a photo. The picture itself lies beside the job, under the photo's id. */
+export const Photo = v.strictObject({
+  id: PhotoId,
+  of: v.picklist(['wall', 'equipment', 'plate', 'path', 'other'], 'wall, equipment, plate, path or other'),
+  /** The machine that it shows. */
+  equipment: v.nullable(EquipmentId),
+  caption: shortText,
+  takenAt: timeText,
+  widthPx: wholeNumber(1, 20000),
+  heightPx: wholeNumber(1, 20000),
+  pins: v.pipe(v.array(Pin), v.maxLength(60, 'at most 60 pins'))
+});
+export type Photo = v.InferOutput<typeof Photo>;
+
+/** An end found at the equipment that nobody has yet matched with a conductor at the wall. */
+export const FoundEnd = v.strictObject({
+  id: FoundEndId,
+  cable: CableId,
+  colour: v.nullable(ColourCode),
+  stripe: v.nullable(ColourCode),
+  state: EndState,
+  on: v.nullable(v.strictObject({ at: EquipmentId, mark })),
+  /** Conductors that it is not, as the user said. */
+  not: v.pipe(v.array(ConductorId), v.maxLength(200))
+});
+export type FoundEnd = v.InferOutput<typeof FoundEnd>;
+
+/** A conductor under a screw of the board that does not belong to the thermostat cable: it is left alone. */
+export const OtherLanding = v.strictObject({
+  mark,
+  what: shortText
+});
+export type OtherLanding = v.InferOutput<typeof OtherLanding>;
+
+export const TRACE_WAYS = ['followed', 'diagram', 'meter-to-r', 'meter-to-earth'] as const;
+
+/** One finding on the way to a common that no mark names: how it was found, and where it led. */
+export const TraceFinding = v.strictObject({
+  way: v.picklist(TRACE_WAYS, `one of ${TRACE_WAYS.join(', ')}`),
+  /** The mark, or a short word for the spot, that it showed to be common. */
+  spot: v.pipe(v.string('a mark or spot'), v.trim(), v.minLength(1, 'a mark or spot'), v.maxLength(40)),
+  at: timeText,
+  note: text
+});
+export type TraceFinding = v.InferOutput<typeof TraceFinding>;
+
+/** Answers to a stop question, with its time and, after a "yes", the time at which it was resolved and how. */
+export const StopAnswer = v.strictObject({
+  answer: v.picklist(['yes', 'no'], 'yes or no'),
+  at: timeText,
+  resolved: v.nullable(v.strictObject({ at: timeText, how: shortText }))
+});
+export type StopAnswer = v.InferOutput<typeof StopAnswer>;
+
+export const OFF_PROOFS = ['ran-and-stopped', 'meter', 'both', 'display-dark', 'none'] as const;
+
+/** A supply that was cut: where, and how that was proven. */
+export const SupplyOff = v.strictObject({
+  cut: v.picklist(
+    ['breaker', 'service-switch', 'both', 'plug', 'disconnect'],
+    'breaker, service-switch, both, plug or disconnect'
+  ),
+  proof: v.picklist(OFF_PROOFS, `one of ${OFF_PROOFS.join(', ')}`),
+  at: timeText
+});
+export type SupplyOff = v.InferOutput<typeof SupplyOff>;
