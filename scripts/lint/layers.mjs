@@ -18,6 +18,8 @@ export const order = [
   'core/plan',
   'core/supply',
   'core/match',
+  'core/survey',
+  'core/safety',
   'core/identify',
   'core/house',
   'core/circuit',

@@ -19,7 +19,7 @@ import {
   YesNo
 } from './survey-schema';
 import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
-import { mark, positive, shortText, text, timeText, wholeNumber } from './primitives';
+import { mark, positive, shortText, text, wholeNumber } from './primitives';
 
 export const JOB_FORMAT = 'ulterum-job';
 export const JOB_VERSION = 1;

@@ -1,13 +1,13 @@
 /** The plan of one thermostat: all options proven and ranked, and the moves, parts and rows of the one that is taken. */
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
-import { worldsOf } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
 import { optionsFor, type Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Part } from '../supply/types';
+import { impliedSupplies } from '../safety/supplies';
 import type { MethodId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { minutesFor } from './effort';
@@ -49,7 +49,10 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
   const device = request.device ?? chosen ?? ANY_CONNECTED;
   const { identification, options, before } = optionsFor(job, thermostat, device);
-  const planned = rankOptions(options, otherSupplies(identification, before));
+  const others = impliedSupplies(job, thermostat, identification, before).filter(
+    (one) => !before.devices.some((device) => device.id === one.id)
+  );
+  const planned = rankOptions(options, others);
   const recommended = recommend(planned);
   const wanted = request.method ?? thermostat.choice.method;
   const taken = planned.find((one) => one.method === wanted) ?? recommended;
@@ -69,12 +72,6 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
     before: world?.before ?? [],
     after: world?.after ?? []
   };
-}
-
-/** The outdoor unit, wherever one may be, has a breaker of its own. */
-function otherSupplies(identification: Identification, wiring: Wiring): OtherSupply[] {
-  const compressor = worldsOf(identification, wiring).some((one) => one.world.compressor);
-  return compressor ? [{ id: 'outdoor-unit', name: 'outdoor unit' }] : [];
 }
 
 function rankOptions(options: readonly Option[], others: readonly OtherSupply[]): PlannedOption[] {

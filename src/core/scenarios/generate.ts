@@ -52,7 +52,7 @@ function sketchOf(family: Drawn, chance: Chance): HouseSketch {
     case 'boiler-plus-ac':
       return waterSketch(family, chance);
     default:
-      return otherSketch(family, chance);
+      return otherSketches[family](chance);
   }
 }
 
@@ -168,97 +168,93 @@ function waterSketch(family: 'boiler' | 'steam' | 'boiler-plus-ac', chance: Chan
   };
 }
 
-function otherSketch(family: Drawn, chance: Chance): HouseSketch {
-  const none = { 'boiler-signs': 'neither', 'radiator-kind': 'none', programmer: 'none' } as const;
-  const room = { kind: 'room-heater' as const };
-  switch (family) {
-    case 'contact-heater':
-      return {
-        strands: ['RD T1 T1', 'WH T2 T2'],
-        board: ['T1', 'T2'],
-        observed: {
-          ...none,
-          'conductor-build': 'thin',
-          'heat-from': 'unit',
-          'outdoor-unit': 'none',
-          flue: 'burner',
-          breakers: 'small',
-          'power-cut': chance.happens(0.4) ? 'unsure' : 'stops',
-          pilot: chance.happens(0.1) ? 'yes' : 'no',
-          'measured-volts': meter(chance, 24)
-        },
-        equipment: room
-      };
-    case 'millivolt':
-      return {
-        strands: chance.happens(0.7) ? ['RD T1 T1', 'WH T2 T2'] : ['RD R R', 'WH W W'],
-        observed: {
-          ...none,
-          'conductor-build': 'thin',
-          'heat-from': 'unit',
-          'outdoor-unit': 'none',
-          flue: 'burner',
-          breakers: 'small',
-          'power-cut': chance.happens(0.2) ? 'unsure' : 'works',
-          pilot: chance.happens(0.92) ? 'yes' : 'no',
-          'measured-volts': 0.5
-        },
-        equipment: room
-      };
-    case 'communicating':
-      return {
-        strands: chance.happens(0.85)
-          ? ['RD 1 1', 'WH 2 2', 'GN 3 3', 'BU 4 4']
-          : ['RD R 1', 'WH 2 2', 'GN 3 3', 'BU C 4'],
-        board: ['1', '2', '3', '4'],
-        observed: {
-          ...none,
-          'conductor-build': 'thin',
-          'heat-from': 'registers',
-          'outdoor-unit': chance.pick(['rests', 'runs']),
-          flue: chance.pick(['burner', 'none']),
-          breakers: chance.pick(['small', 'large']),
-          'power-cut': 'unsure',
-          pilot: 'no',
-          'measured-volts': meter(chance, 24)
-        },
-        equipment: { kind: chance.pick(['furnace', 'air-handler'] as const) }
-      };
-    case 'mains-hydronic':
-      return {
-        strands: ['BN L1 L1', 'BU N N', 'GY LOAD LOAD'],
-        board: ['L1', 'N', 'LOAD'],
-        observed: {
-          ...none,
-          'conductor-build': chance.happens(0.85) ? 'thick' : 'thin',
-          'heat-from': 'radiators',
-          'radiator-kind': 'water',
-          'outdoor-unit': 'none',
-          flue: 'burner',
-          breakers: 'small',
-          'boiler-signs': 'circulators',
-          'power-cut': 'stops',
-          pilot: 'no',
-          programmer: chance.happens(0.9) ? 'programmer' : 'none',
-          'measured-volts': 231
-        },
-        equipment: { kind: 'boiler' }
-      };
-    default:
-      return {
-        strands: ['BK L1 unseen', 'RD LOAD unseen'],
-        observed: {
-          ...none,
-          'conductor-build': chance.happens(0.95) ? 'thick' : 'thin',
-          'heat-from': 'electric',
-          'outdoor-unit': 'none',
-          flue: 'none',
-          breakers: chance.pick(['small', 'large']),
-          'power-cut': chance.happens(0.4) ? 'unsure' : 'stops',
-          pilot: 'no',
-          'measured-volts': 119
-        },
-        equipment: room
-      };
-  }
-}
+const none = { 'boiler-signs': 'neither', 'radiator-kind': 'none', programmer: 'none' } as const;
+const room = { kind: 'room-heater' as const };
+
+type Other = 'contact-heater' | 'millivolt' | 'communicating' | 'mains-hydronic' | 'line-voltage';
+
+const otherSketches: Readonly<Record<Other, (chance: Chance) => HouseSketch>> = {
+  'contact-heater': (chance) => ({
+    strands: ['RD T1 T1', 'WH T2 T2'],
+    board: ['T1', 'T2'],
+    observed: {
+      ...none,
+      'conductor-build': 'thin',
+      'heat-from': 'unit',
+      'outdoor-unit': 'none',
+      flue: 'burner',
+      breakers: 'small',
+      'power-cut': chance.happens(0.4) ? 'unsure' : 'stops',
+      pilot: chance.happens(0.1) ? 'yes' : 'no',
+      'measured-volts': meter(chance, 24)
+    },
+    equipment: room
+  }),
+  millivolt: (chance) => ({
+    strands: chance.happens(0.7) ? ['RD T1 T1', 'WH T2 T2'] : ['RD R R', 'WH W W'],
+    observed: {
+      ...none,
+      'conductor-build': 'thin',
+      'heat-from': 'unit',
+      'outdoor-unit': 'none',
+      flue: 'burner',
+      breakers: 'small',
+      'power-cut': chance.happens(0.2) ? 'unsure' : 'works',
+      pilot: chance.happens(0.92) ? 'yes' : 'no',
+      'measured-volts': 0.5
+    },
+    equipment: room
+  }),
+  communicating: (chance) => ({
+    strands: chance.happens(0.85)
+      ? ['RD 1 1', 'WH 2 2', 'GN 3 3', 'BU 4 4']
+      : ['RD R 1', 'WH 2 2', 'GN 3 3', 'BU C 4'],
+    board: ['1', '2', '3', '4'],
+    observed: {
+      ...none,
+      'conductor-build': 'thin',
+      'heat-from': 'registers',
+      'outdoor-unit': chance.pick(['rests', 'runs']),
+      flue: chance.pick(['burner', 'none']),
+      breakers: chance.pick(['small', 'large']),
+      'power-cut': 'unsure',
+      pilot: 'no',
+      'measured-volts': meter(chance, 24)
+    },
+    equipment: { kind: chance.pick(['furnace', 'air-handler'] as const) }
+  }),
+  'mains-hydronic': (chance) => ({
+    strands: ['BN L1 L1', 'BU N N', 'GY LOAD LOAD'],
+    board: ['L1', 'N', 'LOAD'],
+    observed: {
+      ...none,
+      'conductor-build': chance.happens(0.85) ? 'thick' : 'thin',
+      'heat-from': 'radiators',
+      'radiator-kind': 'water',
+      'outdoor-unit': 'none',
+      flue: 'burner',
+      breakers: 'small',
+      'boiler-signs': 'circulators',
+      'power-cut': 'stops',
+      pilot: 'no',
+      programmer: chance.happens(0.9) ? 'programmer' : 'none',
+      'measured-volts': 231
+    },
+    equipment: { kind: 'boiler' }
+  }),
+  'line-voltage': (chance) => ({
+    strands: ['BK L1 unseen', 'RD LOAD unseen'],
+    observed: {
+      ...none,
+      'conductor-build': chance.happens(0.95) ? 'thick' : 'thin',
+      'heat-from': 'electric',
+      'outdoor-unit': 'none',
+      flue: 'none',
+      breakers: chance.pick(['small', 'large']),
+      'power-cut': chance.happens(0.4) ? 'unsure' : 'stops',
+      pilot: 'no',
+      'measured-volts': 119
+    },
+    equipment: room
+  })
+};

@@ -4,6 +4,7 @@ import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import { thermostatFindings } from '../job/record-findings';
 import type { Job, Thermostat } from '../job/schema';
+import { stopFindings } from '../safety/standing';
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
 import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
@@ -83,9 +84,11 @@ function gate(
   identification: Identification,
   worlds: readonly WeightedWorld[]
 ): Finding[] {
-  const closed = [...thermostatFindings(job, thermostat), ...identification.findings].filter(
-    (one) => one.level === 'stop'
-  );
+  const closed = [
+    ...stopFindings(thermostat),
+    ...thermostatFindings(job, thermostat),
+    ...identification.findings
+  ].filter((one) => one.level === 'stop');
   if (identification.family === 'unknown' || worlds.length === 0) {
     closed.push(
       finding(

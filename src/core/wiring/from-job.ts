@@ -9,7 +9,12 @@ import { boards, hasMark, terminalId, type Board, type Landing, type Strand, typ
 export const UNREAD_BOARD_ID = 'eq-unread';
 
 export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
-  const machines = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
+  // An outdoor unit is no board of the thermostat's, unless a conductor of the thermostat's cable was found in it.
+  const machines = job.equipment.filter(
+    (one) =>
+      thermostat.equipment.includes(one.id) &&
+      (one.kind !== 'outdoor-unit' || usedMarks(thermostat, one.id).length > 0)
+  );
   return {
     devices: [
       {

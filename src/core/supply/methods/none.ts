@@ -1,3 +1,4 @@
+import { stopFindings } from '../../safety/standing';
 import { finding } from '../../trade/findings';
 import type { Method } from '../types';
 
@@ -9,7 +10,7 @@ export const none: Method = {
   standing: 'left',
   offer({ before, identification, thermostat }) {
     const licensed =
-      identification.voltageClass === 'line' || identification.findings.some((one) => one.level === 'stop');
+      stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
     return {
       after: before,
       findings: licensed

@@ -1,0 +1,155 @@
+/** Whether it is safe to go on: stops answered, supplies off and proven off, what proves nothing, what is too long ago. */
+import type { Identification } from '../identify/identify';
+import type { StopAnswer, SupplyOff } from '../job/reading-schema';
+import type { Job, Thermostat } from '../job/schema';
+import { finding, sortFindings, type Finding } from '../trade/findings';
+import type { Wiring } from '../wiring/graph';
+import { findStop, STOP_QUESTIONS, type StopQuestion } from './stops';
+import { impliedSupplies, type ImpliedSupply } from './supplies';
+
+/** After so many hours somebody may have switched it on again. */
+export const TRUSTED_HOURS = 12;
+
+export interface SupplyStanding {
+  readonly supply: ImpliedSupply;
+  readonly record: SupplyOff | null;
+  readonly off: boolean;
+  /** Hours since it was proven; null when it was not, or when the time is not known here. */
+  readonly hoursAgo: number | null;
+}
+
+export interface StopStanding {
+  readonly question: StopQuestion;
+  readonly answer: StopAnswer | null;
+  /** Answered yes and not resolved. */
+  readonly stops: boolean;
+}
+
+export interface SafetyStanding {
+  readonly supplies: readonly SupplyStanding[];
+  readonly stops: readonly StopStanding[];
+  /** A stop is open: no instruction is given until it is resolved. */
+  readonly locked: boolean;
+  /** All questions answered, nothing stops, every supply off and proven. */
+  readonly safe: boolean;
+  readonly findings: readonly Finding[];
+}
+
+/** `now` is ISO time, or null where no clock is at hand: then nothing counts as too long ago. */
+export function safetyOf(
+  job: Job,
+  thermostat: Thermostat,
+  identification: Identification,
+  wiring: Wiring,
+  now: string | null
+): SafetyStanding {
+  const supplies = impliedSupplies(job, thermostat, identification, wiring).map((supply): SupplyStanding => {
+    const record = thermostat.off[supply.id] ?? null;
+    const proven = record !== null && record.proof !== 'none' && record.proof !== 'display-dark';
+    const hoursAgo = record && now ? (Date.parse(now) - Date.parse(record.at)) / 3_600_000 : null;
+    return { supply, record, off: proven && (hoursAgo === null || hoursAgo <= TRUSTED_HOURS), hoursAgo };
+  });
+  const stops = stopsOf(thermostat);
+  const locked = stops.some((one) => one.stops);
+  return {
+    supplies,
+    stops,
+    locked,
+    safe:
+      !locked &&
+      stops.every((one) => one.answer !== null) &&
+      supplies.length > 0 &&
+      supplies.every((one) => one.off),
+    findings: sortFindings([
+      ...stopFindings(thermostat),
+      ...unasked(stops),
+      ...supplies.flatMap(supplyFindings),
+      ...remarks(thermostat)
+    ])
+  };
+}
+
+function stopsOf(thermostat: Thermostat): StopStanding[] {
+  return STOP_QUESTIONS.map((question) => {
+    const answer = thermostat.stops[question.id] ?? null;
+    return { question, answer, stops: answer?.answer === 'yes' && answer.resolved === null };
+  });
+}
+
+/** The stops that are open, as findings: what closes every way until it is resolved. */
+export function stopFindings(thermostat: Thermostat): Finding[] {
+  return Object.entries(thermostat.stops).flatMap(([id, answer]) => {
+    const question = findStop(id);
+    if (!question || answer.answer === 'no' || answer.resolved !== null) return [];
+    const text = `${question.then} Call ${question.call}. It is resolved when ${question.resolvedWhen}.`;
+    return [finding('stop', 'stop-answered', text, [`stop:${id}`])];
+  });
+}
+
+function unasked(stops: readonly StopStanding[]): Finding[] {
+  const open = stops.filter((one) => one.answer === null);
+  if (open.length === 0) return [];
+  const text =
+    open.length === stops.length
+      ? 'The stop questions are not answered yet: they come before everything.'
+      : `${open.length} of the stop questions ${open.length === 1 ? 'is' : 'are'} not answered yet.`;
+  return [
+    finding(
+      'warn',
+      'stop-not-asked',
+      text,
+      open.map((one) => `stop:${one.question.id}`)
+    )
+  ];
+}
+
+function supplyFindings({ supply, record, off, hoursAgo }: SupplyStanding): Finding[] {
+  if (record === null || record.proof === 'none')
+    return [
+      finding('warn', 'supply-not-off', `${supply.name}: not off and proven off yet (${supply.why}).`, [
+        supply.id
+      ])
+    ];
+  if (record.proof === 'display-dark')
+    return [
+      finding(
+        'warn',
+        'proves-nothing',
+        `${supply.name}: a dark display proves nothing, and a lit one neither: it may live on batteries or on another supply. The machine was running and stops, or a meter between R and C reads nothing: that is proof.`,
+        [supply.id]
+      )
+    ];
+  if (!off && hoursAgo !== null)
+    return [
+      finding(
+        'warn',
+        'off-long-ago',
+        `${supply.name}: proven off ${Math.round(hoursAgo)} hours ago. Somebody may have switched it on again: prove it anew.`,
+        [supply.id]
+      )
+    ];
+  return [];
+}
+
+function remarks(thermostat: Thermostat): Finding[] {
+  const found: Finding[] = [];
+  if (thermostat.oldSupply === 'battery')
+    found.push(
+      finding(
+        'note',
+        'proves-nothing',
+        'The old thermostat has batteries: its display stays lit with every supply off.',
+        [thermostat.id]
+      )
+    );
+  if (thermostat.mercury === 'yes')
+    found.push(
+      finding(
+        'warn',
+        'mercury',
+        'A glass bulb with mercury is in the old thermostat: keep it level and whole, in a closed box, and take it to the collection point for mercury. If it breaks: windows open, people out of the room, no vacuum cleaner, ask the local authority.',
+        [thermostat.id]
+      )
+    );
+  return found;
+}

@@ -1,0 +1,60 @@
+/** The verdict before anything is bought: now, now but on another day, something first, or not at all; with every reason. */
+import type { Identification } from '../identify/identify';
+import type { DeviceFacts } from '../job/device-facts';
+import type { Job, Thermostat } from '../job/schema';
+import { stopFindings } from '../safety/standing';
+import { sortFindings, type Finding } from '../trade/findings';
+import type { Wiring } from '../wiring/graph';
+import { studyHouse, type HouseStudy } from './house-study';
+import { REASONS } from './reasons/registry';
+import type { Asks } from './types';
+
+export const BUYING_VERDICTS = ['buy-now', 'buy-and-wait', 'prepare-first', 'do-not-buy'] as const;
+export type BuyingVerdict = (typeof BUYING_VERDICTS)[number];
+
+export const BUYING_NAMES: Readonly<Record<BuyingVerdict, string>> = {
+  'buy-now': 'Buy now',
+  'buy-and-wait': 'Buy, but wait for the day',
+  'prepare-first': 'Prepare first',
+  'do-not-buy': 'Do not buy'
+};
+
+export interface BeforeBuying {
+  readonly verdict: BuyingVerdict;
+  /** `MM-DD` of the first day that suits; null where no waiting is asked or no day of the year does. */
+  readonly until: string | null;
+  readonly findings: readonly Finding[];
+  readonly study: HouseStudy;
+}
+
+const verdictFor: Readonly<Record<Asks, BuyingVerdict>> = {
+  leave: 'do-not-buy',
+  prepare: 'prepare-first',
+  wait: 'buy-and-wait',
+  nothing: 'buy-now'
+};
+const weightiest: readonly Asks[] = ['leave', 'prepare', 'wait', 'nothing'];
+
+export function beforeBuying(
+  job: Job,
+  thermostat: Thermostat,
+  identification: Identification,
+  wiring: Wiring,
+  device: DeviceFacts | null,
+  study: HouseStudy = studyHouse(job.survey, thermostat.face, device?.price ?? null)
+): BeforeBuying {
+  const situation = { job, thermostat, identification, wiring, device, study };
+  const results = REASONS.map((one) => one.weigh(situation));
+  const stops = stopFindings(thermostat);
+  const asks =
+    stops.length > 0
+      ? 'leave'
+      : (weightiest.find((one) => results.some((result) => result.asks === one)) ?? 'nothing');
+  const days = results.flatMap((one) => (one.asks === 'wait' && one.until ? [one.until] : []));
+  return {
+    verdict: verdictFor[asks],
+    until: asks === 'wait' ? (days.sort().at(-1) ?? null) : null,
+    findings: sortFindings([...stops, ...results.flatMap((one) => one.findings), ...study.findings]),
+    study
+  };
+}

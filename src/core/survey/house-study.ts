@@ -1,0 +1,125 @@
+/** The house worked through once: cooling from tonight and in the coldest weather, the wall work against it, what a setback saves. */
+import { buildingFindings, thermalModel, type Band, type ThermalModel } from '../house/building';
+import { savingOf, type Saving } from '../house/saving';
+import { coolingCurve, hoursAbove, type Plant } from '../house/thermal';
+import { hoursWithoutHeat, wallTasks, type WallTask } from '../house/wall-work';
+import { coldestStart, dayAt, hourOfDay, weatherOf, type Weather } from '../house/weather';
+import type { WallFace } from '../job/survey-schema';
+import type { Survey } from '../job/survey-schema';
+import type { Finding } from '../trade/findings';
+
+/** A cooling curve from one evening, with the hours until the lowest temperature allowed. */
+export interface Cooling {
+  readonly name: 'work-day' | 'coldest';
+  /** Hour of the year at which it begins. */
+  readonly startHour: number;
+  readonly outdoorC: Float64Array;
+  /** Indoor temperature for the house as answered, and for the leakiest and lightest that it may be. */
+  readonly mid: Float64Array;
+  readonly worst: Float64Array;
+  /** Hours until the lowest temperature; `low` is the worst case. Infinity when it is never reached within four days. */
+  readonly hours: { readonly low: number; readonly mid: number };
+}
+
+export interface HouseStudy {
+  readonly model: ThermalModel;
+  readonly weather: Weather;
+  readonly workDay: Cooling;
+  readonly coldest: Cooling;
+  readonly tasks: readonly WallTask[];
+  /** Hours during which no thermostat hangs on the wall. */
+  readonly withoutHeatH: number;
+  readonly saving: Saving;
+  readonly outlay: number;
+  /** What the thermostat costs where none is chosen. */
+  readonly priceKnown: boolean;
+  readonly findings: readonly Finding[];
+}
+
+const SHOWN_HOURS = 96;
+/** Work begins at nine in the morning. */
+const WORK_BEGINS = 9;
+/** Where no thermostat is chosen yet, and no day. */
+const USUAL_PRICE = 150;
+const USUAL_DAY = '2001-01-20';
+
+export function studyHouse(survey: Survey, face: WallFace, price: number | null): HouseStudy {
+  const model = thermalModel(survey.building);
+  const weather = weatherOf(survey.building);
+  const day = hourOfDay(survey.workDay ?? USUAL_DAY) + WORK_BEGINS;
+  const coldest = coldestStart(weather.hourly, 24);
+  const outlay = Math.max(0, (price ?? USUAL_PRICE) - (survey.rebate ?? 0));
+  return {
+    model,
+    weather,
+    workDay: cooling('work-day', model, weather, day, survey),
+    coldest: cooling('coldest', model, weather, coldest, survey),
+    tasks: wallTasks(face),
+    withoutHeatH: hoursWithoutHeat(face),
+    saving: savingOf({
+      model,
+      habits: survey.habits,
+      hourly: weather.hourly,
+      efficiency: survey.building.efficiency,
+      pricePerKWh: survey.building.pricePerKwh,
+      outlay
+    }),
+    outlay,
+    priceKnown: price !== null,
+    findings: buildingFindings(survey.building, model, Math.min(...weather.hourly))
+  };
+}
+
+function plantOf(model: ThermalModel, loss: keyof Band, capacity: keyof Band): Plant {
+  return {
+    lossWPerK: model.lossWPerK[loss],
+    capacityWhPerK: model.capacityWhPerK[capacity],
+    gainsW: model.gainsW,
+    heatingW: model.heatingW
+  };
+}
+
+function cooling(
+  name: Cooling['name'],
+  model: ThermalModel,
+  { hourly }: Weather,
+  startHour: number,
+  survey: Survey
+): Cooling {
+  const from = survey.habits.comfortC;
+  const curve = (plant: Plant) => coolingCurve(plant, hourly, startHour, SHOWN_HOURS, from);
+  const mid = curve(plantOf(model, 'mid', 'mid'));
+  const worst = curve(plantOf(model, 'high', 'low'));
+  return {
+    name,
+    startHour,
+    outdoorC: Float64Array.from(mid, (_, hour) => hourly[(startHour + hour) % hourly.length] ?? 0),
+    mid,
+    worst,
+    hours: { low: hoursAbove(worst, survey.lowestC), mid: hoursAbove(mid, survey.lowestC) }
+  };
+}
+
+/** The first day from the work day on, as `MM-DD`, whose worst case leaves the hours asked for; null when no day of the year does. */
+export function firstDayWithHours(study: HouseStudy, survey: Survey, hours: number): string | null {
+  const { hourly } = study.weather;
+  const plant = plantOf(study.model, 'high', 'low');
+  const begin = hourOfDay(survey.workDay ?? USUAL_DAY) + WORK_BEGINS;
+  for (let day = 0; day < 365; day += 1) {
+    const curve = coolingCurve(plant, hourly, begin + day * 24, Math.ceil(hours), survey.habits.comfortC);
+    if (hoursAbove(curve, survey.lowestC) >= hours) return dayAt(begin + day * 24);
+  }
+  return null;
+}
+
+/** The first day from the work day on with at least so many degrees at its warmest, as `MM-DD`; null when none has. */
+export function firstWarmDay(study: HouseStudy, survey: Survey, leastC: number): string | null {
+  const { hourly } = study.weather;
+  const begin = hourOfDay(survey.workDay ?? USUAL_DAY);
+  for (let day = 0; day < 365; day += 1) {
+    for (let hour = 0; hour < 24; hour += 1)
+      if ((hourly[(begin + day * 24 + hour) % hourly.length] ?? -99) >= leastC)
+        return dayAt(begin + day * 24);
+  }
+  return null;
+}

@@ -1,0 +1,20 @@
+import { worldsOf } from '../../identify/worlds';
+import { finding } from '../../trade/findings';
+import { firstWarmDay } from '../house-study';
+import { FINE, type Reason } from '../types';
+
+/** Below this a compressor is not started to cool. °C outdoors. */
+export const COOLING_TEST_LEAST_C = 16;
+
+/** Cooling is not tested in frost: the test is put off to a day, and stays on the list. */
+export const coolingTest: Reason = {
+  id: 'cooling-test',
+  weigh({ job, identification, wiring, study }) {
+    if (!worldsOf(identification, wiring).some((one) => one.world.compressor)) return FINE;
+    const warmest = Math.max(...study.workDay.outdoorC.slice(0, 12));
+    if (warmest >= COOLING_TEST_LEAST_C) return FINE;
+    const day = firstWarmDay(study, job.survey, COOLING_TEST_LEAST_C);
+    const text = `Cooling cannot be tested on that day (${warmest.toFixed(0)} °C at its warmest; ${COOLING_TEST_LEAST_C} °C are needed, or the compressor is hurt). The test is put off${day ? ` to about ${day} (month-day)` : ''}: keep the receipt until then.`;
+    return { asks: 'nothing', findings: [finding('note', 'cooling-test-put-off', text, ['survey:workDay'])] };
+  }
+};

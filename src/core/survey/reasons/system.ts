@@ -1,0 +1,16 @@
+import { finding } from '../../trade/findings';
+import { FINE, type Reason } from '../types';
+
+/** What may hang there at all: a dangerous class asks to leave it, a system that is not known to find out first. */
+export const system: Reason = {
+  id: 'system',
+  weigh({ identification, thermostat }) {
+    const { voltageClass, findings } = identification;
+    if (voltageClass === 'line' || voltageClass === 'millivolt' || voltageClass === 'data')
+      return { asks: 'leave', findings: findings.filter((one) => one.level === 'stop') };
+    if (identification.decided && voltageClass === '24v') return FINE;
+    const text =
+      'What the thermostat would drive is not settled: answer the questions on System first. Buying before that is how thermostats come back.';
+    return { asks: 'prepare', findings: [finding('warn', 'system-unsettled', text, [thermostat.id])] };
+  }
+};

@@ -1,0 +1,191 @@
+import { describe, expect, it } from 'vitest';
+import { identify } from '../identify/identify';
+import type { Equipment, Thermostat } from '../job/schema';
+import { EMPTY_SURVEY, EMPTY_WALL_FACE, type Survey } from '../job/survey-schema';
+import { findDevice } from '../match/catalogue';
+import type { House } from '../scenarios/builder';
+import { FAMILY_HOUSES } from '../scenarios/families';
+import { furnaceWithSpare, heatOnly } from '../scenarios/houses';
+import { wiringOf } from '../wiring/from-job';
+import { beforeBuying } from './before-buying';
+import { cableAdvice, MOST_DROP_V } from './cable-path';
+import { studyHouse } from './house-study';
+import { REASONS } from './reasons/registry';
+import { gradeOf, simulatedReading, summariseSignal } from './signal';
+import { fitWall } from './wall';
+
+interface Change {
+  readonly survey?: Partial<Survey>;
+  readonly thermostat?: Partial<Thermostat>;
+  readonly equipment?: Partial<Equipment>;
+  readonly device?: string;
+}
+
+const goodHouse: Survey = {
+  ...EMPTY_SURVEY,
+  building: {
+    ...EMPTY_SURVEY.building,
+    floorAreaM2: 140,
+    insulation: 'usual',
+    draughts: 'usual',
+    build: 'medium',
+    efficiency: 0.8,
+    pricePerKwh: 0.15
+  },
+  habits: { ...EMPTY_SURVEY.habits, home: 'away-by-day', setsBackToday: 'no' },
+  workDay: '2026-07-10',
+  internet: 'works',
+  oldOneWorks: 'yes'
+};
+const reading = (dbm: number) => ({ dbm, at: '2026-01-01T10:00:00.000Z', source: 'typed' as const });
+
+function judged(where: House, change: Change = {}) {
+  const thermostat = {
+    ...where.thermostat,
+    face: { ...EMPTY_WALL_FACE, finish: 'plate' as const },
+    signal: [reading(-55)],
+    ...change.thermostat
+  };
+  const job = {
+    ...where.job,
+    equipment: where.job.equipment.map((one) => ({ ...one, ...change.equipment })),
+    thermostats: [thermostat],
+    survey: { ...goodHouse, ...change.survey }
+  };
+  const device = findDevice(job, change.device ?? 'de-fellgate') ?? null;
+  return beforeBuying(job, thermostat, identify(job, thermostat), wiringOf(job, thermostat), device);
+}
+const codes = (where: House, change?: Change) => judged(where, change).findings.map((one) => one.code);
+
+describe('the verdict before buying', () => {
+  it('is to buy where everything suits', () => {
+    const result = judged(furnaceWithSpare());
+    expect(result.verdict).toBe('buy-now');
+    expect(result.findings.map((one) => one.code)).toEqual(['pays-back']);
+  });
+
+  it.each<[string, string, Change]>([
+    ['system-unsettled', 'prepare-first', { thermostat: { observed: {}, conductors: [] } }],
+    ['old-one-broken', 'prepare-first', { survey: { oldOneWorks: 'no' } }],
+    ['no-internet', 'prepare-first', { survey: { internet: 'none' } }],
+    ['signal-poor', 'prepare-first', { thermostat: { signal: [reading(-82), reading(-80)] } }],
+    ['signal-marginal', 'buy-now', { thermostat: { signal: [reading(-71)] } }],
+    [
+      'pays-nothing',
+      'do-not-buy',
+      { survey: { habits: { ...goodHouse.habits, home: 'always', night: 'as-by-day' } } }
+    ],
+    ['frail-people', 'buy-now', { survey: { workDay: '2026-01-21', frail: 'yes' } }],
+    ['pipes-can-freeze', 'buy-now', { survey: { workDay: '2026-01-21', pipesCanFreeze: 'yes' } }],
+    ['cooling-test-put-off', 'buy-now', { survey: { workDay: '2026-01-21' } }],
+    [
+      'accessory-relay',
+      'buy-now',
+      { equipment: { accessories: [{ kind: 'humidifier', ownRelay: 'yes', note: '' }] } }
+    ],
+    [
+      'path-stapled',
+      'buy-now',
+      { thermostat: { path: { stretches: [{ name: 'loft', lengthM: 6, held: 'stapled' }], more: 0 } } }
+    ]
+  ])('names %s, and asks to %s', (code, verdict, change) => {
+    const result = judged(furnaceWithSpare(), change);
+    expect(result.findings.map((one) => one.code)).toContain(code);
+    expect(result.verdict).toBe(verdict);
+    expect(codes(furnaceWithSpare())).not.toContain(code);
+  });
+
+  it('waits for a day on which the wall can dry without the house going cold', () => {
+    const patch = { ...EMPTY_WALL_FACE, finish: 'patch' as const, holes: 'large' as const };
+    const winter = judged(heatOnly(), { survey: { workDay: '2026-01-21' }, thermostat: { face: patch } });
+    expect(winter.verdict).toBe('buy-and-wait');
+    expect(winter.until).toMatch(/^0[3-6]-/);
+    const summer = judged(heatOnly(), { thermostat: { face: patch } });
+    expect(summer.verdict).toBe('buy-now');
+  });
+
+  it('is not to buy for mains, millivolt and data', () => {
+    for (const family of ['line-voltage', 'millivolt', 'communicating', 'mains-hydronic'] as const)
+      expect(judged(FAMILY_HOUSES[family].plain()).verdict).toBe('do-not-buy');
+  });
+
+  it('is not to buy while a stop is open', () => {
+    const stops = { 'gas-smell': { answer: 'yes' as const, at: '2026-01-01T10:00:00.000Z', resolved: null } };
+    expect(judged(furnaceWithSpare(), { thermostat: { stops } }).verdict).toBe('do-not-buy');
+  });
+
+  it('has a reason file exercised for each one listed', () => {
+    expect(new Set(REASONS.map((one) => one.id)).size).toBe(REASONS.length);
+    expect(REASONS).toHaveLength(10);
+  });
+});
+
+describe('the study of the house', () => {
+  it('stays warm less long in the coldest weather, and less in the worst case than in the middle', () => {
+    const study = studyHouse({ ...goodHouse, workDay: '2026-10-05' }, EMPTY_WALL_FACE, 139);
+    expect(study.coldest.hours.low).toBeLessThan(study.workDay.hours.low);
+    expect(study.coldest.hours.low).toBeLessThan(study.coldest.hours.mid);
+  });
+
+  it('takes the rebate off the price', () => {
+    expect(studyHouse({ ...goodHouse, rebate: 50 }, EMPTY_WALL_FACE, 139).outlay).toBe(89);
+    expect(studyHouse({ ...goodHouse, rebate: 500 }, EMPTY_WALL_FACE, 139).outlay).toBe(0);
+  });
+});
+
+describe('the signal at the wall', () => {
+  it('is judged by the limits of the trade', () => {
+    expect([-50, -67, -68, -75, -76].map(gradeOf)).toEqual(['good', 'good', 'marginal', 'marginal', 'poor']);
+  });
+
+  it('goes by the middle reading, and a step down when a quarter is worse', () => {
+    expect(summariseSignal([]).grade).toBe('not-read');
+    expect(summariseSignal([-60, -61, -62, -63].map(reading)).grade).toBe('good');
+    expect(summariseSignal([-60, -61, -62, -90, -91].map(reading)).grade).toBe('marginal');
+  });
+
+  it('comes from a simulated meter that gives one spot one level', () => {
+    const at = (spot: string) => Array.from({ length: 6 }, (_, count) => simulatedReading(spot, count));
+    expect(at('hall')).toEqual(at('hall'));
+    expect(Math.max(...at('hall')) - Math.min(...at('hall'))).toBeLessThan(12);
+    expect(at('hall')).not.toEqual(at('cellar stair'));
+  });
+});
+
+describe('the wall', () => {
+  const plate = { plateWidthMm: 100, plateHeightMm: 100 };
+  const face = { ...EMPTY_WALL_FACE, outlineWidthMm: 140, outlineHeightMm: 90, holes: 'screws' as const };
+
+  it('shows the old mark where the new plate is smaller, centred', () => {
+    const fit = fitWall(face, plate);
+    expect(fit.showsMm).toEqual({ sides: 20, topAndBottom: 0 });
+    expect(fit.coverPlate).toEqual([150, 110]);
+    expect(fitWall({ ...face, outlineWidthMm: 95 }, plate).advice).toBe('nothing');
+  });
+
+  it('asks for a measure before it judges', () => {
+    expect(fitWall(EMPTY_WALL_FACE, plate).advice).toBe('measure');
+    expect(fitWall({ ...face, holes: 'large', paint: 'other' }, plate).advice).toBe('both');
+  });
+});
+
+describe('the path of a cable', () => {
+  const path = (lengthM: number, more = 0) => ({
+    stretches: [{ name: 'wall', lengthM, held: 'free' as const }],
+    more
+  });
+
+  it('adds slack, and takes the next size sold', () => {
+    const advice = cableAdvice(path(20, 2), 5);
+    expect(advice.lengthM).toBe(23);
+    expect(advice.conductors).toBe(8);
+  });
+
+  it('takes the thinnest gauge that keeps the drop, and none where no gauge does', () => {
+    expect(cableAdvice(path(8), 4).gauge).toBe(22);
+    expect(cableAdvice(path(25), 4).gauge).toBe(18);
+    expect(cableAdvice(path(250), 4).gauge).toBeNull();
+    const { gauge, drops } = cableAdvice(path(25), 4);
+    expect(drops.find((one) => one.gauge === gauge)?.volts).toBeLessThanOrEqual(MOST_DROP_V);
+  });
+});
