@@ -46,3 +46,17 @@ export async function expectNoSideways(page: Page): Promise<void> {
 export function station(page: Page, name: string): Locator {
   return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
 }
+
+/** Answers a question of the System station by one of its buttons, whichever question is asked at the moment. */
+export async function answerQuestion(page: Page, answer: RegExp): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Next observation' })).toBeVisible();
+  const button = page.getByRole('button', { name: answer });
+  if (!(await button.isVisible())) {
+    const other = page.getByLabel('Or answer another');
+    for (const option of (await other.locator('option').allTextContents()).slice(1)) {
+      await other.selectOption({ label: option });
+      if (await button.isVisible()) break;
+    }
+  }
+  await button.press('Enter');
+}

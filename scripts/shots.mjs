@@ -20,6 +20,10 @@ const views = [
   { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
   { name: 'sheet-cellar', path: place('flat', 'sheet'), size: desk, theme: 'cellar' },
   { name: 'sheet-phone', path: place('classroom', 'sheet'), size: phone, theme: 'cellar' },
+  { name: 'survey', path: place('classroom', 'survey'), size: desk, full: true },
+  { name: 'survey-phone', path: place('classroom', 'survey'), size: phone },
+  { name: 'safe', path: place('classroom', 'safe'), size: desk },
+  { name: 'safe-phone', path: place('classroom', 'safe'), size: phone, theme: 'cellar' },
   { name: 'system', path: place('classroom', 'system'), size: desk },
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
   { name: 'supply', path: place('classroom', 'supply'), size: desk },
@@ -41,7 +45,7 @@ try {
     await page.waitForURL('**/sheet');
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(view.name.startsWith('survey') ? 1500 : 300);
     await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
     await page.close();
     console.log(`${view.name}.png`);

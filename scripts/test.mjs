@@ -43,6 +43,7 @@ const checks = (
     ),
     inTurn(
       () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']),
+      () => step('types of the service worker', bin('tsc'), ['-p', 'tsconfig.worker.json']),
       () =>
         step('unit tests', bin('vitest'), [
           'run',

@@ -25,6 +25,7 @@ export const order = [
   'core/circuit',
   'core/devices',
   'core/wiring',
+  'core/reading',
   'core/job',
   'core/trade'
 ];

@@ -4,6 +4,7 @@ import type { ColourCode } from '$core/trade/colours';
 import { emptyConductor, emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
 import { endFrom } from '$core/job/edits';
 import { makeId } from '$core/job/ids';
+import { EMPTY_SURVEY } from '$core/job/survey-schema';
 import {
   Job,
   JOB_FORMAT,
@@ -74,7 +75,29 @@ const classroom: Thermostat = {
   ],
   observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'rests', flue: 'burner' },
   outlet: 'near',
-  choice: { device: makeId('device', 'fellgate'), method: null }
+  choice: { device: makeId('device', 'fellgate'), method: null },
+  face: {
+    outlineWidthMm: 145,
+    outlineHeightMm: 95,
+    box: 'none',
+    holes: 'screws',
+    paint: 'other',
+    hides: 'a ring of older green paint',
+    finish: 'plate'
+  },
+  signal: [-61, -64, -60].map((dbm, index) => ({
+    dbm,
+    at: `2026-01-1${index}T17:00:00.000Z`,
+    source: 'typed' as const
+  })),
+  path: {
+    stretches: [
+      { name: 'down inside the wall', lengthM: 2.5, held: 'free' },
+      { name: 'under the floor of the classroom', lengthM: 9, held: 'unknown' },
+      { name: 'to the coal door', lengthM: 3, held: 'free' }
+    ],
+    more: 2
+  }
 };
 
 /** Heat pump with strips, a cable of eight with its common landed. */
@@ -133,15 +156,29 @@ const equipment: Equipment[] = [
     place: 'cellar, behind the coal door',
     maker: 'Brackenhurst',
     model: 'Hearth 85',
+    serial: 'BH85-00417',
+    kind: 'furnace',
+    fuel: 'oil',
+    heatStages: 1,
+    breaker: '11, “cellar heat”',
+    serviceSwitch: 'red plate at the head of the cellar stair',
     marks: ['R', 'C', 'W', 'Y', 'G'],
     transformerVa: 40,
-    fuseAmps: 3
+    fuseAmps: 3,
+    others: [
+      { mark: 'Y', what: 'outdoor unit' },
+      { mark: 'C', what: 'outdoor unit' }
+    ],
+    accessories: [{ kind: 'humidifier', ownRelay: 'unknown', note: '' }]
   },
   {
     ...emptyEquipment(handlerId, 'Air handler'),
     place: 'loft over the flat',
     maker: 'Lindenfold',
     model: 'Draught 3',
+    kind: 'air-handler',
+    fuel: 'electricity',
+    breaker: '14 and 16',
     marks: ['R', 'C', 'Y', 'G', 'O', 'W2', 'E'],
     transformerVa: 40,
     fuseAmps: 5
@@ -159,7 +196,29 @@ export const SCHOOLHOUSE: Job = v.parse(Job, {
   units: { length: 'm', temperature: 'C' },
   equipment,
   thermostats: [classroom, flat, bellRoom],
-  devices: []
+  devices: [],
+  survey: {
+    ...EMPTY_SURVEY,
+    building: {
+      ...EMPTY_SURVEY.building,
+      floorAreaM2: 210,
+      storeys: 2,
+      ceilingM: 3.2,
+      insulation: 'poor',
+      draughts: 'usual',
+      build: 'heavy',
+      heatingKw: 30,
+      efficiency: 0.82,
+      pricePerKwh: 0.11
+    },
+    habits: { ...EMPTY_SURVEY.habits, home: 'irregular', setsBackToday: 'no' },
+    workDay: '2026-10-17',
+    oldOneWorks: 'yes',
+    internet: 'works',
+    frail: 'no',
+    pipesCanFreeze: 'yes',
+    rebate: 40
+  }
 });
 
 /** The whole house, and one job for each thermostat, by the name of the file. */

@@ -10,9 +10,8 @@
   import { newJob } from '$core/job/create';
   import { makeId } from '$core/job/ids';
   import type { Job } from '$core/job/schema';
-  import { faultText } from '$core/formats/faults';
-  import { MOST_BYTES, readJob } from '$core/formats/job-json';
-  import { download, fileName, readText } from '$lib/files/download';
+  import { download, fileName } from '$lib/files/download';
+  import { exportJob, keepPhotos, readJobFile } from '$lib/files/job-file';
   import Dialog from '$lib/frame/dialog.svelte';
   import ThemeButton from '$lib/frame/theme-button.svelte';
   import { freshRest, jobStore } from '$lib/state/store';
@@ -74,27 +73,20 @@
     input.value = '';
     if (!file) return;
     const title = `${file.name} was not brought in; nothing stored was touched`;
-    const read = await readText(file, MOST_BYTES);
+    const read = await readJobFile(file);
     if (!read.ok) {
-      trouble = { title, lines: [read.why] };
-      return;
-    }
-    const job = readJob(read.text);
-    if (!job.ok) {
-      trouble = { title, lines: job.faults.slice(0, 12).map(faultText) };
+      trouble = { title, lines: read.lines };
       return;
     }
     trouble = null;
-    if ((await keep(job.job)) !== null) await refresh();
+    const lost = await keepPhotos(store, read.photos);
+    if ((await keep(read.job)) !== null) await refresh();
+    if (lost !== null) trouble = { title: 'The job came in without all of its photos', lines: [lost] };
   }
 
-  async function exportJob(summary: JobSummary): Promise<void> {
+  async function takeOut(summary: JobSummary): Promise<void> {
     const loaded = await store.load(summary.id);
-    if (loaded.ok)
-      download(
-        fileName(loaded.record.job.name, 'ulterum.json'),
-        `${JSON.stringify(loaded.record.job, null, 2)}\n`
-      );
+    if (loaded.ok) await exportJob(store, loaded.record.job);
     else if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
   }
 
@@ -139,7 +131,12 @@
       >
       <label class="btn btn-outline">
         <FileUp size={20} aria-hidden="true" />Bring in a file
-        <input class="sr-only" type="file" accept=".json,application/json" onchange={bring} />
+        <input
+          class="sr-only"
+          type="file"
+          accept=".json,.zip,application/json,application/zip"
+          onchange={bring}
+        />
       </label>
       <a class="btn btn-outline" href="/demo"
         ><House size={20} aria-hidden="true" />{SCHOOLHOUSE.name} (demo)</a
@@ -171,8 +168,7 @@
               </div>
             </div>
             <div class="flex gap-1">
-              <button type="button" class="btn btn-ghost btn-sm" onclick={() => exportJob(job)}>Export</button
-              >
+              <button type="button" class="btn btn-ghost btn-sm" onclick={() => takeOut(job)}>Export</button>
               <button
                 type="button"
                 class="btn btn-ghost btn-square btn-sm"

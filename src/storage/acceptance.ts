@@ -16,6 +16,11 @@ function record(rest: string, name = rest): Omit<JobRecord, 'revision'> {
 }
 
 export function storeAcceptance(what: string, make: () => JobStore): void {
+  jobsAcceptance(what, make);
+  picturesAcceptance(what, make);
+}
+
+function jobsAcceptance(what: string, make: () => JobStore): void {
   describe(`${what} keeps jobs`, () => {
     it('gives back what was saved, with its history', async () => {
       const store = make();
@@ -64,6 +69,46 @@ export function storeAcceptance(what: string, make: () => JobStore): void {
       await store.save(record('fir'), 0);
       await store.remove('job-fir');
       expect(await store.load('job-fir')).toEqual({ ok: false, reason: 'missing' });
+    });
+  });
+}
+
+function picturesAcceptance(what: string, make: () => JobStore): void {
+  describe(`${what} keeps pictures`, () => {
+    it('keeps a picture as it was, and says null of one that it does not have', async () => {
+      const store = make();
+      const picture = new Blob([new Uint8Array([1, 2, 250])], { type: 'image/jpeg' });
+      expect(await store.putPhoto(makeId('photo', 'oak'), picture)).toEqual({ ok: true });
+      const back = await store.getPhoto(makeId('photo', 'oak'));
+      expect(back?.type).toBe('image/jpeg');
+      expect(new Uint8Array(await back!.arrayBuffer())).toEqual(new Uint8Array([1, 2, 250]));
+      expect(await store.getPhoto(makeId('photo', 'nowhere'))).toBeNull();
+    });
+
+    it('takes a job’s pictures along when it goes, except those that another job shows', async () => {
+      const store = make();
+      const picture = new Blob(['x'], { type: 'image/jpeg' });
+      const showing = (rest: string, photos: string[]) => {
+        const one = record(rest);
+        const [place] = one.job.thermostats;
+        const shown = photos.map((id) => ({
+          id: makeId('photo', id),
+          of: 'wall' as const,
+          equipment: null,
+          caption: '',
+          takenAt: '2026-01-02T03:04:05.000Z',
+          widthPx: 10,
+          heightPx: 10,
+          pins: []
+        }));
+        return { ...one, job: { ...one.job, thermostats: [{ ...place!, photos: shown }] } };
+      };
+      for (const id of ['own', 'shared']) await store.putPhoto(makeId('photo', id), picture);
+      await store.save(showing('gorse', ['own', 'shared']), 0);
+      await store.save(showing('heather', ['shared']), 0);
+      await store.remove('job-gorse');
+      expect(await store.getPhoto(makeId('photo', 'own'))).toBeNull();
+      expect(await store.getPhoto(makeId('photo', 'shared'))).not.toBeNull();
     });
   });
 }

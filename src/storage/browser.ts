@@ -4,8 +4,10 @@
  */
 import localforage from 'localforage';
 import { readRawJob } from '$core/formats/job-json';
+import type { Job } from '$core/job/schema';
 import { faultText } from '$core/formats/faults';
 import {
+  orphansOf,
   summaryOf,
   type JobRecord,
   type JobStore,
@@ -18,6 +20,7 @@ const CHANNEL = 'ulterum-jobs';
 
 export function browserStore(name = 'ulterum'): JobStore {
   const forage = localforage.createInstance({ name, storeName: 'jobs' });
+  const pictures = localforage.createInstance({ name, storeName: 'photos' });
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${CHANNEL}-${name}`);
   return {
     async list() {
@@ -44,8 +47,23 @@ export function browserStore(name = 'ulterum'): JobStore {
       return locked(`${name}:${record.job.id}`, () => compareAndSave(forage, record, revision, channel));
     },
     async remove(id) {
+      const gone = await forage.getItem<unknown>(id);
       await forage.removeItem(id);
+      await removeOrphans(forage, pictures, gone);
       channel?.postMessage(id);
+    },
+    async putPhoto(id, picture) {
+      try {
+        // Bytes and type apart: some browsers keep no blobs in their database.
+        await pictures.setItem(id, { type: picture.type, bytes: await picture.arrayBuffer() });
+        return { ok: true };
+      } catch (error) {
+        return failure(error);
+      }
+    },
+    async getPhoto(id) {
+      const kept = await pictures.getItem<{ type: string; bytes: ArrayBuffer }>(id).catch(() => null);
+      return kept === null ? null : new Blob([kept.bytes], { type: kept.type });
     },
     watch(listener) {
       const hear = (event: MessageEvent<string>) => listener(event.data);
@@ -78,9 +96,28 @@ async function compareAndSave(
     channel?.postMessage(record.job.id);
     return { ok: true, revision: revision + 1 };
   } catch (error) {
-    const full = error instanceof DOMException && error.name === 'QuotaExceededError';
-    return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
+    return failure(error);
   }
+}
+
+function failure(error: unknown): { ok: false; reason: 'full' | 'refused'; why: string } {
+  const full = error instanceof DOMException && error.name === 'QuotaExceededError';
+  return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
+}
+
+/** Takes away the pictures that only the removed job showed. A job that does not hold leaves all pictures where they are. */
+async function removeOrphans(forage: LocalForage, pictures: LocalForage, gone: unknown): Promise<void> {
+  const read = readRecord(gone);
+  if (!read.ok) return;
+  const others: Job[] = [];
+  let whole = true;
+  await forage.iterate<unknown, void>((value) => {
+    const other = readRecord(value);
+    if (other.ok) others.push(other.record.job);
+    else whole = false;
+  });
+  if (!whole) return;
+  for (const photo of orphansOf(read.record.job, others)) await pictures.removeItem(photo);
 }
 
 function readRecord(value: unknown): Exclude<LoadResult, { reason: 'missing' }> {

@@ -8,10 +8,10 @@ storeAcceptance('the memory store', () => memoryStore());
 
 describe('a full store', () => {
   it('says so, and keeps what it held', async () => {
-    const store = memoryStore(2_000);
+    const store = memoryStore(6_000);
     const small = { job: newJob(makeId('job', 'small'), 'small'), saved: '', past: [], future: [] };
     await store.save(small, 0);
-    const large = { ...small, job: { ...small.job, id: makeId('job', 'large'), note: 'x'.repeat(3_000) } };
+    const large = { ...small, job: { ...small.job, id: makeId('job', 'large'), note: 'x'.repeat(4_000) } };
     expect(await store.save(large, 0)).toMatchObject({ ok: false, reason: 'full' });
     expect(await store.load('job-small')).toMatchObject({ ok: true });
   });

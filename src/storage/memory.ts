@@ -1,9 +1,10 @@
 /** A store that lives as long as its page: for tests, and where the browser refuses to keep anything. */
-import { summaryOf, type JobRecord, type JobStore } from './port';
+import { orphansOf, summaryOf, type JobRecord, type JobStore } from './port';
 
 /** `capacity` limits the characters held in all, to play a full disk. */
 export function memoryStore(capacity = Infinity): JobStore {
   const held = new Map<string, string>();
+  const pictures = new Map<string, Blob>();
   const listeners = new Set<(id: string) => void>();
   const read = (text: string) => JSON.parse(text) as JobRecord;
   return {
@@ -28,8 +29,19 @@ export function memoryStore(capacity = Infinity): JobStore {
       return { ok: true, revision: revision + 1 };
     },
     async remove(id) {
+      const text = held.get(id);
       held.delete(id);
+      const others = [...held.values()].map((one) => read(one).job);
+      if (text !== undefined) for (const photo of orphansOf(read(text).job, others)) pictures.delete(photo);
       for (const listener of listeners) listener(id);
+    },
+    async putPhoto(id, picture) {
+      if (picture.size > capacity) return { ok: false, reason: 'full', why: 'no room is left' };
+      pictures.set(id, picture);
+      return { ok: true };
+    },
+    async getPhoto(id) {
+      return pictures.get(id) ?? null;
     },
     watch(listener) {
       listeners.add(listener);

@@ -2,6 +2,7 @@
  * Where jobs are kept. Every adapter passes `acceptance.ts`. Failures that can be expected come back as values: a job that cannot be
  * stored can still be exported, and nobody else's edit is ever overwritten in silence.
  */
+import type { PhotoId } from '$core/job/ids';
 import type { Job, Thermostat } from '$core/job/schema';
 import type { Step } from '$core/job/steps';
 
@@ -36,12 +37,20 @@ export type LoadResult =
   | { readonly ok: false; readonly reason: 'damaged'; readonly why: string; readonly raw: string }
   | { readonly ok: false; readonly reason: 'refused'; readonly why: string };
 
+export type PutResult =
+  { readonly ok: true } | { readonly ok: false; readonly reason: 'full' | 'refused'; readonly why: string };
+
 export interface JobStore {
   list(): Promise<JobSummary[]>;
   load(id: string): Promise<LoadResult>;
   /** Saves what was made from `revision`; 0 for a job that is new to the store. */
   save(record: Omit<JobRecord, 'revision'>, revision: number): Promise<SaveResult>;
+  /** Removes a job and those of its photos that no other job shows. */
   remove(id: string): Promise<void>;
+  /** Keeps a picture beside the jobs, under the id of its photo. */
+  putPhoto(id: PhotoId, picture: Blob): Promise<PutResult>;
+  /** The picture of a photo, or null where this browser does not keep it. */
+  getPhoto(id: PhotoId): Promise<Blob | null>;
   /** Calls back when another tab saves or removes a job; returns the way to stop. */
   watch(listener: (id: string) => void): () => void;
 }
@@ -54,4 +63,18 @@ export function summaryOf({ job, saved }: Pick<JobRecord, 'job' | 'saved'>): Job
     saved,
     thermostats: job.thermostats.map(({ id, name }) => ({ id, name }))
   };
+}
+
+/** The photos that a job shows. */
+export function photosOf(job: Pick<Job, 'thermostats'>): PhotoId[] {
+  return job.thermostats.flatMap((one) => one.photos.map((photo) => photo.id));
+}
+
+/** Photos of the first job that none of the others shows. */
+export function orphansOf(
+  job: Pick<Job, 'thermostats'>,
+  others: readonly Pick<Job, 'thermostats'>[]
+): PhotoId[] {
+  const shown = new Set(others.flatMap(photosOf));
+  return photosOf(job).filter((id) => !shown.has(id));
 }

@@ -4,6 +4,7 @@ import type { EndSide, Family, MethodId } from '../trade/vocabulary';
 import { emptyCable, emptyConductor, emptyEquipment, emptyThermostat, landedOn, UNSEEN } from './create';
 import type { DeviceFacts } from './device-facts';
 import { nextId, type DeviceId, type EquipmentId } from './ids';
+import type { FoundEnd } from './reading-schema';
 import type { Cable, Conductor, ConductorEnd, Equipment, Job, Link, Splice, Thermostat } from './schema';
 import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
 
@@ -231,4 +232,57 @@ export function endFrom(word: string, at: Thermostat['id'] | EquipmentId): Condu
   const state = word.toLowerCase();
   if (state === 'loose' || state === 'coiled' || state === 'unseen') return { state, on: [] };
   return word === '' ? UNSEEN : landedOn(at, word.toUpperCase());
+}
+
+/** A further machine that this thermostat drives or that stands beside it. */
+export function addMachine(job: Job, th: number, name: string): Step {
+  const thermostat = thermostatAt(job, th);
+  const id = nextId(
+    'equipment',
+    job.equipment.map((one) => one.id)
+  );
+  return batch(`Machine ${name}`, [
+    insertStep(job, ['equipment'], emptyEquipment(id, name), ''),
+    setStep(job, ['thermostats', th, 'equipment'], [...thermostat.equipment, id], '')
+  ]);
+}
+
+/** Takes a machine away from a thermostat; the machine stays in the job as long as another one names it. */
+export function removeMachine(job: Job, th: number, machine: EquipmentId): Step {
+  const thermostat = thermostatAt(job, th);
+  const index = job.equipment.findIndex((one) => one.id === machine);
+  const others = job.thermostats.some((one, at) => at !== th && one.equipment.includes(machine));
+  const away = setStep(
+    job,
+    ['thermostats', th, 'equipment'],
+    thermostat.equipment.filter((one) => one !== machine),
+    'Machine taken out'
+  );
+  return others || index === -1
+    ? away
+    : batch('Machine taken out', [away, removeStep(job, ['equipment'], index, '')]);
+}
+
+/** True when a conductor, a link or a found end of the thermostat is on the machine. */
+export function machineIsUsed(thermostat: Thermostat, machine: EquipmentId): boolean {
+  return (
+    thermostat.conductors.some((one) => one.equipment.on.some((ref) => ref.at === machine)) ||
+    thermostat.links.some((one) => one.a.at === machine || one.b.at === machine) ||
+    thermostat.foundEnds.some((one) => one.on?.at === machine)
+  );
+}
+
+/** Confirms that an end found at the equipment belongs to a conductor: the conductor takes it over. */
+export function confirmEnd(job: Job, th: number, end: FoundEnd, co: number): Step {
+  const thermostat = thermostatAt(job, th);
+  const conductor = thermostat.conductors[co];
+  if (!conductor) throw new Error(`No conductor at position ${co}`);
+  const landing: ConductorEnd =
+    end.state === 'landed' && end.on ? landedOn(end.on.at, end.on.mark) : { state: end.state, on: [] };
+  const label = `Matched: ${conductorName(conductor)}`;
+  const rest = thermostat.foundEnds.filter((one) => one.id !== end.id);
+  return batch(label, [
+    setStep(job, [...conductorPath(th, co), 'equipment'], landing, label),
+    setStep(job, ['thermostats', th, 'foundEnds'], rest, label)
+  ]);
 }

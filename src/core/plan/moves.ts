@@ -4,7 +4,15 @@
  */
 import type { EndSide } from '../trade/vocabulary';
 import { applyChange, difference, type Change } from '../wiring/difference';
-import { deviceOf, printedMark, type Device, type Landing, type Strand, type Wiring } from '../wiring/graph';
+import {
+  deviceOf,
+  printedMark,
+  splitTerminal,
+  type Device,
+  type Landing,
+  type Strand,
+  type Wiring
+} from '../wiring/graph';
 
 export type Action =
   | 'lift'
@@ -150,7 +158,7 @@ class MoveWriter {
       what: change.strand,
       from: this.landing(change.from),
       to: 'loose',
-      text: `Label the ${name} conductor “${mark}”, loosen ${mark} and take it off.`,
+      text: `Label the ${name} conductor “${mark}”, loosen ${mark} and take it off.${this.leave(change.from)}`,
       change: { ...change, to: LOOSE }
     };
   }
@@ -174,11 +182,28 @@ class MoveWriter {
           ? `Unwind the ${name} conductor, strip 6 to 10 mm, and land it`
           : `Land the ${name} conductor`;
       return [
-        { ...this.spot(change, change.to), action: 'land', text: `${first} on ${mark}; tug it.`, ...rest }
+        {
+          ...this.spot(change, change.to),
+          action: 'land',
+          text: `${first} on ${mark}; tug it.${this.leave(change.to)}`,
+          ...rest
+        }
       ];
     }
     const text = `Wrap the ${name} conductor back round the sheath, its end capped.`;
     return [{ ...this.spot(change, change.from), action: 'cap', text, ...rest }];
+  }
+
+  /** What else is under the screw and is not the thermostat's. */
+  private leave(landing: Landing): string {
+    if (landing.state !== 'landed') return '';
+    const { mark } = splitTerminal(landing.terminal);
+    const device = deviceOf(this.wiring, landing.terminal);
+    const others = device?.kind === 'board' ? device.others.filter((one) => one.mark === mark) : [];
+    const names = others.map((one) => one.what || 'other').join(', ');
+    return others.length === 0
+      ? ''
+      : ` Under the same screw, leave the ${names} conductor${others.length > 1 ? 's' : ''} as found.`;
   }
 
   /** A conductor that was on nothing and has never been measured through is proven before it is trusted. */

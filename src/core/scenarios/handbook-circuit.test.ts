@@ -28,7 +28,9 @@ const board: Board = {
   name: 'furnace',
   marks: ['R', 'C', 'W', 'Y', 'G'],
   transformerVa: 40,
-  fuseAmps: 3
+  fuseAmps: 3,
+  tracedCommon: null,
+  others: []
 };
 
 function strand(id: string, wall: string | null, equipment: string | null): Strand {

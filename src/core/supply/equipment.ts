@@ -30,7 +30,7 @@ export function boardWithCommon(wiring: Wiring): Board | undefined {
 
 export function noCommonMark(board: Board | undefined): Finding {
   const text = board
-    ? `No terminal marked C is recorded at ${board.name}. Look again at its board: nothing is landed on what was not read.`
+    ? `No terminal marked C is recorded at ${board.name}. Look again at its board; if it has none, trace the transformer’s other side (Strands, “Find the common”): nothing is landed on what was not read.`
     : 'No machine is recorded: read the equipment end first.';
   return finding('stop', 'board-mark-missing', text, board ? [board.id] : []);
 }

@@ -4,6 +4,7 @@ import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import { thermostatFindings } from '../job/record-findings';
 import type { Job, Thermostat } from '../job/schema';
+import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
 import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
@@ -84,8 +85,10 @@ function gate(
   identification: Identification,
   worlds: readonly WeightedWorld[]
 ): Finding[] {
+  const machines = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
   const closed = [
     ...stopFindings(thermostat),
+    ...machines.flatMap((one) => traceOf(one).findings),
     ...thermostatFindings(job, thermostat),
     ...identification.findings
   ].filter((one) => one.level === 'stop');

@@ -43,9 +43,14 @@ const WORK_BEGINS = 9;
 const USUAL_PRICE = 150;
 const USUAL_DAY = '2001-01-20';
 
-export function studyHouse(survey: Survey, face: WallFace, price: number | null): HouseStudy {
+/** `weather` is the year to work with, where the caller has fetched one; `price` of the thermostat in dollars. */
+export function studyHouse(
+  survey: Survey,
+  face: WallFace,
+  price: number | null,
+  weather: Weather = weatherOf(survey.building)
+): HouseStudy {
   const model = thermalModel(survey.building);
-  const weather = weatherOf(survey.building);
   const day = hourOfDay(survey.workDay ?? USUAL_DAY) + WORK_BEGINS;
   const coldest = coldestStart(weather.hourly, 24);
   const outlay = Math.max(0, (price ?? USUAL_PRICE) - (survey.rebate ?? 0));

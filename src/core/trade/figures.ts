@@ -9,3 +9,24 @@ export function percentText(share: number): string {
 export function voltsText(volts: number | null): string {
   return volts === null ? '–' : `${volts.toFixed(1)} V`;
 }
+
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December'
+];
+
+/** `MM-DD` as `5 March`. */
+export function dayText(day: string): string {
+  const [month, date] = day.split('-').map(Number);
+  return `${date} ${MONTHS[(month ?? 1) - 1] ?? ''}`;
+}

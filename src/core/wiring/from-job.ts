@@ -1,6 +1,7 @@
 /** From what was recorded to the graph, with the doubt in it: an end that nobody saw stays `unseen`. */
 import { conductorName } from '../job/edits';
 import type { Conductor, ConductorEnd, Equipment, Job, Thermostat } from '../job/schema';
+import { traceOf } from '../reading/trace-common';
 import { conductorOhms } from '../trade/cable';
 import { canonicalMark } from '../trade/terminals';
 import { boards, hasMark, terminalId, type Board, type Landing, type Strand, type Wiring } from './graph';
@@ -46,14 +47,20 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
 }
 
 function boardOf(thermostat: Thermostat, machine: Equipment): Board {
+  const trace = traceOf(machine);
   return {
     kind: 'board',
     id: machine.id,
     place: 'equipment',
     name: machine.name,
-    marks: withUsed(machine.marks, usedMarks(thermostat, machine.id)),
+    marks: withUsed(
+      [...machine.marks, ...(trace.state === 'agreed' ? ['C'] : [])],
+      usedMarks(thermostat, machine.id)
+    ),
     transformerVa: machine.transformerVa,
-    fuseAmps: machine.fuseAmps
+    fuseAmps: machine.fuseAmps,
+    tracedCommon: trace.state === 'agreed' ? trace.spot : null,
+    others: machine.others.map((one) => ({ mark: canonicalMark(one.mark), what: one.what }))
   };
 }
 
@@ -65,7 +72,9 @@ function unreadBoard(): Board {
     name: 'equipment',
     marks: [],
     transformerVa: null,
-    fuseAmps: null
+    fuseAmps: null,
+    tracedCommon: null,
+    others: []
   };
 }
 

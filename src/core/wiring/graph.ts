@@ -35,6 +35,10 @@ export interface Board extends DeviceBase {
   /** Nameplate VA; null when it was not read. */
   readonly transformerVa: number | null;
   readonly fuseAmps: number | null;
+  /** The spot that two findings showed to be common, where no screw is marked C. */
+  readonly tracedCommon: string | null;
+  /** Conductors under its screws that are not the thermostat's, by canonical mark: they are left alone. */
+  readonly others: readonly { readonly mark: string; readonly what: string }[];
 }
 
 /** A small 24 VAC supply in an outlet. */
@@ -115,7 +119,10 @@ export function hasMark(device: Pick<Device, 'marks'>, mark: string): boolean {
 /** The mark as printed on the device that the terminal belongs to. */
 export function printedMark(wiring: Wiring, terminal: TerminalId): string {
   const { mark } = splitTerminal(terminal);
-  return deviceOf(wiring, terminal)?.marks.find((printed) => canonicalMark(printed) === mark) ?? mark;
+  const device = deviceOf(wiring, terminal);
+  if (mark === 'C' && device?.kind === 'board' && device.tracedCommon !== null)
+    return `the common that was traced (${device.tracedCommon})`;
+  return device?.marks.find((printed) => canonicalMark(printed) === mark) ?? mark;
 }
 
 /** The terminal that an end is landed on, or null. */

@@ -1,7 +1,11 @@
 /** Files out of and into the browser. */
 
 export function download(name: string, text: string, type = 'application/json'): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+  downloadBlob(name, new Blob([text], { type: `${type};charset=utf-8` }));
+}
+
+export function downloadBlob(name: string, blob: Blob): void {
+  const address = URL.createObjectURL(blob);
   const anchor = document.createElement('a');
   anchor.href = address;
   anchor.download = name;

@@ -5,6 +5,8 @@
   import Check from '@lucide/svelte/icons/check';
   import Flame from '@lucide/svelte/icons/flame';
   import PlugZap from '@lucide/svelte/icons/plug-zap';
+  import ClipboardList from '@lucide/svelte/icons/clipboard-list';
+  import ShieldCheck from '@lucide/svelte/icons/shield-check';
   import Thermometer from '@lucide/svelte/icons/thermometer';
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
@@ -12,6 +14,8 @@
 
   const place = getPlace();
   const shapes = {
+    survey: ClipboardList,
+    safe: ShieldCheck,
     sheet: Cable,
     system: Flame,
     thermostat: Thermometer,
@@ -19,11 +23,17 @@
     moves: ArrowLeftRight
   };
   const stations = $derived(stationsOf(place));
+  let list: HTMLElement | undefined = $state();
+  // On a phone the stations are wider than the screen: the current one is brought into sight.
+  $effect(() => {
+    void page.url.pathname;
+    list?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  });
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
 </script>
 
 <nav class="rail no-print" aria-label="Stations">
-  <ol>
+  <ol bind:this={list}>
     {#each stations as station (station.id)}
       {@const Shape = shapes[station.id]}
       {@const current = page.url.pathname === `${base}/${station.id}`}
@@ -109,11 +119,12 @@
     ol {
       flex-direction: row;
       gap: 0;
+      overflow-x: auto;
+      scrollbar-width: none;
     }
 
     li {
-      flex: 1;
-      min-width: 0;
+      flex: 1 0 5.4rem;
     }
 
     a {

@@ -20,6 +20,7 @@
   const all = $derived<Finding[]>(
     sortFindings([
       ...place.recordFindings,
+      ...place.safety.findings.filter((one) => one.level === 'stop'),
       ...identification.findings,
       ...(place.match?.findings ?? []),
       ...(chosen ? (taken?.findings ?? []) : [])

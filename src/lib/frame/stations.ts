@@ -1,9 +1,10 @@
 /** The stations of the work, in its order, with what each still lacks. */
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
+import { BUYING_NAMES } from '$core/survey/before-buying';
 import type { Place } from '../state/place.svelte';
 
 export interface Station {
-  readonly id: 'sheet' | 'system' | 'thermostat' | 'supply' | 'moves';
+  readonly id: 'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'moves';
   readonly name: string;
   /** What is missing, or what was settled. */
   readonly says: string;
@@ -11,12 +12,31 @@ export interface Station {
 }
 
 export function stationsOf(place: Place): Station[] {
-  const { thermostat, unread, identification, device, match, plan } = place;
+  const { thermostat, unread, identification, device, match, plan, buying, safety } = place;
   const open = unread.wall + unread.equipment;
   const none = thermostat.conductors.length === 0;
   const stops = identification.findings.some((one) => one.level === 'stop');
   const supplied = plan.options.find((one) => one.method === plan.taken);
+  const unsafe = safety.supplies.filter((one) => !one.off).length;
   return [
+    {
+      id: 'survey',
+      name: 'Survey',
+      says: BUYING_NAMES[buying.verdict].toLowerCase(),
+      done: buying.verdict === 'buy-now' || buying.verdict === 'buy-and-wait'
+    },
+    {
+      id: 'safe',
+      name: 'Make safe',
+      says: safety.locked
+        ? 'a stop is open'
+        : safety.safe
+          ? 'off and proven'
+          : unsafe > 0
+            ? `${unsafe} ${unsafe === 1 ? 'supply' : 'supplies'} to cut`
+            : 'questions open',
+      done: safety.safe
+    },
     {
       id: 'sheet',
       name: 'Strands',

@@ -4,8 +4,8 @@
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { describe } from '$core/job/steps';
-  import { writeJob } from '$core/formats/job-json';
-  import { download, fileName } from '../files/download';
+  import { exportJob } from '../files/job-file';
+  import { jobStore } from '../state/store';
   import { getSession } from '../state/context';
   import ThemeButton from './theme-button.svelte';
 
@@ -59,8 +59,7 @@
     class="btn btn-ghost btn-square"
     aria-label="Export the job as a file"
     title="Export"
-    onclick={() => download(fileName(session.job.name, 'ulterum.json'), writeJob(session.job))}
-    ><Download size={20} /></button
+    onclick={() => void exportJob(jobStore(), session.job)}><Download size={20} /></button
   >
   <ThemeButton />
 </header>

@@ -15,7 +15,13 @@
   const place = getPlace();
   const conductor = $derived(index === null ? undefined : place.thermostat.conductors[index]);
 
-  function set<K extends 'label' | 'stripe' | 'continuity'>(field: K, value: never): void {
+  function setPosition(text: string): void {
+    const value = Number(text);
+    if (text.trim() !== '' && !(Number.isInteger(value) && value >= 1 && value <= 200)) return;
+    set('position', (text.trim() === '' ? null : value) as never);
+  }
+
+  function set<K extends 'label' | 'stripe' | 'continuity' | 'position'>(field: K, value: never): void {
     if (index !== null) place.session.edit(setConductorField(place.job, place.index, index, field, value));
   }
 
@@ -73,7 +79,17 @@
           {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option>{/each}
         </select>
       </label>
-      <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+      <label class="flex flex-col gap-1 text-sm"
+        >Position in the sheath
+        <input
+          class="input w-full"
+          inputmode="numeric"
+          placeholder="tells two of one colour apart"
+          value={conductor.position ?? ''}
+          onchange={(event) => setPosition(event.currentTarget.value)}
+        />
+      </label>
+      <label class="flex flex-col gap-1 text-sm"
         >Measured from end to end, power off
         <select
           class="select w-full"

@@ -3,12 +3,18 @@ import { identify, type Identification } from '$core/identify/identify';
 import type { DeviceFacts } from '$core/job/device-facts';
 import { thermostatFindings } from '$core/job/record-findings';
 import type { Equipment, Job, Thermostat } from '$core/job/schema';
+import { unmatchedFindings } from '$core/reading/match-ends';
+import { safetyOf, type SafetyStanding } from '$core/safety/standing';
+import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
+import { studyHouse, type HouseStudy } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import { planFor, type Plan } from '$core/plan/plan';
 import { sortFindings, type Finding } from '$core/trade/findings';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
+import { clock } from './clock.svelte';
+import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
 
 export class Place {
@@ -37,7 +43,7 @@ export class Place {
     )
   );
   readonly recordFindings: readonly Finding[] = $derived.by(() =>
-    sortFindings(thermostatFindings(this.job, this.thermostat))
+    sortFindings([...thermostatFindings(this.job, this.thermostat), ...unmatchedFindings(this.thermostat)])
   );
   readonly identification: Identification = $derived.by(() => identify(this.job, this.thermostat));
   readonly device: DeviceFacts | null = $derived.by(() => {
@@ -49,6 +55,21 @@ export class Place {
   );
   readonly match: Match | null = $derived.by(() =>
     this.device === null ? null : matchDevice(this.job, this.thermostat, this.device, this.identification)
+  );
+  /** The house worked through: cooling, wall work, saving. */
+  readonly study: HouseStudy = $derived.by(() =>
+    studyHouse(
+      this.job.survey,
+      this.thermostat.face,
+      this.device?.price ?? null,
+      currentWeather(this.job.survey.building)
+    )
+  );
+  readonly buying: BeforeBuying = $derived.by(() =>
+    beforeBuying(this.job, this.thermostat, this.identification, this.wiring, this.device, this.study)
+  );
+  readonly safety: SafetyStanding = $derived.by(() =>
+    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now)
   );
   readonly plan: Plan = $derived.by(() => planFor(this.job, this.thermostat));
 

@@ -7,6 +7,12 @@ const LONG_YEARS = 10;
 const yearsText = (years: number) =>
   years === Infinity ? 'never' : years < 1 ? 'under a year' : `${years.toFixed(years < 3 ? 1 : 0)} years`;
 
+/** The middle, with its limits where they differ from it. */
+function bandText(low: number, mid: number, high: number): string {
+  const [soon, middle, late] = [low, mid, high].map(yearsText);
+  return soon === late ? `${middle}` : `${middle} (${soon} to ${late})`;
+}
+
 /** Is anything to be saved, and does it pay. */
 export const payBack: Reason = {
   id: 'pay-back',
@@ -20,7 +26,7 @@ export const payBack: Reason = {
     }
     if (job.survey.habits.home === 'unknown') return FINE;
     const { low, mid, high } = saving.payBackYears;
-    const band = `saves about $${saving.dollars.mid.toFixed(0)} a year ($${saving.dollars.low.toFixed(0)} to $${saving.dollars.high.toFixed(0)}), and $${outlay.toFixed(0)} are back in ${yearsText(mid)} (${yearsText(low)} to ${yearsText(high)})`;
+    const band = `saves about $${saving.dollars.mid.toFixed(0)} a year ($${saving.dollars.low.toFixed(0)} to $${saving.dollars.high.toFixed(0)}), and $${outlay.toFixed(0)} are back in ${bandText(low, mid, high)}`;
     if (mid > LONG_YEARS)
       return {
         asks: 'nothing',

@@ -1,3 +1,4 @@
+import { dayText } from '../../trade/figures';
 import { finding } from '../../trade/findings';
 import { firstDayWithHours } from '../house-study';
 import { FINE, type Reason } from '../types';
@@ -15,7 +16,7 @@ export const wallWork: Reason = {
     const instead = dries
       ? ' A cover plate needs no drying; or hang the old thermostat back on its wires, held clear of the wet wall, while it dries.'
       : ' Warm the house well beforehand, and have another heater at hand.';
-    const text = `The wall work leaves the house ${needs.toFixed(1)} h without heat; it may be below ${job.survey.lowestC} °C after ${stays.toFixed(1)} h.${instead}${until ? ` By the weather of ${study.weather.name} the first day that suits is ${until} (month-day).` : ''}`;
+    const text = `The wall work leaves the house ${needs.toFixed(1)} h without heat; it may be below ${job.survey.lowestC} °C after ${stays.toFixed(1)} h.${instead}${until ? ` By the weather of ${study.weather.name} the first day that suits is ${dayText(until)}.` : ''}`;
     return { asks: 'wait', until, findings: [finding('warn', 'drying-too-long', text, because)] };
   }
 };

@@ -21,7 +21,9 @@
     `${place.job.name}, ${place.thermostat.name}: ${deviceName(plan.device)}, ${(taken?.title ?? '').toLowerCase()}`
   );
   const groups = $derived(byPlace(plan.moves));
-  const conditions = $derived((taken?.findings ?? []).filter((one) => one.level !== 'note'));
+  const conditions = $derived(
+    [...place.safety.findings, ...(taken?.findings ?? [])].filter((one) => one.level !== 'note')
+  );
 
   interface Group {
     readonly place: string;

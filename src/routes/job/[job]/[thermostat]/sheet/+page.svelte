@@ -2,16 +2,11 @@
   /** Station: read the wall, read the equipment. */
   import FileDown from '@lucide/svelte/icons/file-down';
   import FileUp from '@lucide/svelte/icons/file-up';
+  import Tag from '@lucide/svelte/icons/tag';
   import Plus from '@lucide/svelte/icons/plus';
   import { MediaQuery } from 'svelte/reactivity';
-  import {
-    addConductor,
-    removeCable,
-    setEquipment,
-    setPlateMarks,
-    setThermostatField
-  } from '$core/job/edits';
-  import type { Equipment, Thermostat } from '$core/job/schema';
+  import { addConductor, removeCable, setPlateMarks, setThermostatField } from '$core/job/edits';
+  import type { Thermostat } from '$core/job/schema';
   import { setStep } from '$core/job/steps';
   import { readConductors, writeConductors } from '$core/formats/conductors-csv';
   import { faultText } from '$core/formats/faults';
@@ -23,6 +18,10 @@
   import CableDialog from '$lib/sheet/cable-dialog.svelte';
   import LinkDialog from '$lib/sheet/link-dialog.svelte';
   import MarksToggle from '$lib/sheet/marks-toggle.svelte';
+  import FoundEnds from '$lib/sheet/found-ends.svelte';
+  import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
+  import MachineSection from '$lib/sheet/machine-section.svelte';
+  import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
   import { getPlace } from '$lib/state/context';
 
@@ -33,6 +32,7 @@
   let cableOpen = $state(false);
   let cableIndex = $state<number | null>(null);
   let linksOpen = $state(false);
+  let labelsOpen = $state(false);
   let csvFaults = $state<readonly string[]>([]);
 
   const views: { id: EndSide | 'both'; name: string }[] = [
@@ -40,27 +40,12 @@
     { id: 'equipment', name: 'At the equipment' },
     { id: 'both', name: 'Both ends' }
   ];
+  const ambiguous = $derived(place.identification.findings.filter((one) => one.code === 'mark-ambiguous'));
   const empty = $derived(place.thermostat.cables.length === 0);
   const read = $derived({
     wall: place.thermostat.conductors.length - place.unread.wall,
     equipment: place.thermostat.conductors.length - place.unread.equipment
   });
-
-  function changeMachine(index: number, machine: Equipment, change: Partial<Equipment>): void {
-    place.session.edit(
-      setEquipment(
-        place.job,
-        index,
-        { ...machine, ...change },
-        `Equipment: ${Object.keys(change).join(', ')}`
-      )
-    );
-  }
-
-  function number(text: string): number | null {
-    const value = Number(text.replace(',', '.'));
-    return text.trim() === '' || !(value > 0) || value > 1000 ? null : value;
-  }
 
   async function bringCsv(event: Event): Promise<void> {
     const input = event.currentTarget as HTMLInputElement;
@@ -145,6 +130,9 @@
         <button type="button" class="btn btn-outline" onclick={() => (linksOpen = true)}
           >Links ({place.thermostat.links.length})</button
         >
+        <button type="button" class="btn btn-outline" onclick={() => (labelsOpen = true)}
+          ><Tag size={18} aria-hidden="true" />Labels</button
+        >
         <button
           type="button"
           class="btn btn-ghost"
@@ -175,9 +163,9 @@
     {/if}
   </section>
 
-  {#if place.recordFindings.length > 0}
+  {#if place.recordFindings.length + ambiguous.length > 0}
     <section class="sheet-of-paper p-4" aria-label="What cannot be right">
-      <FindingList findings={place.recordFindings} />
+      <FindingList findings={[...place.recordFindings, ...ambiguous]} />
     </section>
   {/if}
 
@@ -216,8 +204,9 @@
         </ul>
       </section>
     {/if}
-    <section class="sheet-of-paper p-4">
+    <section class="sheet-of-paper p-4" class:hidden={only === 'equipment'}>
       <h2 class="section-title mb-1">The old plate</h2>
+      <div class="mb-3"><PhotoStrip of="wall" label="Photo of the wall" /></div>
       <p class="quiet mb-2 text-sm">
         Terminals that it has, used or not. Marks with a conductor count anyhow.
       </p>
@@ -272,66 +261,13 @@
         </label>
       </div>
     </section>
+    {#if !empty && only !== 'wall'}<FoundEnds />{/if}
     {#each place.equipment as { machine, index } (machine.id)}
-      <section class="sheet-of-paper p-4">
-        <h2 class="section-title mb-2">The equipment: {machine.name}</h2>
-        <div class="grid grid-cols-2 gap-3">
-          <label class="flex flex-col gap-1 text-sm"
-            >What it is called here
-            <input
-              class="input w-full"
-              maxlength="120"
-              value={machine.name}
-              onchange={(event) =>
-                changeMachine(index, machine, { name: event.currentTarget.value || machine.name })}
-            />
-          </label>
-          <label class="flex flex-col gap-1 text-sm"
-            >Where it stands
-            <input
-              class="input w-full"
-              maxlength="120"
-              value={machine.place}
-              onchange={(event) => changeMachine(index, machine, { place: event.currentTarget.value })}
-            />
-          </label>
-          <label class="flex flex-col gap-1 text-sm"
-            >Transformer, VA
-            <input
-              class="input w-full"
-              inputmode="decimal"
-              placeholder="not read"
-              value={machine.transformerVa ?? ''}
-              onchange={(event) =>
-                changeMachine(index, machine, { transformerVa: number(event.currentTarget.value) })}
-            />
-          </label>
-          <label class="flex flex-col gap-1 text-sm"
-            >Fuse on the board, A
-            <input
-              class="input w-full"
-              inputmode="decimal"
-              placeholder="none seen"
-              value={machine.fuseAmps ?? ''}
-              onchange={(event) =>
-                changeMachine(index, machine, {
-                  fuseAmps: Math.min(number(event.currentTarget.value) ?? 0, 50) || null
-                })}
-            />
-          </label>
-        </div>
-        <p class="quiet mt-3 mb-2 text-sm">
-          Terminals on its board, used or not. Nothing is landed on one that was not read.
-        </p>
-        <MarksToggle
-          label="Terminals of {machine.name}"
-          marks={machine.marks}
-          onchange={(marks) => changeMachine(index, machine, { marks })}
-        />
-      </section>
+      {#if only !== 'wall'}<MachineSection {machine} {index} />{/if}
     {/each}
   </div>
 </div>
 
 <CableDialog open={cableOpen} cable={cableIndex} onclose={() => (cableOpen = false)} />
+<LabelsDialog open={labelsOpen} onclose={() => (labelsOpen = false)} />
 <LinkDialog open={linksOpen} onclose={() => (linksOpen = false)} />

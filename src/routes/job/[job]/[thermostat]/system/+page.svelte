@@ -7,6 +7,7 @@
   import { FAMILY_NAMES, type Family } from '$core/trade/vocabulary';
   import EvidenceList from '$lib/reasons/evidence-list.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
+  import TraitList from '$lib/system/trait-list.svelte';
   import NextQuestion from '$lib/system/next-question.svelte';
   import { getPlace } from '$lib/state/context';
 
@@ -100,6 +101,7 @@
           </select>
         </label>
       </section>
+      <TraitList />
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">What that rests on</h2>
         <EvidenceList />

@@ -1,0 +1,94 @@
+import { strToU8, zipSync } from 'fflate';
+import { describe, expect, it } from 'vitest';
+import { makeId } from '../job/ids';
+import { YEAR_HOURS } from '../job/survey-schema';
+import { furnaceWithSpare } from '../scenarios/houses';
+import { faultText } from './faults';
+import { isBundle, readBundle, writeBundle } from './job-bundle';
+import { writeJob } from './job-json';
+import { labelPages, LABELS_A_PAGE, labelsOf } from './labels';
+import { readWeather } from './weather-csv';
+
+const { job, thermostat } = furnaceWithSpare();
+
+describe('a job with its photos', () => {
+  const photo = makeId('photo', 'one');
+
+  it('comes back as it was packed', () => {
+    const bytes = writeBundle(job, new Map([[photo, new Uint8Array([9, 8, 7])]]));
+    expect(isBundle(bytes)).toBe(true);
+    const read = readBundle(bytes);
+    expect(read.ok && read.job).toEqual(job);
+    expect(read.ok && read.photos.get(photo)).toEqual(new Uint8Array([9, 8, 7]));
+  });
+
+  it('is refused with the place of each fault', () => {
+    const faults = (files: Record<string, Uint8Array>) => {
+      const read = readBundle(zipSync(files));
+      return read.ok ? [] : read.faults.map(faultText);
+    };
+    expect(faults({ 'readme.txt': strToU8('hello') }).join()).toContain('readme.txt');
+    expect(faults({ 'photos/ph-a.jpg': new Uint8Array(3) }).join()).toContain('job.json');
+    expect(faults({ 'job.json': strToU8('{"format":"other"}') }).join()).toContain('job.json: ');
+    expect(faults({ 'job.json': strToU8(writeJob(job)), 'photos/../x.jpg': new Uint8Array(1) })).toHaveLength(
+      1
+    );
+    const grown = { 'job.json': strToU8(writeJob(job)), 'photos/ph-a.jpg': new Uint8Array(5_000_000) };
+    expect(faults(grown).join()).toContain('at most 4 MB');
+    const cut = writeBundle(job, new Map()).slice(0, 300);
+    expect(readBundle(cut).ok).toBe(false);
+  });
+});
+
+describe('labels', () => {
+  it('are two for each conductor, each with the terminal of its own end, and blank ones', () => {
+    const labels = labelsOf(thermostat, 4);
+    expect(labels).toHaveLength(thermostat.conductors.length * 2 + 4);
+    expect(labels.slice(0, 2).map((one) => `${one.mark} ${one.end}`)).toEqual(['R wall', 'R equipment']);
+    expect(labels.filter((one) => one.end === 'blank').every((one) => one.mark === '')).toBe(true);
+  });
+
+  it('fill as many pages as they need, and carry any text safely', () => {
+    const [first] = thermostat.conductors;
+    const odd = { ...thermostat, conductors: [{ ...first!, label: '<b>&"x"' }] };
+    const [page] = labelPages(labelsOf(odd, 0), 'A & B');
+    expect(page).toContain('&#60;b&#62;');
+    expect(page).not.toContain('<b>');
+    expect(labelPages(labelsOf(thermostat, LABELS_A_PAGE), 't')).toHaveLength(2);
+  });
+});
+
+describe('a year of weather as CSV', () => {
+  const year = (head: string, hours: number, cell: (hour: number) => string) =>
+    `hour,${head}\n${Array.from({ length: hours }, (_, hour) => `${hour},${cell(hour)}`).join('\n')}\n`;
+
+  it('comes in, in either unit, with a leap day left out', () => {
+    const plain = readWeather(
+      year('temperature_c', YEAR_HOURS, () => '-3.25'),
+      'mast'
+    );
+    expect(plain.ok && plain.weather.tenths[5]).toBe(-32);
+    const leap = readWeather(
+      year('temperature_f', YEAR_HOURS + 24, (hour) => (hour >= 59 * 24 && hour < 60 * 24 ? '100' : '50')),
+      'mast'
+    );
+    expect(leap.ok && new Set(leap.weather.tenths)).toEqual(new Set([100]));
+  });
+
+  it('names its faults by line', () => {
+    const bad = readWeather(
+      year('temperature_c', YEAR_HOURS, (hour) => (hour === 7 ? 'warm' : hour === 9 ? '' : '1')),
+      'mast'
+    );
+    expect(bad.ok ? [] : bad.faults.map((one) => one.path)).toEqual([
+      'line 9, column temperature_c',
+      'line 11, column temperature_c'
+    ]);
+    const short = readWeather(
+      year('temperature_c', 20, () => '1'),
+      'mast'
+    );
+    expect(short.ok ? '' : short.faults[0]?.found).toContain('20 lines');
+    expect(readWeather('a,b\n1,2\n', 'mast').ok).toBe(false);
+  });
+});

@@ -1,0 +1,70 @@
+/**
+ * Ends found at the equipment, matched with the conductors at the wall by cable and colour. A proposal is never more than that: colours are
+ * doubled and splices change them, so somebody confirms each, and where two of one colour remain only a continuity check decides.
+ */
+import { conductorName } from '../job/edits';
+import type { FoundEnd } from '../job/reading-schema';
+import type { Conductor, Thermostat } from '../job/schema';
+import { colourName } from '../trade/colours';
+import { finding, type Finding } from '../trade/findings';
+
+export interface EndProposal {
+  readonly end: FoundEnd;
+  /** Conductors that it may be, likeliest first. */
+  readonly candidates: readonly Conductor[];
+  /** `one`: a single candidate; `several`: only a continuity check decides; `none`: nothing at the wall looks like it. */
+  readonly kind: 'one' | 'several' | 'none';
+  readonly text: string;
+}
+
+/** The colour that a conductor shows at the equipment, as far as its splices are known; undefined where a hidden splice leaves it open. */
+function colourThere(conductor: Conductor): Conductor['colour'] {
+  const last = conductor.splices.at(-1);
+  return last ? last.colourBeyond : conductor.colour;
+}
+
+/** A proposal for each found end that is not matched yet. */
+export function proposeEnds(thermostat: Thermostat): EndProposal[] {
+  const open = thermostat.conductors.filter((one) => one.equipment.state === 'unseen');
+  return thermostat.foundEnds.map((end) => {
+    const possible = open.filter((one) => one.cable === end.cable && !end.not.includes(one.id));
+    const same = possible.filter(
+      (one) => end.colour !== null && colourThere(one) === end.colour && sameStripe(one, end)
+    );
+    const uncoloured = possible.filter((one) => colourThere(one) === null);
+    const candidates = same.length > 0 ? same : uncoloured;
+    const kind =
+      candidates.length === 0 ? 'none' : candidates.length === 1 && same.length === 1 ? 'one' : 'several';
+    return { end, candidates, kind, text: textOf(end, candidates, kind) };
+  });
+}
+
+function sameStripe(conductor: Conductor, end: FoundEnd): boolean {
+  return conductor.splices.length > 0 || conductor.stripe === end.stripe;
+}
+
+function textOf(end: FoundEnd, candidates: readonly Conductor[], kind: EndProposal['kind']): string {
+  const colour = colourName(end.colour, end.stripe);
+  const [only] = candidates;
+  if (kind === 'one' && only) {
+    const where = only.wall.on[0]?.mark ?? only.wall.state;
+    return `The ${colour} here has the cable and the colour of the ${conductorName(only)} that is on ${where} at the wall. The same one?`;
+  }
+  if (kind === 'several')
+    return `${candidates.length} conductors of this cable could be the ${colour} here. Only a continuity check with the power off tells them apart.`;
+  return `No conductor of this cable at the wall is ${colour} and still without its other end. A joint on the way may have changed the colour, or a conductor at the wall was not recorded.`;
+}
+
+/** Ends that wait for somebody to say which conductor they are. */
+export function unmatchedFindings(thermostat: Thermostat): Finding[] {
+  if (thermostat.foundEnds.length === 0) return [];
+  const count = thermostat.foundEnds.length;
+  return [
+    finding(
+      'warn',
+      'ends-not-matched',
+      `${count} ${count === 1 ? 'end' : 'ends'} found at the equipment ${count === 1 ? 'is' : 'are'} not matched with the wall yet: nothing rests on ${count === 1 ? 'it' : 'them'}.`,
+      thermostat.foundEnds.map((one) => one.id)
+    )
+  ];
+}

@@ -1,0 +1,74 @@
+/**
+ * The common of a board that has no C mark. The transformer's low-voltage side has two leads: one goes to R, the other is common. A single
+ * finding can be a mistake; two that were made in different ways and agree may be landed on, and two that differ stop.
+ */
+import type { TRACE_WAYS, TraceFinding } from '../job/reading-schema';
+import type { Equipment } from '../job/schema';
+import { finding, type Finding } from '../trade/findings';
+import { canonicalMark } from '../trade/terminals';
+
+export type TraceWay = (typeof TRACE_WAYS)[number];
+
+export interface TraceStep {
+  readonly way: TraceWay;
+  readonly title: string;
+  readonly how: string;
+}
+
+/** The ways of finding it, in the order in which they are safest and easiest. */
+export const TRACE_STEPS: readonly TraceStep[] = [
+  {
+    way: 'followed',
+    title: 'Follow the transformer’s leads',
+    how: 'With the power off: find the transformer, the block with two thin leads on its low-voltage side. One goes to R (often through the fuse). Follow the other to the screw or joint where it ends.'
+  },
+  {
+    way: 'diagram',
+    title: 'Read the diagram inside the door',
+    how: 'Find the transformer on it. The side that is not R runs to one side of every coil: the contactor, the gas valve, the relays. That line is common; read where it ends on the strip.'
+  },
+  {
+    way: 'meter-to-r',
+    title: 'Measure to R, power on',
+    how: 'Only with the door switch as the maker means it, one hand, meter on AC: between R and the spot it reads 22 to 30 V, and the same in every call. Then the power off again.'
+  },
+  {
+    way: 'meter-to-earth',
+    title: 'Continuity to the transformer’s lead, power off',
+    how: 'Power off and R lifted: continuity (near 0 ohm) between the spot and the transformer’s other low-voltage lead. To the cabinet alone it proves nothing: some commons are earthed and some are not.'
+  }
+];
+
+export interface CommonTrace {
+  readonly state: 'marked' | 'none' | 'one' | 'agreed' | 'disagree';
+  /** Where common is, when it may be landed on. */
+  readonly spot: string | null;
+  readonly findings: readonly Finding[];
+}
+
+const spotKey = (one: TraceFinding) => canonicalMark(one.spot.replace(/\s+/g, ' '));
+
+/** What the findings recorded for a machine come to. */
+export function traceOf(machine: Equipment): CommonTrace {
+  if (machine.marks.some((mark) => canonicalMark(mark) === 'C'))
+    return { state: 'marked', spot: 'C', findings: [] };
+  const because = [machine.id];
+  if (machine.trace.length === 0) return { state: 'none', spot: null, findings: [] };
+  const spots = new Set(machine.trace.map(spotKey));
+  if (spots.size > 1) {
+    const where = [...new Set(machine.trace.map((one) => one.spot))].join(' and ');
+    const text = `The findings on the common of ${machine.name} disagree (${where}). Land nothing: one of them is wrong. Look again, or have a technician say.`;
+    return {
+      state: 'disagree',
+      spot: null,
+      findings: [finding('stop', 'common-traces-disagree', text, because)]
+    };
+  }
+  const ways = new Set(machine.trace.map((one) => one.way));
+  const [first] = machine.trace;
+  if (ways.size < 2 || !first) {
+    const text = `One finding says that ${first?.spot ?? 'a spot'} of ${machine.name} is common. A second one, made in another way, has to agree before anything is landed there.`;
+    return { state: 'one', spot: null, findings: [finding('warn', 'common-not-traced', text, because)] };
+  }
+  return { state: 'agreed', spot: first.spot, findings: [] };
+}

@@ -1,0 +1,62 @@
+/** A job out of and into the browser, with its photos: plain JSON where it has none, a ZIP with both where it has. */
+import { faultText } from '$core/formats/faults';
+import { isBundle, MOST_BUNDLE_BYTES, readBundle, writeBundle } from '$core/formats/job-bundle';
+import { readJob, writeJob } from '$core/formats/job-json';
+import type { PhotoId } from '$core/job/ids';
+import type { Job } from '$core/job/schema';
+import { photosOf, type JobStore } from '$storage/port';
+import { download, downloadBlob, fileName } from './download';
+
+export async function exportJob(store: JobStore, job: Job): Promise<void> {
+  const photos = new Map<PhotoId, Uint8Array>();
+  for (const id of photosOf(job)) {
+    const picture = await store.getPhoto(id).catch(() => null);
+    if (picture) photos.set(id, new Uint8Array(await picture.arrayBuffer()));
+  }
+  if (photos.size === 0) download(fileName(job.name, 'ulterum.json'), writeJob(job));
+  else
+    downloadBlob(
+      fileName(job.name, 'ulterum.zip'),
+      new Blob([writeBundle(job, photos) as Uint8Array<ArrayBuffer>], { type: 'application/zip' })
+    );
+}
+
+export type JobFileRead =
+  | { readonly ok: true; readonly job: Job; readonly photos: ReadonlyMap<PhotoId, Uint8Array> }
+  | { readonly ok: false; readonly lines: readonly string[] };
+
+const MOST_LINES = 12;
+
+export async function readJobFile(file: File): Promise<JobFileRead> {
+  if (file.size > MOST_BUNDLE_BYTES)
+    return {
+      ok: false,
+      lines: [
+        `${file.name} has ${(file.size / 1_000_000).toFixed(1)} MB; at most ${MOST_BUNDLE_BYTES / 1_000_000} MB are read.`
+      ]
+    };
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  if (!isBundle(bytes)) {
+    const read = readJob(new TextDecoder().decode(bytes));
+    return read.ok
+      ? { ok: true, job: read.job, photos: new Map() }
+      : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
+  }
+  const read = readBundle(bytes);
+  return read.ok ? read : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
+}
+
+/** Keeps the pictures that came with a job; says what went wrong, or null. */
+export async function keepPhotos(
+  store: JobStore,
+  photos: ReadonlyMap<PhotoId, Uint8Array>
+): Promise<string | null> {
+  for (const [id, bytes] of photos) {
+    const kept = await store.putPhoto(
+      id,
+      new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' })
+    );
+    if (!kept.ok) return kept.why;
+  }
+  return null;
+}

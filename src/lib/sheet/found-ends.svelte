@@ -1,0 +1,143 @@
+<script lang="ts">
+  /** Ends found at the machine, matched with the wall by cable and colour: proposed, and confirmed by hand. */
+  import { confirmEnd, endFrom } from '$core/job/edits';
+  import { nextId, type CableId } from '$core/job/ids';
+  import type { FoundEnd } from '$core/job/reading-schema';
+  import { conductorName } from '$core/job/edits';
+  import { proposeEnds } from '$core/reading/match-ends';
+  import { colourName, type ColourCode } from '$core/trade/colours';
+  import { getPlace } from '../state/context';
+  import { setThermostat } from '../state/set';
+  import ColourChip from './colour-chip.svelte';
+  import ColourDialog from './colour-dialog.svelte';
+  import { readEnd } from './grid-keys';
+
+  const place = getPlace();
+  const proposals = $derived(proposeEnds(place.thermostat));
+  let cable = $state('');
+  let colour = $state<ColourCode | null>(null);
+  let picking = $state(false);
+  let word = $state('');
+  const machine = $derived(place.equipment[0]?.machine);
+  const read = $derived(word.trim() === '' ? null : readEnd(word.trim().toUpperCase()));
+
+  function add(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!read?.ok || !machine) return;
+    const end = endFrom(read.word, machine.id);
+    const found: FoundEnd = {
+      id: nextId(
+        'foundEnd',
+        place.thermostat.foundEnds.map((one) => one.id)
+      ),
+      cable: (cable || place.thermostat.cables[0]?.id) as CableId,
+      colour,
+      stripe: null,
+      state: end.state,
+      on: end.on[0] ? { at: machine.id, mark: end.on[0].mark } : null,
+      not: []
+    };
+    setThermostat(
+      place,
+      'foundEnds',
+      [...place.thermostat.foundEnds, found],
+      `End found: ${colourName(colour)}`
+    );
+    word = '';
+    colour = null;
+  }
+
+  function confirm(end: FoundEnd, id: string): void {
+    const at = place.thermostat.conductors.findIndex((one) => one.id === id);
+    if (at >= 0) place.session.edit(confirmEnd(place.job, place.index, end, at));
+  }
+
+  function change(end: FoundEnd, next: FoundEnd | null, label: string): void {
+    setThermostat(
+      place,
+      'foundEnds',
+      place.thermostat.foundEnds.flatMap((one) => (one.id !== end.id ? [one] : next ? [next] : [])),
+      label
+    );
+  }
+</script>
+
+<section class="sheet-of-paper p-4">
+  <h2 class="section-title mb-1">Found at the machine</h2>
+  <p class="quiet mb-2 text-sm">
+    Write down what you see there; which conductor it is at the wall is proposed, and you confirm it.
+  </p>
+  <form class="flex flex-wrap items-end gap-2" onsubmit={add}>
+    {#if place.thermostat.cables.length > 1}
+      <label class="flex flex-col gap-1 text-sm"
+        >Cable
+        <select class="select" bind:value={cable}>
+          {#each place.thermostat.cables as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+        </select>
+      </label>
+    {/if}
+    <button type="button" class="btn btn-outline" onclick={() => (picking = true)}
+      >{#if colour}<ColourChip code={colour} stripe={null} />{:else}Colour{/if}</button
+    >
+    <label class="flex w-28 flex-col gap-1 text-sm"
+      >Mark or state
+      <input
+        class="input w-full uppercase"
+        maxlength="8"
+        placeholder="Y"
+        autocomplete="off"
+        bind:value={word}
+      />
+    </label>
+    <button class="btn btn-primary" disabled={!read?.ok}>Note it</button>
+  </form>
+  {#if read && !read.ok}<p class="mt-1 text-sm" role="alert">{read.why}</p>{/if}
+  <ul class="mt-2">
+    {#each proposals as proposal (proposal.end.id)}
+      <li class="border-t border-base-300 py-2" data-end={proposal.end.id} data-kind={proposal.kind}>
+        <p class="flex items-center gap-2">
+          <ColourChip code={proposal.end.colour} stripe={proposal.end.stripe} /><b
+            >{proposal.end.on?.mark ?? proposal.end.state}</b
+          >
+        </p>
+        <p class="my-1">{proposal.text}</p>
+        <div class="flex flex-wrap gap-2">
+          {#each proposal.candidates as one (one.id)}
+            <button type="button" class="btn btn-outline btn-sm" onclick={() => confirm(proposal.end, one.id)}
+              >{proposal.kind === 'one'
+                ? 'Yes, the same'
+                : `It is ${conductorName(one)}${one.wall.on[0] ? ` on ${one.wall.on[0].mark}` : ''}`}</button
+            >
+            {#if proposal.kind === 'one'}<button
+                type="button"
+                class="btn btn-ghost btn-sm"
+                onclick={() =>
+                  change(
+                    proposal.end,
+                    { ...proposal.end, not: [...proposal.end.not, one.id] },
+                    'Not the same'
+                  )}>No, another</button
+              >{/if}
+          {/each}
+          <button
+            type="button"
+            class="btn btn-ghost btn-sm"
+            onclick={() => change(proposal.end, null, 'Found end taken out')}>Take out</button
+          >
+        </div>
+      </li>
+    {/each}
+  </ul>
+</section>
+
+<ColourDialog
+  open={picking}
+  title="Which colour is the insulation at the machine?"
+  current={colour}
+  none="not known"
+  onpick={(code) => {
+    colour = code;
+    picking = false;
+  }}
+  onclose={() => (picking = false)}
+/>

@@ -1,0 +1,120 @@
+<script lang="ts">
+  /** The way that a new cable would take. */
+  import { cableAdvice, MOST_DROP_V } from '$core/survey/cable-path';
+  import type { Stretch } from '$core/job/survey-schema';
+  import { fromShown, shownText, unitName } from '$core/trade/units';
+  import ChoiceField from '../fields/choice-field.svelte';
+  import NumberField from '../fields/number-field.svelte';
+  import { getPlace } from '../state/context';
+  import { setThermostat } from '../state/set';
+
+  const place = getPlace();
+  const path = $derived(place.thermostat.path);
+  const units = $derived(place.job.units);
+  const used = $derived(place.thermostat.conductors.filter((one) => one.wall.state === 'landed').length);
+  const advice = $derived(cableAdvice(path, used + 1));
+  let name = $state('');
+  let length = $state('');
+  let held = $state<Stretch['held']>('unknown');
+  const metres = $derived(fromShown(Number(length.replace(',', '.')), 'length', units));
+  const holds = $derived(length.trim() !== '' && metres > 0 && metres <= 300);
+  const heldWords = { free: 'free', stapled: 'stapled', unknown: 'not known' };
+
+  function add(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!holds) return;
+    const stretch: Stretch = {
+      name: name.trim() || `stretch ${path.stretches.length + 1}`,
+      lengthM: metres,
+      held
+    };
+    setThermostat(
+      place,
+      'path',
+      { ...path, stretches: [...path.stretches, stretch] },
+      `Stretch ${stretch.name}`
+    );
+    name = '';
+    length = '';
+  }
+</script>
+
+<section class="sheet-of-paper p-4">
+  <h2 class="section-title mb-1">The path of a new cable</h2>
+  {#if path.stretches.length === 0}<p class="quiet mb-2 text-sm">
+      Stretch by stretch, from the plate to the machine: inside the wall, over the ceiling, down the cellar
+      stair.
+    </p>{/if}
+  <ul class="mb-2">
+    {#each path.stretches as stretch, index (index)}
+      <li class="flex items-center justify-between gap-2 border-b border-base-300 py-1">
+        <span
+          >{stretch.name}: {shownText(stretch.lengthM, 'length', units, 1)}, {heldWords[stretch.held]}</span
+        >
+        <button
+          type="button"
+          class="btn btn-ghost btn-sm"
+          aria-label="Take out {stretch.name}"
+          onclick={() =>
+            setThermostat(
+              place,
+              'path',
+              { ...path, stretches: path.stretches.filter((_, at) => at !== index) },
+              'Stretch taken out'
+            )}>Take out</button
+        >
+      </li>
+    {/each}
+  </ul>
+  <form class="grid grid-cols-2 items-end gap-2 sm:grid-cols-4" onsubmit={add}>
+    <label class="flex flex-col gap-1 text-sm"
+      >Stretch <input class="input w-full" maxlength="120" bind:value={name} /></label
+    >
+    <label class="flex flex-col gap-1 text-sm"
+      >Length, {unitName('length', units)}
+      <input class="input w-full" inputmode="decimal" bind:value={length} /></label
+    >
+    <ChoiceField
+      label="Held"
+      value={held}
+      choices={[
+        ['unknown', 'not known'],
+        ['free', 'free'],
+        ['stapled', 'stapled']
+      ]}
+      onset={(value) => (held = value)}
+    />
+    <button class="btn btn-outline" disabled={!holds}>Add</button>
+  </form>
+  {#if path.stretches.length > 0}
+    <div class="mt-3 grid gap-3 sm:grid-cols-[12rem_1fr]">
+      <NumberField
+        label="More conductors than today"
+        value={path.more}
+        least={0}
+        most={10}
+        digits={0}
+        whole
+        optional={false}
+        onset={(value) =>
+          value !== null && setThermostat(place, 'path', { ...path, more: value }, 'Conductors for later')}
+      />
+      <div>
+        <p><b>Buy:</b> {advice.buy}.</p>
+        <p class="quiet text-sm">
+          {shownText(advice.wayM, 'length', units, 1)} of way, with slack {shownText(
+            advice.lengthM,
+            'length',
+            units
+          )}.
+          {advice.gauge === null
+            ? `No gauge keeps the drop below ${MOST_DROP_V} V.`
+            : `${advice.gauge} AWG is the thinnest that keeps the drop below ${MOST_DROP_V} V at 20 VA (${advice.drops
+                .map((one) => `${one.gauge}: ${one.volts.toFixed(2)} V`)
+                .join(', ')}).`}
+          {advice.stapled.length > 0 ? `Stapled: ${advice.stapled.join(', ')}.` : ''}
+        </p>
+      </div>
+    </div>
+  {/if}
+</section>

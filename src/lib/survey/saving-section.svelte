@@ -1,0 +1,65 @@
+<script lang="ts">
+  /** What a setback saves, and when the thermostat has paid for itself. */
+  import { ink } from '../charts/ink';
+  import Chart from '../charts/chart.svelte';
+  import { getPlace } from '../state/context';
+
+  const place = getPlace();
+  const saving = $derived(place.study.saving);
+  const outlay = $derived(place.study.outlay);
+  const years = Array.from({ length: 16 }, (_, year) => year);
+  const after = (perYear: number) => years.map((year) => year * perYear - outlay);
+  const yearsText = (value: number) => (value === Infinity ? 'never' : `${value.toFixed(1)} years`);
+</script>
+
+<section class="sheet-of-paper p-4">
+  <h2 class="section-title mb-1">What it saves</h2>
+  {#if saving.possible}
+    <p class="mb-2">
+      About <b>${saving.dollars.mid.toFixed(0)} a year</b> (${saving.dollars.low.toFixed(0)} to ${saving.dollars.high.toFixed(
+        0
+      )}): {saving.heatKWh.mid.toFixed(0)} of {saving.withoutKWh.toFixed(0)} kWh of heat. ${outlay.toFixed(0)} are
+      back in
+      <b>{yearsText(saving.payBackYears.mid)}</b> ({yearsText(saving.payBackYears.low)} to {yearsText(
+        saving.payBackYears.high
+      )}).{place.study.priceKnown ? '' : ' No thermostat is chosen: $150 is taken for one.'}
+    </p>
+    <Chart
+      label="Saved less spent, in dollars, against years"
+      height={240}
+      data={[
+        {
+          x: years,
+          y: after(saving.dollars.mid),
+          name: 'middle',
+          mode: 'lines',
+          line: { color: ink(), width: 3 }
+        },
+        {
+          x: years,
+          y: after(saving.dollars.low),
+          name: 'least',
+          mode: 'lines',
+          line: { color: ink(), width: 1.5, dash: 'dash' }
+        },
+        {
+          x: years,
+          y: after(saving.dollars.high),
+          name: 'most',
+          mode: 'lines',
+          line: { color: ink(), width: 1.5, dash: 'dot' }
+        }
+      ]}
+      layout={{
+        xaxis: { title: { text: 'years' } },
+        yaxis: { title: { text: '$ saved less spent' }, zeroline: true, zerolinewidth: 2 }
+      }}
+    />
+  {:else}
+    <p>
+      <b>It will not pay:</b>
+      {saving.why ?? 'the saving would be next to nothing'}. What is left is reaching it from outside, and
+      what it shows.
+    </p>
+  {/if}
+</section>

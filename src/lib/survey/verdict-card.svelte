@@ -1,0 +1,40 @@
+<script lang="ts">
+  /** Before anything is bought: the verdict, and every reason for it. */
+  import CalendarClock from '@lucide/svelte/icons/calendar-clock';
+  import CircleCheck from '@lucide/svelte/icons/circle-check';
+  import CircleX from '@lucide/svelte/icons/circle-x';
+  import Hammer from '@lucide/svelte/icons/hammer';
+  import { BUYING_NAMES } from '$core/survey/before-buying';
+  import { dayText } from '$core/trade/figures';
+  import FindingList from '../reasons/finding-list.svelte';
+  import { getPlace } from '../state/context';
+
+  const place = getPlace();
+  const shapes = {
+    'buy-now': CircleCheck,
+    'buy-and-wait': CalendarClock,
+    'prepare-first': Hammer,
+    'do-not-buy': CircleX
+  };
+  const Shape = $derived(shapes[place.buying.verdict]);
+  const says = {
+    'buy-now': 'Nothing that is recorded asks to wait.',
+    'buy-and-wait': 'Buy it, and do the work on a day that suits.',
+    'prepare-first': 'Something has to be settled before money is spent.',
+    'do-not-buy': 'As things stand, leave it.'
+  };
+</script>
+
+<section
+  class="sheet-of-paper border-2 p-4"
+  aria-label="Verdict before buying"
+  data-verdict={place.buying.verdict}
+>
+  <p class="flex items-center gap-3 text-xl font-bold">
+    <Shape size={28} aria-hidden="true" />{BUYING_NAMES[place.buying.verdict]}{#if place.buying.until}<span
+        class="font-normal">from about {dayText(place.buying.until)}</span
+      >{/if}
+  </p>
+  <p class="quiet mb-3">{says[place.buying.verdict]}</p>
+  <FindingList findings={place.buying.findings} />
+</section>

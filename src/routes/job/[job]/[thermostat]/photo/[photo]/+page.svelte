@@ -1,0 +1,323 @@
+<script lang="ts">
+  /** A photo: pins that tie a spot to a conductor or a terminal, and the name of a colour by touch. */
+  import Pipette from '@lucide/svelte/icons/pipette';
+  import MapPin from '@lucide/svelte/icons/map-pin';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { conductorName, setConductorField } from '$core/job/edits';
+  import { nameColour, type ColourGuess, type Rgb } from '$core/reading/colour-name';
+  import type { Photo, Pin } from '$core/job/reading-schema';
+  import { COLOURS, type ColourCode } from '$core/trade/colours';
+  import Dialog from '$lib/frame/dialog.svelte';
+  import ColourChip from '$lib/sheet/colour-chip.svelte';
+  import { Picture } from '$lib/photos/picture.svelte';
+  import { patchReader } from '$lib/photos/spot';
+  import { photoName } from '$lib/photos/words';
+  import { getPlace } from '$lib/state/context';
+  import { setAt } from '$lib/state/set';
+
+  const place = getPlace();
+  const index = $derived(place.thermostat.photos.findIndex((one) => one.id === page.params['photo']));
+  const photo = $derived<Photo | undefined>(place.thermostat.photos[index]);
+  const picture = new Picture(() => photo?.id ?? ('ph-none' as Photo['id']));
+  let mode = $state<'pin' | 'white' | 'colour'>('pin');
+  let cross = $state({ x: 0.5, y: 0.5 });
+  let pinning = $state<{ x: number; y: number } | null>(null);
+  let white = $state.raw<Rgb | null>(null);
+  let guess = $state.raw<ColourGuess | null>(null);
+  let target = $state('');
+  let read: ((x: number, y: number) => Rgb) | null = $state.raw(null);
+
+  $effect(() => {
+    read = null;
+    if (picture.address) void patchReader(picture.address).then((reader) => (read = reader));
+  });
+
+  const machines = $derived(place.equipment.map((one) => one.machine));
+  const terminals = $derived([
+    ...place.thermostat.marks.map((mark) => ({
+      at: place.thermostat.id as string,
+      mark,
+      name: `${mark} at the wall`
+    })),
+    ...machines.flatMap((machine) =>
+      machine.marks.map((mark) => ({ at: machine.id as string, mark, name: `${mark} at ${machine.name}` }))
+    )
+  ]);
+  const modes = [
+    { id: 'pin', name: 'Pin a spot' },
+    { id: 'white', name: 'Touch white' },
+    { id: 'colour', name: 'Name a colour' }
+  ] as const;
+
+  function touch(x: number, y: number): void {
+    cross = { x, y };
+    if (mode === 'pin') pinning = { x, y };
+    else if (mode === 'white' && read) {
+      white = read(x, y);
+      mode = 'colour';
+    } else if (read) guess = nameColour(read(x, y), white);
+  }
+
+  function click(event: MouseEvent): void {
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    if (event.detail === 0) return touch(cross.x, cross.y);
+    touch((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
+  }
+
+  function key(event: KeyboardEvent): void {
+    const step = event.shiftKey ? 0.05 : 0.01;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
+      event.key
+    ];
+    if (!by) return;
+    event.preventDefault();
+    const inside = (value: number) => Math.min(1, Math.max(0, value));
+    cross = { x: inside(cross.x + by[0]!), y: inside(cross.y + by[1]!) };
+  }
+
+  function setPhoto(change: Partial<Photo>, label: string): void {
+    if (photo) setAt(place, ['thermostats', place.index, 'photos', index], { ...photo, ...change }, label);
+  }
+
+  function addPin(to: Pin['to']): void {
+    if (!photo || !pinning) return;
+    setPhoto({ pins: [...photo.pins, { ...pinning, to }] }, 'Pin set');
+    pinning = null;
+  }
+
+  function pinText(pin: Pin): string {
+    const { to } = pin;
+    if (to.kind === 'terminal')
+      return terminals.find((one) => one.at === to.at && one.mark === to.mark)?.name ?? to.mark;
+    const conductor = place.thermostat.conductors.find((one) => one.id === to.conductor);
+    return conductor ? `the ${conductorName(conductor)} conductor` : 'a conductor that is gone';
+  }
+
+  function setColour(code: ColourCode): void {
+    const at = place.thermostat.conductors.findIndex((one) => one.id === target);
+    if (at >= 0) place.session.edit(setConductorField(place.job, place.index, at, 'colour', code));
+    guess = null;
+  }
+
+  async function remove(): Promise<void> {
+    setAt(
+      place,
+      ['thermostats', place.index, 'photos'],
+      place.thermostat.photos.filter((_, at) => at !== index),
+      'Photo taken out'
+    );
+    await goto(`/job/${place.job.id}/${place.thermostat.id}/sheet`);
+  }
+
+  const sureWords = { sure: 'Sure', likely: 'Likely', unsure: 'Not sure' };
+</script>
+
+<svelte:head><title>Photo · {place.thermostat.name} · Ulterum</title></svelte:head>
+
+{#if photo}
+  <div class="flex flex-col gap-3">
+    <div class="flex flex-wrap items-end justify-between gap-2">
+      <h1 class="station-title">{photoName(photo)}</h1>
+      <a class="btn btn-outline btn-sm" href="/job/{place.job.id}/{place.thermostat.id}/sheet"
+        >Back to the strands</a
+      >
+    </div>
+    <div class="join" role="group" aria-label="What a touch does">
+      {#each modes as one (one.id)}
+        <button
+          type="button"
+          class="btn join-item {mode === one.id ? 'btn-neutral' : 'btn-outline'}"
+          aria-pressed={mode === one.id}
+          onclick={() => (mode = one.id)}
+          >{#if one.id === 'pin'}<MapPin size={18} aria-hidden="true" />{:else}<Pipette
+              size={18}
+              aria-hidden="true"
+            />{/if}{one.name}</button
+        >
+      {/each}
+    </div>
+    <p class="quiet text-sm" role="status">
+      {mode === 'pin'
+        ? 'Touch a spot, then say which conductor or terminal it is. By keyboard: arrows move the cross, Enter sets it.'
+        : mode === 'white'
+          ? 'Touch something white in the same light: paper, the plate, a label. It corrects the lamp.'
+          : white
+            ? 'Touch the insulation, away from glare.'
+            : 'Touch the insulation; better after touching something white first.'}
+    </p>
+    <div
+      class="holder"
+      style:aspect-ratio="{photo.widthPx} / {photo.heightPx}"
+      style:max-width="min(100%, calc(70vh * {photo.widthPx / photo.heightPx}))"
+    >
+      {#if picture.address}
+        <img src={picture.address} alt={photoName(photo)} />
+        <button
+          type="button"
+          class="field"
+          data-ready={read !== null}
+          aria-label="{modes.find((one) => one.id === mode)?.name}: cross at {Math.round(
+            cross.x * 100
+          )} and {Math.round(cross.y * 100)} per cent"
+          onclick={click}
+          onkeydown={key}
+        >
+          <span class="cross" style:left="{cross.x * 100}%" style:top="{cross.y * 100}%"></span>
+        </button>
+        {#each photo.pins as pin, at (at)}<span
+            class="pin"
+            style:left="{pin.x * 100}%"
+            style:top="{pin.y * 100}%"
+            aria-hidden="true">{at + 1}</span
+          >{/each}
+      {:else if picture.missing}
+        <p class="p-6">
+          This picture is kept in another browser. The file of the job with its photos brings it along.
+        </p>
+      {/if}
+    </div>
+
+    {#if guess}
+      <section class="sheet-of-paper p-4" aria-label="Name of the colour">
+        <p class="mb-1">
+          <b>{sureWords[guess.sure]}</b>{guess.why ? `: ${guess.why}` : ''}. A colour only helps to find the
+          same conductor; it never says what it does.
+        </p>
+        <label class="mb-2 flex flex-col gap-1 text-sm"
+          >Which conductor
+          <select class="select w-full max-w-sm" bind:value={target}>
+            <option value="">choose one</option>
+            {#each place.thermostat.conductors as one (one.id)}<option value={one.id}
+                >{conductorName(one)}{one.wall.on[0] ? ` on ${one.wall.on[0].mark}` : ''}</option
+              >{/each}
+          </select>
+        </label>
+        <div class="flex flex-wrap gap-2">
+          {#each [guess.best, guess.runnerUp] as code, rank (code)}
+            <button
+              type="button"
+              class="btn {rank === 0 ? 'btn-primary' : 'btn-outline'}"
+              disabled={target === ''}
+              onclick={() => setColour(code)}
+            >
+              <ColourChip {code} stripe={null} />{rank === 0
+                ? `Set ${COLOURS[code].name}`
+                : `Or ${COLOURS[code].name}`}
+            </button>
+          {/each}
+        </div>
+      </section>
+    {/if}
+
+    <section class="sheet-of-paper p-4">
+      <label class="mb-3 flex flex-col gap-1 text-sm"
+        >Caption
+        <input
+          class="input w-full"
+          maxlength="120"
+          value={photo.caption}
+          onchange={(event) => setPhoto({ caption: event.currentTarget.value.trim() }, 'Caption')}
+        /></label
+      >
+      <h2 class="section-title mb-1">Pins</h2>
+      {#if photo.pins.length === 0}<p class="quiet text-sm">None yet.</p>{/if}
+      <ol>
+        {#each photo.pins as pin, at (at)}
+          <li class="flex items-center justify-between gap-2 border-b border-base-300 py-1 last:border-none">
+            <span>{at + 1}. {pinText(pin)}</span>
+            <button
+              type="button"
+              class="btn btn-ghost btn-sm"
+              aria-label="Take out pin {at + 1}"
+              onclick={() =>
+                setPhoto({ pins: photo.pins.filter((_, position) => position !== at) }, 'Pin taken out')}
+              >Take out</button
+            >
+          </li>
+        {/each}
+      </ol>
+      <button type="button" class="btn btn-ghost mt-3" onclick={remove}
+        >Take the photo out of the record</button
+      >
+    </section>
+  </div>
+{:else}
+  <h1 class="station-title">No such photo</h1>
+{/if}
+
+<Dialog open={pinning !== null} title="What is at this spot?" onclose={() => (pinning = null)}>
+  <h3 class="mb-1 font-semibold">A conductor</h3>
+  <div class="flex flex-wrap gap-2">
+    {#each place.thermostat.conductors as one (one.id)}
+      <button
+        type="button"
+        class="btn btn-outline"
+        onclick={() => addPin({ kind: 'conductor', conductor: one.id })}
+        ><ColourChip code={one.colour} stripe={one.stripe} />{conductorName(one)}</button
+      >
+    {/each}
+  </div>
+  <h3 class="mt-4 mb-1 font-semibold">A terminal</h3>
+  <div class="flex flex-wrap gap-2">
+    {#each terminals as one (one.name)}
+      <button
+        type="button"
+        class="btn btn-outline"
+        onclick={() => addPin({ kind: 'terminal', at: one.at as never, mark: one.mark })}>{one.name}</button
+      >
+    {/each}
+  </div>
+  {#if place.thermostat.conductors.length + terminals.length === 0}<p>
+      Record a cable or the terminals of the plate first; then a spot can be tied to them.
+    </p>{/if}
+</Dialog>
+
+<style>
+  .holder {
+    position: relative;
+    width: 100%;
+    background: var(--color-base-300);
+    border-radius: var(--radius-box);
+    overflow: hidden;
+  }
+
+  .holder img {
+    display: block;
+    width: 100%;
+    height: 100%;
+  }
+
+  .field {
+    position: absolute;
+    inset: 0;
+    cursor: crosshair;
+  }
+
+  .cross {
+    position: absolute;
+    width: 2rem;
+    height: 2rem;
+    transform: translate(-50%, -50%);
+    border: 2px solid #fff;
+    outline: 2px solid #111;
+    border-radius: 50%;
+    pointer-events: none;
+  }
+
+  .pin {
+    position: absolute;
+    transform: translate(-50%, -50%);
+    min-width: 1.6rem;
+    height: 1.6rem;
+    display: grid;
+    place-items: center;
+    background: #111;
+    color: #fff;
+    border: 2px solid #fff;
+    border-radius: 50%;
+    font-size: 0.8125rem;
+    font-weight: 700;
+    pointer-events: none;
+  }
+</style>

@@ -1,0 +1,43 @@
+<script lang="ts">
+  /** Station: make safe. */
+  import ShieldCheck from '@lucide/svelte/icons/shield-check';
+  import ShieldAlert from '@lucide/svelte/icons/shield-alert';
+  import ChoiceField from '$lib/fields/choice-field.svelte';
+  import FindingList from '$lib/reasons/finding-list.svelte';
+  import StopList from '$lib/safety/stop-list.svelte';
+  import SupplyList from '$lib/safety/supply-list.svelte';
+  import { getPlace } from '$lib/state/context';
+  import { setThermostat } from '$lib/state/set';
+  import { YES_NO } from '$lib/survey/words';
+
+  const place = getPlace();
+  const safety = $derived(place.safety);
+  const findings = $derived(safety.findings.filter((one) => one.code !== 'stop-answered'));
+</script>
+
+<svelte:head><title>Make safe · {place.thermostat.name} · Ulterum</title></svelte:head>
+
+<div class="flex flex-col gap-4">
+  <div>
+    <h1 class="station-title">Make safe</h1>
+    <p class="flex items-center gap-2 text-lg font-semibold" role="status" data-safe={safety.safe}>
+      {#if safety.safe}<ShieldCheck size={24} aria-hidden="true" />Everything answered, every supply off and
+        proven.{:else if safety.locked}<ShieldAlert size={24} aria-hidden="true" />A stop is open: no
+        instruction is given.{:else}<ShieldAlert size={24} aria-hidden="true" />Not safe yet.{/if}
+    </p>
+  </div>
+  <StopList />
+  <SupplyList />
+  <section class="sheet-of-paper p-4">
+    <h2 class="section-title mb-2">The old thermostat</h2>
+    <ChoiceField
+      label="Does it hold a glass bulb with silvery liquid (mercury)?"
+      value={place.thermostat.mercury}
+      choices={YES_NO}
+      onset={(value) => setThermostat(place, 'mercury', value, 'Mercury')}
+    />
+  </section>
+  {#if findings.length > 0}
+    <section class="sheet-of-paper p-4" aria-label="What is open"><FindingList {findings} /></section>
+  {/if}
+</div>
