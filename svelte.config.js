@@ -9,6 +9,8 @@ export default {
       $storage: 'src/storage',
       $demo: 'src/demo'
     },
+    // The service worker answers every address with one shell: its addresses must not hang on where it stands.
+    paths: { relative: false },
     csp: {
       mode: 'auto',
       directives: {

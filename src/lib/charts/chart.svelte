@@ -1,6 +1,7 @@
 <script lang="ts">
   /** A chart, loaded only where one is shown. Ink and dashes tell the lines apart, not hues; the same numbers stand in words beside it. */
   import { onMount } from 'svelte';
+  import type * as Plotly from 'plotly.js-basic-dist-min';
   import type { Data, Layout } from 'plotly.js';
 
   interface Props {
@@ -13,7 +14,7 @@
 
   let { label, data, layout = {}, height = 260 }: Props = $props();
   let holder: HTMLDivElement | undefined = $state();
-  let plotly: typeof import('plotly.js-basic-dist-min') | null = $state.raw(null);
+  let plotly: typeof Plotly | null = $state.raw(null);
   let trouble = $state('');
   let theme = $state('');
 

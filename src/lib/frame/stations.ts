@@ -17,7 +17,6 @@ export function stationsOf(place: Place): Station[] {
   const none = thermostat.conductors.length === 0;
   const stops = identification.findings.some((one) => one.level === 'stop');
   const supplied = plan.options.find((one) => one.method === plan.taken);
-  const unsafe = safety.supplies.filter((one) => !one.off).length;
   return [
     {
       id: 'survey',
@@ -25,18 +24,7 @@ export function stationsOf(place: Place): Station[] {
       says: BUYING_NAMES[buying.verdict].toLowerCase(),
       done: buying.verdict === 'buy-now' || buying.verdict === 'buy-and-wait'
     },
-    {
-      id: 'safe',
-      name: 'Make safe',
-      says: safety.locked
-        ? 'a stop is open'
-        : safety.safe
-          ? 'off and proven'
-          : unsafe > 0
-            ? `${unsafe} ${unsafe === 1 ? 'supply' : 'supplies'} to cut`
-            : 'questions open',
-      done: safety.safe
-    },
+    { id: 'safe', name: 'Make safe', says: safetyWords(safety), done: safety.safe },
     {
       id: 'sheet',
       name: 'Strands',
@@ -76,4 +64,12 @@ export function stationsOf(place: Place): Station[] {
       done: false
     }
   ];
+}
+
+function safetyWords(safety: Place['safety']): string {
+  if (safety.locked) return 'a stop is open';
+  if (safety.safe) return 'off and proven';
+  const live = safety.supplies.filter((one) => !one.off).length;
+  if (live === 0) return 'questions open';
+  return `${live} ${live === 1 ? 'supply' : 'supplies'} to cut`;
 }

@@ -3,7 +3,8 @@ import { weatherOf, type Weather } from '$core/house/weather';
 import type { BuildingFacts } from '$core/job/survey-schema';
 
 const fetched: Record<string, Weather> = $state({});
-const asked = new Set<string>();
+/** Places asked for already, whether or not an answer came. */
+const asked: Record<string, true> = {};
 
 /** What is at hand now; a place is asked for the first time it is named. Without a network the same year comes out of its formula. */
 export function currentWeather(facts: Pick<BuildingFacts, 'weather' | 'ownWeather'>): Weather {
@@ -11,8 +12,8 @@ export function currentWeather(facts: Pick<BuildingFacts, 'weather' | 'ownWeathe
 }
 
 export async function askWeather(place: string): Promise<void> {
-  if (place === 'own' || asked.has(place)) return;
-  asked.add(place);
+  if (place === 'own' || asked[place]) return;
+  asked[place] = true;
   try {
     const answer = await fetch(`/api/weather/${place}`);
     if (!answer.ok) return;
@@ -23,6 +24,6 @@ export async function askWeather(place: string): Promise<void> {
       hourly: Float64Array.from(body.tenths, (tenth) => tenth / 10)
     };
   } catch {
-    asked.delete(place);
+    delete asked[place];
   }
 }
