@@ -20,7 +20,7 @@ const views = [
   { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
   { name: 'sheet-cellar', path: place('flat', 'sheet'), size: desk, theme: 'cellar' },
   { name: 'sheet-phone', path: place('classroom', 'sheet'), size: phone, theme: 'cellar' },
-  { name: 'survey', path: place('classroom', 'survey'), size: desk, full: true },
+  { name: 'survey', path: place('classroom', 'survey'), size: desk },
   { name: 'survey-phone', path: place('classroom', 'survey'), size: phone },
   { name: 'safe', path: place('classroom', 'safe'), size: desk },
   { name: 'safe-phone', path: place('classroom', 'safe'), size: phone, theme: 'cellar' },

@@ -31,6 +31,10 @@ function pageOf(name: string, one: Identification): string[] {
       one.candidates.slice(0, 4).map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])
     ),
     ...one.evidence.map((other) => `  - ${other.sentence}`),
+    ...one.traits.map((trait) => {
+      const [best] = [...trait.values].sort((a, b) => b.probability - a.probability);
+      return `  ${trait.name}: ${best?.label ?? ''} (${percentText(best?.probability ?? 0)}${trait.decided === null ? ', not settled' : ''})`;
+    }),
     ...(next
       ? wrap(
           `Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`,

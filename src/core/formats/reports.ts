@@ -15,6 +15,7 @@ export function identifyReport(one: Identification) {
     voltageClass: one.voltageClass,
     candidates: one.candidates,
     evidence: one.evidence,
+    traits: one.traits,
     next: one.next.map(({ evidence, gain, answers }) => ({
       observation: evidence.id,
       ask: evidence.ask,

@@ -15,6 +15,9 @@
   const identification = $derived(place.identification);
   const asked = EVIDENCE.filter((one) => one.kind !== 'read');
   const answered = $derived(asked.filter((one) => place.thermostat.observed[one.id] !== undefined));
+  /** Those under 1 % say no more than that they are out of the question. */
+  const likely = $derived(identification.candidates.filter((one, at) => at === 0 || one.probability >= 0.01));
+  const remote = $derived(identification.candidates.slice(likely.length));
   const classes = {
     '24v': '24 V class',
     line: 'mains voltage',
@@ -76,7 +79,7 @@
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">What it may be</h2>
         <ul class="flex flex-col gap-1.5">
-          {#each identification.candidates as one (one.family)}
+          {#each likely as one (one.family)}
             <li class="grid grid-cols-[1fr_4rem] items-center gap-x-3">
               <span class:font-semibold={one.family === identification.family}
                 >{one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]}</span
@@ -86,6 +89,13 @@
             </li>
           {/each}
         </ul>
+        {#if remote.length > 0}
+          <p class="quiet mt-2 text-sm">
+            Under 1 % each: {remote
+              .map((one) => (one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]))
+              .join(', ')}.
+          </p>
+        {/if}
         <label class="mt-4 flex flex-col gap-1 text-sm"
           >You know what it is?
           <select
