@@ -1,5 +1,5 @@
 import { simulate as simulateCall, type CallResult } from '$core/circuit/simulate';
-import { callsOf } from '$core/devices/world';
+import { callsOf } from '$core/devices/calls';
 import { callReport, simulateReport } from '$core/formats/reports';
 import { worldsOf } from '$core/identify/worlds';
 import { harmFindings } from '$core/supply/harm';
@@ -47,7 +47,7 @@ export async function simulate(args: Arguments): Promise<Outcome> {
         [finding('stop', code, `Not solved: ${one.why}.`, [one.at])]
       );
     }
-    calls.push({ result: one.result, findings: harmFindings(one.result, world) });
+    calls.push({ result: one.result, findings: harmFindings(one.result) });
   }
   return simulated(thermostat.id, which, calls, []);
 }

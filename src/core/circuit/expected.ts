@@ -3,44 +3,50 @@ import type { World } from '../devices/world';
 import type { Call, LoadId } from '../trade/vocabulary';
 
 export function expectedLoads(call: Call, world: World): LoadId[] {
-  if (world.family === 'heat-pump') return heatPumpLoads(call, world);
-  const heat: LoadId[] =
-    world.family === 'boiler'
-      ? ['boiler', 'circulator']
-      : [world.family === 'electric-furnace' ? 'strips' : 'burner', 'blower'];
   switch (call) {
     case 'heat1':
-      return heat;
+      return heatLoads(world);
     case 'heat2':
-      return world.family === 'electric-furnace' ? heat : [...heat, 'burner2'];
+      return world.family === 'electric-furnace' ? heatLoads(world) : [...heatLoads(world), 'burner2'];
     case 'cool1':
-      return ['compressor', 'blower'];
+      return ['compressor', 'blower', ...valve(world, 'O')];
     case 'cool2':
       return ['compressor', 'compressor2', 'blower'];
     case 'fan':
       return ['blower'];
+    case 'aux':
+      if (world.family === 'dual-fuel') return ['burner', 'blower'];
+      return ['compressor', 'blower', 'strips', ...valve(world, 'B')];
+    case 'emergency':
+      return world.family === 'dual-fuel' ? ['burner', 'blower'] : ['strips', 'blower'];
+    case 'humidify':
+      return ['humidifier'];
     default:
       return [];
   }
 }
 
-function heatPumpLoads(call: Call, world: World): LoadId[] {
-  const inHeat: LoadId[] = world.reversing === 'B' ? ['reversing-valve'] : [];
-  const inCooling: LoadId[] = world.reversing === 'O' ? ['reversing-valve'] : [];
-  switch (call) {
-    case 'heat1':
-      return ['compressor', 'blower', ...inHeat];
-    case 'cool1':
-      return ['compressor', 'blower', ...inCooling];
-    case 'aux':
-      return ['compressor', 'blower', 'strips', ...inHeat];
-    case 'emergency':
+function heatLoads(world: World): LoadId[] {
+  switch (world.family) {
+    case 'heat-pump':
+    case 'dual-fuel':
+      return ['compressor', 'blower', ...valve(world, 'B')];
+    case 'boiler':
+    case 'boiler-plus-ac':
+      return ['boiler', 'circulator'];
+    case 'steam':
+      return ['boiler'];
+    case 'electric-furnace':
       return ['strips', 'blower'];
-    case 'fan':
-      return ['blower'];
-    default:
+    case 'cooling-only':
       return [];
+    default:
+      return ['burner', 'blower'];
   }
+}
+
+function valve(world: World, when: 'O' | 'B'): LoadId[] {
+  return world.reversing === when ? ['reversing-valve'] : [];
 }
 
 /** The loads that run in a result. */

@@ -1,51 +1,50 @@
-/** The circuit of a whole house for one call: elements between named nodes, and what their coils mean. */
-import { fragmentOf } from '../devices/registry';
+/** The circuit of a whole house: elements between named nodes, what its coils mean, and where its thermostats are fed. */
 import type { Element, FedDevice, LoadRule, Source } from '../devices/elements';
-import type { SupplyCase, World } from '../devices/world';
+import { fragmentOf } from '../devices/registry';
+import type { World } from '../devices/world';
 import { CONTACT_OHMS } from '../trade/loads';
-import type { Call } from '../trade/vocabulary';
-import { landedTerminal, type TerminalId, type Wiring } from '../wiring/graph';
+import { landedTerminal, type TerminalId, type Upset, type Wiring } from '../wiring/graph';
 
 export interface Netlist {
   readonly elements: readonly Element[];
   readonly loads: readonly LoadRule[];
-  readonly fed: FedDevice | null;
+  readonly fed: readonly FedDevice[];
   /** Nodes that may serve as 0 V of their island, best first. */
   readonly grounds: readonly string[];
 }
 
 /** Both commons on one earth: what an earthed cabinet does to two supplies. */
 const EARTH_OHMS = 0.05;
-/** Ids of the elements that stand for earth begin so. */
-export const EARTH_PREFIX = 'earth:';
+/** How much more impedance a transformer has that is worn or too small for what hangs on it. */
+const WEAK = 2.5;
 
 /** The netlist of a wiring in a world, or null when a machine's family has no circuit model. */
-export function netlistOf(wiring: Wiring, world: World, call: Call, supplyCase: SupplyCase): Netlist | null {
+export function netlistOf(wiring: Wiring, world: World): Netlist | null {
   const elements: Element[] = [];
   const loads: LoadRule[] = [];
   const grounds: string[] = [];
-  let fed: FedDevice | null = null;
+  const fed: FedDevice[] = [];
   const used = usedTerminals(wiring);
   for (const device of wiring.devices) {
-    const fragment = fragmentOf(device, { world, call, supplyCase, used });
+    const fragment = fragmentOf(device, { world, used });
     if (fragment === null) return null;
     elements.push(...fragment.elements);
     loads.push(...fragment.loads);
     if (fragment.ground) grounds.push(fragment.ground);
-    fed = fragment.fed ?? fed;
+    if (fragment.fed) fed.push(fragment.fed);
   }
   for (const strand of wiring.strands) {
     const a = landedTerminal(strand.wall);
     const b = landedTerminal(strand.equipment);
     if (a === null || b === null || strand.continuity === 'broken') continue;
-    elements.push({ kind: 'resistor', id: strand.id, a, b, ohms: Math.max(strand.ohms, CONTACT_OHMS) });
+    elements.push({ kind: 'resistor', id: strand.id, a, b, ohms: strand.ohms + 2 * CONTACT_OHMS });
   }
   for (const link of wiring.links) {
     if (link.a === link.b) continue;
     elements.push({ kind: 'resistor', id: link.id, a: link.a, b: link.b, ohms: CONTACT_OHMS });
   }
-  if (supplyCase.bonded) elements.push(...earth(elements));
-  return { elements, loads, fed, grounds };
+  elements.push(...earthTies(elements));
+  return { elements: (wiring.upsets ?? []).reduce(withUpset, elements), loads, fed, grounds };
 }
 
 function usedTerminals(wiring: Wiring): Set<TerminalId> {
@@ -53,15 +52,26 @@ function usedTerminals(wiring: Wiring): Set<TerminalId> {
   return new Set([...ends.filter((one) => one !== null), ...wiring.links.flatMap((one) => [one.a, one.b])]);
 }
 
-/** Ties the common of every further source to that of the first. */
-function earth(elements: readonly Element[]): Element[] {
-  const [first, ...others] = elements.filter((one): one is Source => one.kind === 'source');
+/** A tie from the common of every further source to that of the first; the supply case says whether it is there. */
+function earthTies(elements: readonly Element[]): Element[] {
+  const [first, ...others] = sourcesOf(elements);
   if (!first) return [];
   return others.map((source) => ({
-    kind: 'resistor',
-    id: `${EARTH_PREFIX}${source.id}`,
+    kind: 'earth',
+    id: `earth:${source.id}`,
     a: first.b,
     b: source.b,
     ohms: EARTH_OHMS
   }));
+}
+
+export function sourcesOf(elements: readonly Element[]): Source[] {
+  return elements.filter((one): one is Source => one.kind === 'source');
+}
+
+function withUpset(elements: Element[], upset: Upset): Element[] {
+  if (upset.kind === 'open') return elements.filter((one) => one.id !== upset.element);
+  return elements.map((one) =>
+    one.id === upset.element && one.kind === 'source' ? { ...one, ohms: one.ohms * WEAK } : one
+  );
 }

@@ -2,87 +2,182 @@
  * Relays and fuses make a circuit stepwise: solve, let the coils and fuses answer, solve again until nothing changes. A state that comes
  * back without settling is chatter, which is an answer too.
  */
-import type { Coil, Fuse } from '../devices/elements';
-import { FUSE_OPENS_AT, CONTACT_OHMS } from '../trade/loads';
-import type { Netlist } from './netlist';
-import { operatingPoint, type OperatingPoint } from './operating-point';
-import type { SwitchState } from './stamps';
+import type { Coil, Contact, Sense } from '../devices/elements';
+import type { SupplyCase } from '../devices/world';
+import type { Call } from '../trade/vocabulary';
+import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
+import { across, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
+import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
 
-export interface Settled {
-  readonly ok: true;
-  readonly point: OperatingPoint;
-  readonly state: SwitchState;
-  /** Coils that pull in and let go without end. */
-  readonly chattering: readonly string[];
-  /** The highest current that each opened fuse saw, amps. */
-  readonly fuseAmps: ReadonlyMap<string, number>;
-  readonly solves: number;
+/** Longer than any chain of relays in a house; a cycle is noticed before that. */
+const MOST_STEPS = 64;
+
+/** State and scratch of settling one circuit, reused from call to call. */
+export interface Relays {
+  readonly circuit: Circuit;
+  /** Coils, then sensing relays, by their place in the netlist. */
+  readonly coils: Int32Array;
+  readonly energised: Uint8Array;
+  readonly openFuses: Uint8Array;
+  /** The highest current that an opened fuse saw, amps. */
+  readonly fuseAmps: Float64Array;
+  readonly chattering: Uint8Array;
+  readonly waves: HalfWaves | null;
+  /** Per contact: the place of its coil in `coils`, or -1 where that coil is not there, and 1 where it closes when energised. */
+  readonly contacts: Int32Array;
+  readonly contactCoil: Int32Array;
+  readonly contactCloses: Uint8Array;
+  readonly history: Uint8Array;
 }
 
-export type SettleResult = Settled | { readonly ok: false; readonly at: string; readonly why: string };
+export function relaysOf(circuit: Circuit): Relays {
+  const { elements } = circuit.netlist;
+  const coils = Int32Array.from([...circuit.coils, ...circuit.senses]);
+  const at = new Map(Array.from(coils, (place, number) => [elements[place]?.id ?? '', number]));
+  const contacts = circuit.switching.filter((place) => elements[place]?.kind === 'contact');
+  const contact = (place: number) => elements[place] as Contact;
+  const width = coils.length + circuit.fuses.length;
+  return {
+    circuit,
+    coils,
+    energised: new Uint8Array(coils.length),
+    openFuses: new Uint8Array(circuit.fuses.length),
+    fuseAmps: new Float64Array(circuit.fuses.length),
+    chattering: new Uint8Array(coils.length),
+    waves: circuit.halfWaves ? halfWavesFor(circuit) : null,
+    contacts,
+    contactCoil: contacts.map((place) => at.get(contact(place).coil) ?? -1),
+    contactCloses: Uint8Array.from(contacts, (place) => (contact(place).closedWhen === 'energised' ? 1 : 0)),
+    history: new Uint8Array(MOST_STEPS * width)
+  };
+}
 
-export function settle(netlist: Netlist): SettleResult {
-  const coils = netlist.elements.filter((one): one is Coil => one.kind === 'coil');
-  const fuses = netlist.elements.filter((one): one is Fuse => one.kind === 'fuse');
-  const history: SwitchState[] = [];
-  const fuseAmps = new Map<string, number>();
-  let state: SwitchState = { energised: new Set(), openFuses: new Set() };
-  for (let solves = 1; ; solves += 1) {
-    const solved = operatingPoint(netlist, state);
-    if (!solved.ok) return solved;
-    const next = answer(solved.point, coils, fuses, state, fuseAmps);
-    if (sameState(next, state)) {
-      return { ok: true, point: solved.point, state, chattering: [], fuseAmps, solves };
+/** Solves a call from rest to its fixed point. Returns the number of solves; the state is in `relays` and the circuit. */
+export function settle(relays: Relays, call: Call, supplyCase: SupplyCase): number {
+  const { circuit } = relays;
+  setCall(circuit, call, supplyCase);
+  relays.energised.fill(0);
+  relays.openFuses.fill(0);
+  relays.fuseAmps.fill(0);
+  relays.chattering.fill(0);
+  for (let step = 0; ; step += 1) {
+    applyState(relays);
+    if (relays.waves) solveHalfWaves(circuit, relays.waves);
+    else solveCircuit(circuit);
+    remember(relays, step);
+    if (!answer(relays)) return step + 1;
+    const back = sameAsBefore(relays, step);
+    if (back >= 0 || step + 1 >= MOST_STEPS) {
+      markChatter(relays, Math.max(0, back), step);
+      return step + 1;
     }
-    const seen = history.findIndex((one) => sameState(one, next));
-    if (seen >= 0) {
-      const cycle = [...history.slice(seen), state];
-      return { ok: true, point: solved.point, state, chattering: changing(coils, cycle), fuseAmps, solves };
-    }
-    history.push(state);
-    state = next;
   }
 }
 
-/** The next state: the worst overloaded fuse opens alone; only when none does, the coils follow their voltage. */
-function answer(
-  point: OperatingPoint,
-  coils: readonly Coil[],
-  fuses: readonly Fuse[],
-  state: SwitchState,
-  fuseAmps: Map<string, number>
-): SwitchState {
-  let worst: { id: string; excess: number } | null = null;
-  for (const fuse of fuses) {
-    if (state.openFuses.has(fuse.id)) continue;
-    const amps = Math.abs(point.voltage(fuse.a, fuse.b) ?? 0) / CONTACT_OHMS;
-    const excess = amps / (fuse.amps * FUSE_OPENS_AT);
-    if (excess > 1 && (worst === null || excess > worst.excess)) {
-      worst = { id: fuse.id, excess };
-      fuseAmps.set(fuse.id, amps);
-    }
+/** Puts contacts and fuses where the state has them. */
+export function applyState(relays: Relays): void {
+  const { circuit, contacts, contactCoil, contactCloses, energised, openFuses } = relays;
+  for (let i = 0; i < contacts.length; i += 1) {
+    const coil = contactCoil[i]!;
+    circuit.on[contacts[i]!] = (coil < 0 ? 0 : energised[coil]!) === contactCloses[i]! ? 1 : 0;
   }
-  if (worst) return { ...state, openFuses: new Set([...state.openFuses, worst.id]) };
-  const energised = coils.filter((coil) => {
-    const volts = Math.abs(point.voltage(coil.a, coil.b) ?? 0);
-    return state.energised.has(coil.id) ? volts >= coil.dropOut : volts >= coil.pullIn;
+  for (let i = 0; i < circuit.fuses.length; i += 1)
+    circuit.on[circuit.fuses[i]!] = openFuses[i] === 1 ? 0 : 1;
+}
+
+/** Voltage that coil number `i` answers to. */
+export function coilVolts(relays: Relays, i: number): number {
+  const { circuit, coils, waves } = relays;
+  if (!waves) return across(circuit, coils[i]!);
+  const sense = i - circuit.coils.length;
+  return sense >= 0 ? waves.sensed[sense]! : elementVolts(relays, coils[i]!);
+}
+
+/** RMS voltage across an element in the state last solved. */
+export function elementVolts({ circuit, waves }: Relays, at: number): number {
+  if (!waves) return across(circuit, at);
+  return rmsBetween(waves, circuit.structure.a[at]!, circuit.structure.b[at]!);
+}
+
+/** RMS amps through a lasting element, a contact or a fuse in the state last solved; of a source, what it gives. */
+export function elementAmps(relays: Relays, at: number): number {
+  const { circuit, waves } = relays;
+  if (!waves) return through(circuit, at);
+  if (circuit.on[at] === 0) return 0;
+  const source = circuit.netlist.elements[at]?.kind === 'source';
+  if (!source) return elementVolts(relays, at) * circuit.gRe[at]!;
+  return sourceAmps(circuit, waves, at);
+}
+
+/** A source's current follows the drop inside it; the drop is read at the four instants like any voltage. */
+function sourceAmps(circuit: Circuit, waves: HalfWaves, at: number): number {
+  const { structure, emf, turn, gRe } = circuit;
+  const shares = [Math.SQRT2, Math.SQRT1_2, -Math.SQRT2, -Math.SQRT1_2];
+  const nodes = shares.map((share, instant) => {
+    const over = waves.nodes[instant]![structure.a[at]!]! - waves.nodes[instant]![structure.b[at]!]!;
+    return Float64Array.of(emf[at]! * turn[at]! * share - over, 0);
   });
-  return { ...state, energised: new Set(energised.map((coil) => coil.id)) };
+  return rmsBetween({ nodes, sensed: waves.sensed }, 0, 1) * gRe[at]!;
 }
 
-function sameState(a: SwitchState, b: SwitchState): boolean {
-  return sameSet(a.energised, b.energised) && sameSet(a.openFuses, b.openFuses);
+/** The next state: the worst overloaded fuse opens alone; only when none does, the coils follow their voltage. True when it differs. */
+function answer(relays: Relays): boolean {
+  const { circuit, coils, energised, openFuses, fuseAmps } = relays;
+  let worst = -1;
+  let excess = 1;
+  for (let i = 0; i < circuit.fuses.length; i += 1) {
+    if (openFuses[i] === 1) continue;
+    const amps = elementVolts(relays, circuit.fuses[i]!) / CONTACT_OHMS;
+    const ratio = amps / (fuseAt(circuit, circuit.fuses[i]!).amps * FUSE_OPENS_AT);
+    if (ratio <= excess) continue;
+    worst = i;
+    excess = ratio;
+    fuseAmps[i] = amps;
+  }
+  if (worst >= 0) {
+    openFuses[worst] = 1;
+    return true;
+  }
+  let changed = false;
+  for (let i = 0; i < coils.length; i += 1) {
+    const coil = circuit.netlist.elements[coils[i]!] as Coil | Sense;
+    const volts = coilVolts(relays, i);
+    const next = volts >= (energised[i] === 1 ? coil.dropOut : coil.pullIn) ? 1 : 0;
+    if (next === energised[i]) continue;
+    energised[i] = next;
+    changed = true;
+  }
+  return changed;
 }
 
-function sameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
-  return a.size === b.size && [...a].every((one) => b.has(one));
+function remember({ energised, openFuses, history }: Relays, step: number): void {
+  const width = energised.length + openFuses.length;
+  history.set(energised, step * width);
+  history.set(openFuses, step * width + energised.length);
 }
 
-function changing(coils: readonly Coil[], cycle: readonly SwitchState[]): string[] {
-  return coils
-    .map((coil) => coil.id)
-    .filter(
-      (id) =>
-        cycle.some((state) => state.energised.has(id)) && cycle.some((state) => !state.energised.has(id))
-    );
+/** The earlier step that had the state now reached, or -1. */
+function sameAsBefore({ energised, openFuses, history }: Relays, step: number): number {
+  const coils = energised.length;
+  const width = coils + openFuses.length;
+  for (let back = step; back >= 0; back -= 1) {
+    let same = true;
+    for (let i = 0; same && i < coils; i += 1) same = history[back * width + i] === energised[i];
+    for (let i = 0; same && i < openFuses.length; i += 1)
+      same = history[back * width + coils + i] === openFuses[i];
+    if (same) return back;
+  }
+  return -1;
+}
+
+/** Coils that are not the same in all states from `first` to `last` keep pulling in and letting go. */
+function markChatter(
+  { energised, openFuses, history, chattering }: Relays,
+  first: number,
+  last: number
+): void {
+  const width = energised.length + openFuses.length;
+  for (let i = 0; i < energised.length; i += 1)
+    for (let step = first; step < last; step += 1)
+      if (history[step * width + i] !== history[(step + 1) * width + i]) chattering[i] = 1;
 }

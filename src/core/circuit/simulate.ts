@@ -3,9 +3,11 @@ import type { Coil, Element, Source } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
-import { EARTH_PREFIX, netlistOf, type Netlist } from './netlist';
-import { settle, type Settled } from './settle';
-import { isClosed } from './stamps';
+import { circuitOf, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
+import { inrushOf, type Inrush } from './inrush';
+import { meterOf, type Meter } from './meter';
+import { netlistOf, sourcesOf, type Netlist } from './netlist';
+import { coilVolts, elementAmps, elementVolts, relaysOf, settle, type Relays } from './settle';
 
 export interface LoadResult {
   readonly id: LoadId;
@@ -27,8 +29,9 @@ export interface SupplyResult {
 
 export interface CallResult {
   readonly call: Call;
+  readonly supplyCase: SupplyCase;
   readonly loads: readonly LoadResult[];
-  /** Volts at the thermostat's electronics; null when it has none that a common would feed. */
+  /** Volts at the thermostat's electronics, the least where there are several; null when none would be fed by a common. */
   readonly thermostatVolts: number | null;
   /** Whether that voltage is inside its window; null as above. */
   readonly thermostatFed: boolean | null;
@@ -38,100 +41,146 @@ export interface CallResult {
   readonly chattering: readonly string[];
   /** Coils that get some voltage while called but too little to pull in. */
   readonly starved: readonly string[];
+  readonly inrush: Inrush;
   readonly solves: number;
 }
 
-export type SimulateResult =
-  | { readonly ok: true; readonly result: CallResult }
-  | {
-      readonly ok: false;
-      readonly reason: 'no-model' | 'not-solvable';
-      readonly at: string;
-      readonly why: string;
-    };
+export type SimulateFailure = {
+  readonly ok: false;
+  readonly reason: 'no-model' | 'not-solvable';
+  readonly at: string;
+  readonly why: string;
+};
+export type SimulateResult = { readonly ok: true; readonly result: CallResult } | SimulateFailure;
+export type PowerResult =
+  { readonly ok: true; readonly result: CallResult; readonly meter: Meter } | SimulateFailure;
 
 export function simulate(
   wiring: Wiring,
   world: World,
   call: Call,
-  supplyCase: SupplyCase = PLAIN_CASE
+  supplyCase: SupplyCase = PLAIN_CASE,
+  model: ImpedanceModel = 'resistive'
 ): SimulateResult {
-  const netlist = netlistOf(wiring, world, call, supplyCase);
-  if (netlist === null) {
-    return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
-  }
-  const settled = settle(netlist);
-  if (!settled.ok) return { ok: false, reason: 'not-solvable', at: settled.at, why: settled.why };
-  return { ok: true, result: readOut(netlist, settled, call) };
+  const relays = relaysFor(wiring, world, model);
+  if ('ok' in relays) return relays;
+  return { ok: true, result: solved(relays, call, supplyCase) };
 }
 
-function readOut(netlist: Netlist, settled: Settled, call: Call): CallResult {
-  const coils = new Map(
-    netlist.elements.flatMap((one) => (one.kind === 'coil' ? [[one.id, one] as const] : []))
+/** As `simulate`, with a meter on what was solved. */
+export function powerUp(
+  wiring: Wiring,
+  world: World,
+  call: Call,
+  supplyCase: SupplyCase = PLAIN_CASE,
+  model: ImpedanceModel = 'resistive'
+): PowerResult {
+  const relays = relaysFor(wiring, world, model);
+  if ('ok' in relays) return relays;
+  const steps = settle(relays, call, supplyCase);
+  const meter = meterOf(relays);
+  return { ok: true, result: readOut(relays, call, supplyCase, steps), meter };
+}
+
+/** One circuit serves all calls and cases of a wiring in a world. The record is never changed in place, so it may serve as the key. */
+const made = new WeakMap<Wiring, Map<string, Relays | SimulateFailure>>();
+
+function relaysFor(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
+  const worlds = made.get(wiring) ?? new Map<string, Relays | SimulateFailure>();
+  made.set(wiring, worlds);
+  const key = `${model} ${world.id} ${world.blowerInCool} ${world.compressor}`;
+  const known = worlds.get(key);
+  if (known) return known;
+  const fresh = build(wiring, world, model);
+  worlds.set(key, fresh);
+  return fresh;
+}
+
+function build(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
+  const netlist = netlistOf(wiring, world);
+  if (netlist === null)
+    return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
+  const circuit = circuitOf(netlist, model);
+  return isCircuit(circuit) ? relaysOf(circuit) : { ...circuit, reason: 'not-solvable' };
+}
+
+function solved(relays: Relays, call: Call, supplyCase: SupplyCase): CallResult {
+  const steps = settle(relays, call, supplyCase);
+  return readOut(relays, call, supplyCase, steps);
+}
+
+function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): CallResult {
+  const { circuit, coils, energised, chattering } = relays;
+  const { elements, fed } = circuit.netlist;
+  const idOf = (number: number) => elements[coils[number] ?? 0]?.id ?? '';
+  const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
+  const feeds = fed.map((one) => ({
+    ...one,
+    volts: elementVolts(relays, circuit.placeOf.get(one.element) ?? 0)
+  }));
+  const least = feeds.reduce<(typeof feeds)[number] | null>(
+    (low, one) => (low === null || one.volts < low.volts ? one : low),
+    null
   );
-  const voltsOf = (coil: Coil) => Math.abs(settled.point.voltage(coil.a, coil.b) ?? 0);
-  const fed = fedVolts(netlist, settled);
+  const starved = Array.from(coils.keys()).filter((number) => {
+    const coil = elements[coils[number] ?? 0] as Coil;
+    return (volts[number] ?? 0) > 0.25 * coil.pullIn && energised[number] === 0;
+  });
   return {
     call,
-    loads: mergeLoads(netlist, coils, voltsOf, settled),
-    thermostatVolts: fed,
-    thermostatFed: fed === null || !netlist.fed ? null : fed >= netlist.fed.min && fed <= netlist.fed.max,
-    supplies: suppliesOf(netlist, settled),
-    tied: tiedSupplies(netlist, settled),
-    chattering: settled.chattering,
-    starved: [...coils.values()]
-      .filter((coil) => voltsOf(coil) > 0.25 * coil.pullIn && !settled.state.energised.has(coil.id))
-      .map((coil) => coil.id),
-    solves: settled.solves
+    supplyCase,
+    loads: mergeLoads(relays, volts),
+    thermostatVolts: least?.volts ?? null,
+    thermostatFed: least === null ? null : feeds.every((one) => one.volts >= one.min && one.volts <= one.max),
+    supplies: suppliesOf(relays),
+    tied: tiedSupplies(circuit.netlist, circuit),
+    chattering: Array.from(coils.keys())
+      .filter((number) => chattering[number] === 1)
+      .map(idOf),
+    starved: starved.map(idOf),
+    // Last: it upsets the arrays.
+    inrush: inrushOf(relays),
+    solves
   };
 }
 
 /** One row per load: two machines that both have a blower make one row that runs when either does. */
-function mergeLoads(
-  netlist: Netlist,
-  coils: ReadonlyMap<string, Coil>,
-  voltsOf: (coil: Coil) => number,
-  settled: Settled
-): LoadResult[] {
+function mergeLoads({ circuit, coils, energised }: Relays, volts: readonly number[]): LoadResult[] {
+  const numberOf = new Map(
+    Array.from(coils, (place, number) => [circuit.netlist.elements[place]?.id ?? '', number])
+  );
   const rows = new Map<LoadId, LoadResult>();
-  for (const rule of netlist.loads) {
-    const own = rule.coils.flatMap((id) => coils.get(id) ?? []);
+  for (const rule of circuit.netlist.loads) {
+    const own = rule.coils.flatMap((id) => numberOf.get(id) ?? []);
     if (own.length === 0) continue;
     const before = rows.get(rule.load);
     rows.set(rule.load, {
       id: rule.load,
-      energised: (before?.energised ?? false) || own.some((coil) => settled.state.energised.has(coil.id)),
-      volts: Math.max(before?.volts ?? 0, ...own.map(voltsOf))
+      energised: (before?.energised ?? false) || own.some((number) => energised[number] === 1),
+      volts: Math.max(before?.volts ?? 0, ...own.map((number) => volts[number] ?? 0))
     });
   }
   return [...rows.values()];
 }
 
-function fedVolts(netlist: Netlist, settled: Settled): number | null {
-  if (!netlist.fed) return null;
-  const id = netlist.fed.element;
-  const element = netlist.elements.find((one) => one.id === id);
-  return element ? Math.abs(settled.point.voltage(element.a, element.b) ?? 0) : null;
-}
-
-function suppliesOf(netlist: Netlist, settled: Settled): SupplyResult[] {
-  return sourcesOf(netlist).map((source) => {
-    const amps = Math.abs(settled.point.current(source));
-    const volts = Math.abs(settled.point.voltage(source.a, source.b) ?? 0);
-    const opened = netlist.elements.filter(
-      (one) =>
-        one.kind === 'fuse' &&
-        (one.a === source.a || one.b === source.a) &&
-        settled.state.openFuses.has(one.id)
+function suppliesOf(relays: Relays): SupplyResult[] {
+  const { circuit, openFuses, fuseAmps } = relays;
+  const { elements } = circuit.netlist;
+  return Array.from(circuit.sources, (at) => {
+    const source = elements[at] as Source;
+    const owner = source.id.slice(0, source.id.lastIndexOf(':'));
+    const opened = Array.from(circuit.fuses.keys()).filter(
+      (number) => openFuses[number] === 1 && elements[circuit.fuses[number] ?? 0]?.id === `${owner}:fuse`
     );
+    const amps = elementAmps(relays, at);
     return {
       id: source.id,
       name: source.name,
-      va: volts * amps,
+      va: elementVolts(relays, at) * amps,
       amps,
       ratedVa: source.ratedVa,
       fuseOpen: opened.length > 0,
-      fuseAmps: opened.length > 0 ? Math.max(...opened.map((one) => settled.fuseAmps.get(one.id) ?? 0)) : null
+      fuseAmps: opened.length > 0 ? Math.max(...opened.map((number) => fuseAmps[number] ?? 0)) : null
     };
   });
 }
@@ -140,16 +189,17 @@ function suppliesOf(netlist: Netlist, settled: Settled): SupplyResult[] {
 const COPPER_OHMS = 10;
 
 /** Pairs of supplies that strands, links or closed contacts join, earth left aside: a tie that needs no fault to be there. */
-function tiedSupplies(netlist: Netlist, settled: Settled): [string, string][] {
+function tiedSupplies(netlist: Netlist, circuit: Circuit): [string, string][] {
+  const sources = sourcesOf(netlist.elements);
+  if (sources.length < 2) return [];
   const groups = new Map<string, string>();
   const find = (node: string): string => {
     const next = groups.get(node) ?? node;
     return next === node ? node : find(next);
   };
-  for (const element of netlist.elements) {
-    if (isCopper(element, settled)) groups.set(find(element.a), find(element.b));
-  }
-  const sources = sourcesOf(netlist);
+  netlist.elements.forEach((element, at) => {
+    if (circuit.on[at] === 1 && isCopper(element)) groups.set(find(element.a), find(element.b));
+  });
   const joined = (one: Source, other: Source) =>
     [one.a, one.b].some((node) => [other.a, other.b].some((far) => find(node) === find(far)));
   return sources.flatMap((one, index) =>
@@ -160,12 +210,7 @@ function tiedSupplies(netlist: Netlist, settled: Settled): [string, string][] {
   );
 }
 
-function isCopper(element: Element, settled: Settled): boolean {
-  if (element.kind === 'resistor') return element.ohms < COPPER_OHMS && !element.id.startsWith(EARTH_PREFIX);
-  if (element.kind === 'contact') return isClosed(element, settled.state);
-  return element.kind === 'fuse' && !settled.state.openFuses.has(element.id);
-}
-
-function sourcesOf(netlist: Netlist): Source[] {
-  return netlist.elements.filter((one): one is Source => one.kind === 'source');
+function isCopper(element: Element): boolean {
+  if (element.kind === 'resistor') return element.ohms < COPPER_OHMS;
+  return element.kind === 'contact' || element.kind === 'call-contact' || element.kind === 'fuse';
 }

@@ -1,8 +1,9 @@
 /**
- * What a device does between its terminals, as circuit elements. All voltages are RMS at mains frequency; all impedances are resistances
- * (the pessimistic case for voltage drop). Later element kinds (diode, capacitor, complex impedance) join this union and get a stamp.
+ * What a device does between its terminals, as circuit elements. Voltages are RMS at mains frequency, impedances in ohm. A netlist holds
+ * every element that some call, coil, fuse or supply case may bring in; which of them conduct is the state that a solve is asked for, so
+ * that one structure serves all calls.
  */
-import type { LoadId } from '../trade/vocabulary';
+import type { Call, LoadId } from '../trade/vocabulary';
 
 interface ElementBase {
   /** Unique in the netlist; what a failure names. */
@@ -11,34 +12,58 @@ interface ElementBase {
   readonly b: string;
 }
 
+/** Copper, joints, electronics: `reactance` (ohm at mains frequency) where it is not nothing. */
 export interface Resistor extends ElementBase {
   readonly kind: 'resistor';
   readonly ohms: number;
+  readonly reactance?: number;
 }
 
-/** A transformer's secondary: `volts` EMF RMS from b to a behind `ohms`; `polarity` -1 turns it round. */
+/** A transformer's secondary: `volts` EMF RMS from b to a behind `ohms`. */
 export interface Source extends ElementBase {
   readonly kind: 'source';
   readonly volts: number;
   readonly ohms: number;
   readonly ratedVa: number;
-  readonly polarity: 1 | -1;
   readonly name: string;
+  /** Nobody knows which way round it is against the first supply: a supply case may turn it. */
+  readonly turnable: boolean;
 }
 
-/** A coil that switches at a voltage: on at `pullIn`, off again below `dropOut`. */
+/** A coil that switches at a voltage: on at `pullIn`, off again below `dropOut`. `ohms` and `reactance` hold while it is pulled in. */
 export interface Coil extends ElementBase {
   readonly kind: 'coil';
   readonly ohms: number;
+  readonly reactance: number;
+  readonly pullIn: number;
+  readonly dropOut: number;
+  /** How many times its holding current it draws at the moment of pulling in; 1 for what has no moving core. */
+  readonly inrush: number;
+}
+
+/**
+ * A relay that senses one half wave: a diode from a into a smoothed coil (`ohms` beside `farads`), whose other side is b. It answers to the
+ * smoothed voltage, DC, and only to the half in which a stands above b.
+ */
+export interface Sense extends ElementBase {
+  readonly kind: 'sense';
+  readonly ohms: number;
+  readonly farads: number;
   readonly pullIn: number;
   readonly dropOut: number;
 }
 
-/** A contact that a coil works. */
+/** A contact that a coil or a sensing relay works. */
 export interface Contact extends ElementBase {
   readonly kind: 'contact';
   readonly coil: string;
   readonly closedWhen: 'energised' | 'released';
+}
+
+/** A contact of the thermostat, closed in these calls. */
+export interface CallContact extends ElementBase {
+  readonly kind: 'call-contact';
+  readonly calls: readonly Call[];
 }
 
 export interface Fuse extends ElementBase {
@@ -46,7 +71,20 @@ export interface Fuse extends ElementBase {
   readonly amps: number;
 }
 
-export type Element = Resistor | Source | Coil | Contact | Fuse;
+/** Conducts from a to b, above a drop. */
+export interface Diode extends ElementBase {
+  readonly kind: 'diode';
+  readonly drop: number;
+  readonly ohms: number;
+}
+
+/** A tie between two commons through earth, there or not as the supply case says. */
+export interface EarthTie extends ElementBase {
+  readonly kind: 'earth';
+  readonly ohms: number;
+}
+
+export type Element = Resistor | Source | Coil | Sense | Contact | CallContact | Fuse | Diode | EarthTie;
 
 /** A thing of the house that runs when any of these coils is pulled in. */
 export interface LoadRule {
@@ -54,8 +92,9 @@ export interface LoadRule {
   readonly coils: readonly string[];
 }
 
-/** The thermostat's electronics: alive when the voltage across the element is inside the window. */
+/** The electronics of a thermostat: alive when the voltage across the element is inside the window. */
 export interface FedDevice {
+  readonly device: string;
   readonly element: string;
   readonly min: number;
   readonly max: number;

@@ -1,29 +1,37 @@
 /** Every kind of device and every family's board, so that the compiler refuses a kind without behaviour. */
 import type { Family } from '../trade/vocabulary';
 import type { Board, Device, DeviceKind } from '../wiring/graph';
+import { combinedAdapter } from './adapter';
 import { boilerControl } from './boards/boiler';
+import { boilerPlusAcBoard } from './boards/boiler-plus-ac';
+import { contactHeater } from './boards/contact-heater';
+import { coolingOnlyBoard } from './boards/cooling-only';
+import { dualFuelBoard } from './boards/dual-fuel';
 import { electricFurnaceBoard } from './boards/electric-furnace';
 import { furnaceBoard } from './boards/furnace';
 import { heatPumpBoard } from './boards/heat-pump';
+import { steamControl } from './boards/steam';
 import type { Fragment } from './elements';
+import { receiver } from './receiver';
+import { wallSplitter } from './splitter';
 import { newThermostat, oldThermostat, type Switching } from './thermostat';
-import { plugInTransformer } from './transformer';
-import type { SupplyCase, World } from './world';
+import { ownTransformer } from './transformer';
+import type { World } from './world';
 
 type BoardModel = (board: Board, world: World) => Fragment;
 
-/** Null where no circuit is known for the family: nothing can be proven there, and the planner says so. */
+/** Null where no 24 V circuit exists for the family: nothing can be proven there, and the planner says so. */
 export const BOARD_MODELS: Readonly<Record<Family, BoardModel | null>> = {
   furnace: furnaceBoard,
   'furnace-ac': furnaceBoard,
   'electric-furnace': electricFurnaceBoard,
   'heat-pump': heatPumpBoard,
+  'dual-fuel': dualFuelBoard,
   boiler: boilerControl,
-  'dual-fuel': null,
-  steam: null,
-  'boiler-plus-ac': null,
-  'cooling-only': null,
-  'contact-heater': null,
+  steam: steamControl,
+  'boiler-plus-ac': boilerPlusAcBoard,
+  'cooling-only': coolingOnlyBoard,
+  'contact-heater': contactHeater,
   communicating: null,
   'line-voltage': null,
   millivolt: null,
@@ -31,23 +39,23 @@ export const BOARD_MODELS: Readonly<Record<Family, BoardModel | null>> = {
   unknown: null
 };
 
-export interface DeviceState extends Switching {
-  readonly supplyCase: SupplyCase;
-}
-
 type Models = {
-  readonly [K in DeviceKind]: (device: Extract<Device, { kind: K }>, state: DeviceState) => Fragment | null;
+  readonly [K in DeviceKind]: (device: Extract<Device, { kind: K }>, state: Switching) => Fragment | null;
 };
 
 export const DEVICE_MODELS: Models = {
-  'old-thermostat': (device, state) => oldThermostat(device, state),
-  'new-thermostat': (device, state) => newThermostat(device, state),
+  'old-thermostat': oldThermostat,
+  'new-thermostat': newThermostat,
   board: (device, { world }) => BOARD_MODELS[world.family]?.(device, world) ?? null,
-  'plug-in-transformer': (device, { supplyCase }) => plugInTransformer(device, supplyCase)
+  'plug-in-transformer': ownTransformer,
+  'added-transformer': ownTransformer,
+  receiver,
+  adapter: combinedAdapter,
+  splitter: wallSplitter
 };
 
 /** The circuit of a device, or null when its family has no circuit model. */
-export function fragmentOf(device: Device, state: DeviceState): Fragment | null {
-  const model = DEVICE_MODELS[device.kind] as (device: Device, state: DeviceState) => Fragment | null;
+export function fragmentOf(device: Device, state: Switching): Fragment | null {
+  const model = DEVICE_MODELS[device.kind] as (device: Device, state: Switching) => Fragment | null;
   return model(device, state);
 }

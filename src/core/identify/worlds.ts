@@ -1,4 +1,5 @@
 /** Beliefs as worlds: every way the equipment may still be, for the proof to solve. What is not settled counts at its worst. */
+import { isHeatPump } from '../devices/roles';
 import type { World } from '../devices/world';
 import { FAMILY_NAMES, type Family } from '../trade/vocabulary';
 import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
@@ -36,9 +37,8 @@ function believableFamilies(identification: Identification): { family: Family; w
 function worldsOfFamily(family: Family, traits: readonly Trait[], wiring: Wiring): WeightedWorld[] {
   const says = withArticle(FAMILY_NAMES[family]);
   const compressor = hasCompressor(family, wiring);
-  const heatPump = family === 'heat-pump' || family === 'dual-fuel';
   const blowers = family === 'electric-furnace' ? believable(traits, 'blower-in-heat', ['g', 'board']) : null;
-  const valves = heatPump ? believable(traits, 'reversing-valve', ['O', 'B']) : null;
+  const valves = isHeatPump(family) ? believable(traits, 'reversing-valve', ['O', 'B']) : null;
   if (blowers)
     return blowers.map(({ value, share }) => ({
       weight: share,
@@ -46,6 +46,7 @@ function worldsOfFamily(family: Family, traits: readonly Trait[], wiring: Wiring
         id: `${family}/blower-by-${value}`,
         family,
         blowerInHeat: value,
+        blowerInCool: 'g',
         compressor,
         reversing: 'none',
         says: value === 'g' ? `${says} whose blower runs on G alone` : `${says} whose board runs the blower`
@@ -58,13 +59,25 @@ function worldsOfFamily(family: Family, traits: readonly Trait[], wiring: Wiring
         id: valves.length === 1 ? family : `${family}/valve-${value.toLowerCase()}`,
         family,
         blowerInHeat: 'g',
+        blowerInCool: 'g',
         compressor,
         reversing: value,
         says: valves.length === 1 ? says : `${says} whose valve works on ${value}`
       }
     }));
   return [
-    { weight: 1, world: { id: family, family, blowerInHeat: 'board', compressor, reversing: 'none', says } }
+    {
+      weight: 1,
+      world: {
+        id: family,
+        family,
+        blowerInHeat: 'board',
+        blowerInCool: 'g',
+        compressor,
+        reversing: 'none',
+        says
+      }
+    }
   ];
 }
 

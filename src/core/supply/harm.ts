@@ -1,7 +1,6 @@
 /** What in a solved circuit would hurt a machine, whatever was wired before. */
 import type { CallResult } from '../circuit/simulate';
 import { running } from '../circuit/expected';
-import type { World } from '../devices/world';
 import { finding, type Finding } from '../trade/findings';
 import { CALL_NAMES, type LoadId } from '../trade/vocabulary';
 
@@ -28,12 +27,12 @@ const needsAir: readonly {
   }
 ];
 
-export function harmFindings(result: CallResult, world: World): Finding[] {
+export function harmFindings(result: CallResult): Finding[] {
   const because = [`call:${result.call}`];
   const call = CALL_NAMES[result.call];
   const on = running(result.loads);
   const found: Finding[] = [];
-  if (world.family !== 'boiler' && !on.includes('blower')) {
+  if (!on.includes('blower')) {
     for (const { load, code, why } of needsAir) {
       if (on.includes(load)) found.push(finding('stop', code, `With ${call}, ${why}.`, because));
     }

@@ -54,6 +54,7 @@ export function optionsFor(
     id: 'unknown',
     family: 'unknown',
     blowerInHeat: 'g',
+    blowerInCool: 'g',
     compressor: false,
     reversing: 'none',
     says: 'an unknown system'

@@ -4,7 +4,8 @@
  */
 import { expectedLoads, running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
-import { ALL_SUPPLY_CASES, callsOf, PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
+import { callsOf } from '../devices/calls';
+import { caseName, supplyCases, type World } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
 import { LOAD_NAMES } from '../trade/loads';
 import { finding, sortFindings, type Finding } from '../trade/findings';
@@ -94,7 +95,7 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
     const was = simulate(input.before, world, call);
     if (!was.ok) return { world, proof: null, findings: [unsolvable(was, world)], solves };
     const cases: CallResult[] = [];
-    for (const supplyCase of casesFor(input.after)) {
+    for (const supplyCase of supplyCases(suppliesIn(input.after))) {
       const now = simulate(input.after, world, call, supplyCase);
       if (!now.ok) return { world, proof: null, findings: [unsolvable(now, world)], solves };
       cases.push(now.result);
@@ -106,17 +107,43 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
     before.push(was.result);
     after.push(...cases.slice(0, 1));
     findings.push(...rowFindings(row, world, input.needsSupply));
-    for (const one of cases) findings.push(...harmFindings(one, world));
+    findings.push(...worstHarm(cases), ...dipFindings(was.result, cases));
   }
   return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
 }
 
-/** With one supply there is nothing to be polar or bonded against. */
-function casesFor(wiring: Wiring): readonly SupplyCase[] {
-  const sources = wiring.devices.filter(
-    (one) => one.kind === 'board' || one.kind === 'plug-in-transformer'
-  ).length;
-  return sources > 1 ? ALL_SUPPLY_CASES : [PLAIN_CASE];
+function suppliesIn(wiring: Wiring): number {
+  const kinds: ReadonlySet<string> = new Set(['board', 'plug-in-transformer', 'added-transformer']);
+  return wiring.devices.filter((one) => kinds.has(one.kind)).length;
+}
+
+/** What harms in any case of polarity and bonding, said once for each kind of harm, of the case in which most current flows. */
+function worstHarm(cases: readonly CallResult[]): Finding[] {
+  const amps = (one: CallResult) =>
+    Math.max(0, ...one.supplies.map((supply) => Math.max(supply.amps, supply.fuseAmps ?? 0)));
+  const found = new Map<string, { finding: Finding; amps: number; count: number; says: string }>();
+  for (const one of cases) {
+    for (const harm of harmFindings(one)) {
+      const key = `${harm.code} ${harm.because.join(' ')}`;
+      const known = found.get(key);
+      const count = (known?.count ?? 0) + 1;
+      if (known && known.amps >= amps(one)) found.set(key, { ...known, count });
+      else found.set(key, { finding: harm, amps: amps(one), count, says: caseName(one.supplyCase) });
+    }
+  }
+  return [...found.values()].map(({ finding: harm, count, says }) =>
+    count === cases.length ? harm : { ...harm, text: `${harm.text} (Worst case: ${says}.)` }
+  );
+}
+
+/** A dip at pull-in is said only where it is new: a house that works today pulls its coils in today. */
+function dipFindings(was: CallResult, cases: readonly CallResult[]): Finding[] {
+  const weak = [...new Set(cases.flatMap((one) => one.inrush.weak))].filter(
+    (id) => !was.inrush.weak.includes(id)
+  );
+  if (weak.length === 0) return [];
+  const text = `With ${CALL_NAMES[was.call]}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`;
+  return [finding('warn', 'inrush-dip', text, [...weak, `call:${was.call}`])];
 }
 
 function unsolvable(

@@ -2,7 +2,7 @@
  * The part that all methods share: the old thermostat comes off, the new one goes on, and each conductor moves to the terminal that does
  * on the new plate what its other end does at the equipment. By function, never by the letter and never by colour.
  */
-import { markForRole, roleOf, type Role } from '../devices/world';
+import { markForRole, roleOf, type Role } from '../devices/roles';
 import type { DeviceFacts } from '../job/device-facts';
 import { finding, type Finding } from '../trade/findings';
 import { canonicalMark, isHot } from '../trade/terminals';

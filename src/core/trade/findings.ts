@@ -110,6 +110,7 @@ export const FINDING_CODES = [
   'supplies-tied',
   'relay-chatter',
   'coil-starved',
+  'inrush-dip',
   'load-runs-uncalled',
   'no-circuit',
   'values-assumed',

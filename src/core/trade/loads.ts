@@ -5,24 +5,45 @@ import type { LoadId } from './vocabulary';
 
 export const NOMINAL_VOLTS = 24;
 
-/** VA at 24 V of the coil that stands for each call at the equipment. */
-export const COIL_VA = {
-  gasValve: 10,
-  fanRelay: 4,
-  contactor: 7.5,
-  reversingValve: 5,
-  sequencer: 6,
-  boilerRelay: 3
-} as const;
+/** A kind of coil: what it draws, how much of that is in phase, and what it takes to pull it in. */
+export interface CoilFacts {
+  /** Holding VA at 24 V. */
+  readonly va: number;
+  /** Share of the VA that is in phase with the voltage: 1 for a heater, about a half for a core with an air gap closed. Usual sheets. */
+  readonly powerFactor: number;
+  /** How many times its holding current it draws while it pulls in. */
+  readonly inrush: number;
+}
+
+/** The coils of the 24 V class, by usual nameplates; power factors from the sheets of usual coils, inrush 4 to 5 times for contactors. */
+export const COILS = {
+  gasValve: { va: 10, powerFactor: 0.8, inrush: 1.5 },
+  fanRelay: { va: 4, powerFactor: 0.65, inrush: 2 },
+  contactor: { va: 7.5, powerFactor: 0.45, inrush: 4.5 },
+  reversingValve: { va: 5, powerFactor: 0.55, inrush: 2.5 },
+  /** Heated by a small resistor: no moving core. */
+  sequencer: { va: 6, powerFactor: 1, inrush: 1 },
+  boilerRelay: { va: 3, powerFactor: 0.65, inrush: 2 },
+  zoneValve: { va: 7.5, powerFactor: 0.9, inrush: 1.2 },
+  humidifierValve: { va: 12, powerFactor: 0.6, inrush: 2 },
+  lockOutRelay: { va: 3, powerFactor: 0.65, inrush: 2 }
+} as const satisfies Record<string, CoilFacts>;
 
 /** A coil is sure to pull in at this voltage and sure to let go below the other. */
 export const PULL_IN_VOLTS = 18;
 export const DROP_OUT_VOLTS = 10;
 
-/** A coil as a resistance: 24 V squared over its VA. Pure resistance is the pessimistic case for voltage drop. */
+/** The magnitude of a coil's impedance: 24 V squared over its VA. */
 export function coilOhms(va: number): number {
   return (NOMINAL_VOLTS * NOMINAL_VOLTS) / va;
 }
+
+/** The half-wave sensing relay of adapters and splitters: about 1 kilo-ohm beside 100 microfarad; it answers to smoothed DC. */
+export const SENSE = { ohms: 1000, farads: 100e-6, pullIn: 18, dropOut: 8 } as const;
+/** A silicon diode as a drop and a slope, fitted between 20 mA and 0.5 A. */
+export const DIODE = { drop: 0.7, ohms: 0.1 } as const;
+/** Mains frequency, hertz: it only sets the ripple of smoothed relays. */
+export const MAINS_HERTZ = 60;
 
 /** Control transformer without load, volts RMS; at its rated VA it gives 24 V. */
 export const OPEN_CIRCUIT_VOLTS = 27.5;

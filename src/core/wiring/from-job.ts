@@ -59,6 +59,8 @@ function boardOf(thermostat: Thermostat, machine: Equipment): Board {
     ),
     transformerVa: machine.transformerVa,
     fuseAmps: machine.fuseAmps,
+    machine: machine.kind,
+    accessories: machine.accessories,
     tracedCommon: trace.state === 'agreed' ? trace.spot : null,
     others: machine.others.map((one) => ({ mark: canonicalMark(one.mark), what: one.what }))
   };
@@ -73,6 +75,8 @@ function unreadBoard(): Board {
     marks: [],
     transformerVa: null,
     fuseAmps: null,
+    machine: 'unknown',
+    accessories: [],
     tracedCommon: null,
     others: []
   };

@@ -3,7 +3,7 @@
  * Plain readonly data. The record, the proof, the plan and the printed sheet are all readings of it.
  */
 import type { DeviceFacts } from '../job/device-facts';
-import type { Thermostat } from '../job/schema';
+import type { Equipment, MachineKind, Thermostat } from '../job/schema';
 import type { ColourCode } from '../trade/colours';
 import { canonicalMark } from '../trade/terminals';
 import type { EndSide } from '../trade/vocabulary';
@@ -37,6 +37,9 @@ export interface Board extends DeviceBase {
   readonly fuseAmps: number | null;
   /** The spot that two findings showed to be common, where no screw is marked C. */
   readonly tracedCommon: string | null;
+  /** What the inventory says that it is. */
+  readonly machine: MachineKind;
+  readonly accessories: Equipment['accessories'];
   /** Conductors under its screws that are not the thermostat's, by canonical mark: they are left alone. */
   readonly others: readonly { readonly mark: string; readonly what: string }[];
 }
@@ -47,7 +50,37 @@ export interface PlugInTransformer extends DeviceBase {
   readonly va: number;
 }
 
-export type Device = OldThermostat | NewThermostat | Board | PlugInTransformer;
+/** A second transformer fixed at a junction box near the equipment. */
+export interface AddedTransformer extends DeviceBase {
+  readonly kind: 'added-transformer';
+  readonly va: number;
+}
+
+/** The wired half of a thermostat whose wall half is wireless. */
+export interface Receiver extends DeviceBase {
+  readonly kind: 'receiver';
+  readonly facts: DeviceFacts;
+}
+
+/** The module that takes Y and G apart again at the equipment: R, C and K in, Y and G out. */
+export interface Adapter extends DeviceBase {
+  readonly kind: 'adapter';
+}
+
+/** The wall half of a signal splitter: Y and G in, K out. */
+export interface Splitter extends DeviceBase {
+  readonly kind: 'splitter';
+}
+
+export type Device =
+  | OldThermostat
+  | NewThermostat
+  | Board
+  | PlugInTransformer
+  | AddedTransformer
+  | Receiver
+  | Adapter
+  | Splitter;
 export type DeviceKind = Device['kind'];
 
 /** `device id` + `.` + canonical mark. */
@@ -88,11 +121,20 @@ export interface WireLink {
   readonly kind: 'wire' | 'clip' | 'inside';
 }
 
+/** Something wrong inside a device that no conductor shows: by the id of its circuit element. */
+export interface Upset {
+  readonly element: string;
+  /** `open`: it no longer conducts. `weak`: a transformer of half its size. */
+  readonly kind: 'open' | 'weak';
+}
+
 export interface Wiring {
   readonly devices: readonly Device[];
   readonly cables: readonly Cable[];
   readonly strands: readonly Strand[];
   readonly links: readonly WireLink[];
+  /** Faults inside devices; a record and a plan have none. */
+  readonly upsets?: readonly Upset[];
 }
 
 export function terminalId(device: string, mark: string): TerminalId {

@@ -1,13 +1,20 @@
 /** Boiler control of one zone: a relay that starts burner and circulator. Its call terminals may be R and W, or a pair T T. */
-import { COIL_VA } from '../../trade/loads';
+import { COILS } from '../../trade/loads';
 import { hasMark, type Board } from '../../wiring/graph';
 import type { Fragment } from '../elements';
 import { coilId, coilOn, commonNode, hotMark, supplyElements } from './board';
+import { zonePanel } from './zone-panel';
+
+/** The terminal that calls for heat. */
+export function heatCallMark(board: Board): string {
+  return ['W1', 'T2', 'TT'].find((mark) => hasMark(board, mark)) ?? 'W1';
+}
 
 export function boilerControl(board: Board): Fragment {
-  const call = ['W1', 'T2', 'TT'].find((mark) => hasMark(board, mark)) ?? 'W1';
+  if (board.machine === 'zone-panel') return zonePanel(board);
+  const call = heatCallMark(board);
   return {
-    elements: [...supplyElements(board, hotMark(board)), ...coilOn(board, call, COIL_VA.boilerRelay)],
+    elements: [...supplyElements(board, hotMark(board)), ...coilOn(board, call, COILS.boilerRelay)],
     loads: [
       { load: 'boiler', coils: [coilId(board, call)] },
       { load: 'circulator', coils: [coilId(board, call)] }

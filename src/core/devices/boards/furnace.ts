@@ -1,36 +1,34 @@
 /** Board of a gas, oil or propane furnace, with or without an air conditioner on Y. In heating it runs the blower by itself. */
-import { COIL_VA } from '../../trade/loads';
+import { COILS } from '../../trade/loads';
 import type { Board } from '../../wiring/graph';
-import type { Fragment, LoadRule } from '../elements';
+import { EMPTY_FRAGMENT, type Fragment } from '../elements';
 import type { World } from '../world';
 import { coilId, coilOn, commonNode, hotMark, supplyElements } from './board';
+import { coolingCoils } from './cooling-coils';
+import { humidifierOn } from './humidifier';
 
 export function furnaceBoard(board: Board, world: World): Fragment {
-  const cooling = world.compressor;
-  const blowerCoils = [coilId(board, 'G')];
-  if (world.blowerInHeat === 'board') blowerCoils.push(coilId(board, 'W1'));
-  const loads: LoadRule[] = [
-    { load: 'burner', coils: [coilId(board, 'W1')] },
-    { load: 'burner2', coils: [coilId(board, 'W2')] },
-    { load: 'blower', coils: blowerCoils }
-  ];
-  if (cooling) {
-    loads.push(
-      { load: 'compressor', coils: [coilId(board, 'Y1')] },
-      { load: 'compressor2', coils: [coilId(board, 'Y2')] }
-    );
-  }
+  const cooling = world.compressor ? coolingCoils(board) : EMPTY_FRAGMENT;
+  const humidifier = humidifierOn(board);
+  const blower = [coilId(board, 'G')];
+  if (world.blowerInHeat === 'board') blower.push(coilId(board, 'W1'));
+  if (world.compressor && world.blowerInCool === 'board') blower.push(coilId(board, 'Y1'));
   return {
     elements: [
       ...supplyElements(board, hotMark(board)),
-      ...coilOn(board, 'W1', COIL_VA.gasValve),
-      ...coilOn(board, 'W2', COIL_VA.fanRelay),
-      ...coilOn(board, 'G', COIL_VA.fanRelay),
-      ...(cooling
-        ? [...coilOn(board, 'Y1', COIL_VA.contactor), ...coilOn(board, 'Y2', COIL_VA.contactor)]
-        : [])
+      ...coilOn(board, 'W1', COILS.gasValve),
+      ...coilOn(board, 'W2', COILS.fanRelay),
+      ...coilOn(board, 'G', COILS.fanRelay),
+      ...cooling.elements,
+      ...humidifier.elements
     ],
-    loads,
+    loads: [
+      { load: 'burner', coils: [coilId(board, 'W1')] },
+      { load: 'burner2', coils: [coilId(board, 'W2')] },
+      { load: 'blower', coils: blower },
+      ...cooling.loads,
+      ...humidifier.loads
+    ],
     ground: commonNode(board)
   };
 }

@@ -1,4 +1,4 @@
-import { markForRole, roleOf, type Role } from '../../devices/world';
+import { markForRole, roleOf, type Role } from '../../devices/roles';
 import { finding, type Finding } from '../../trade/findings';
 import { MARKS } from '../../trade/terminals';
 import { assumeUnseenEnds } from '../../wiring/from-job';

@@ -1,0 +1,259 @@
+/**
+ * A netlist made ready for many solves. What is kept between them: the structure (for good), the elimination of the lasting elements (as
+ * long as their values stand), and the arrays. A solve then stamps the elements that switch, eliminates the rest and substitutes.
+ *
+ * The arrays belong to the circuit, so two solves of one circuit cannot be read side by side; results are copied out as plain data.
+ */
+import type { Element, Fuse } from '../devices/elements';
+import type { Call } from '../trade/vocabulary';
+import { CONTACT_OHMS } from '../trade/loads';
+import type { SupplyCase } from '../devices/world';
+import { factorComplex, factorReal, numbersFor, solveComplex, solveReal, type Numbers } from './factor';
+import type { Netlist } from './netlist';
+import { failureOf, type Failure } from './soundness';
+import { structureOf, switches, type Structure } from './structure';
+
+/** `resistive`: each coil as a resistance of the same size, the pessimistic case for voltage. `complex`: with its reactance. */
+export type ImpedanceModel = 'resistive' | 'complex';
+
+export interface Circuit {
+  readonly netlist: Netlist;
+  readonly structure: Structure;
+  readonly model: ImpedanceModel;
+  /** Diodes or half-wave relays are there: solved at instants of both half waves (`half-waves.ts`). */
+  readonly halfWaves: boolean;
+  /** Admittance of each element while it conducts, siemens. */
+  readonly gRe: Float64Array;
+  readonly gIm: Float64Array;
+  /** EMF of sources and drop of diodes, volts, by element. */
+  readonly emf: Float64Array;
+  /** 1 where an element conducts; the caller's to set for those that switch. */
+  readonly on: Uint8Array;
+  /** +1, or -1 for a source that is turned round. */
+  readonly turn: Float64Array;
+  readonly numbers: Numbers;
+  readonly kept: Kept;
+  /** Places in the netlist of the elements that switch, of sources, coils, fuses, contacts, sensing relays and diodes. */
+  readonly switching: Int32Array;
+  readonly sources: Int32Array;
+  readonly coils: Int32Array;
+  readonly senses: Int32Array;
+  readonly fuses: Int32Array;
+  readonly diodes: Int32Array;
+  /** For each coil and sensing relay, by its id: its place. */
+  readonly placeOf: ReadonlyMap<string, number>;
+}
+
+/** The elimination of the lasting elements, kept until a value changes. */
+interface Kept {
+  fresh: boolean;
+  readonly re: Float64Array;
+  readonly im: Float64Array;
+  readonly scale: Float64Array;
+}
+
+/** What stands for no impedance at all, ohm. */
+const IDEAL_OHMS = 1e-7;
+
+export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive'): Circuit | Failure {
+  const failure = failureOf(netlist);
+  if (failure) return failure;
+  const { elements } = netlist;
+  const structure = structureOf(elements, netlist.grounds);
+  const places = (wanted: (element: Element) => boolean) =>
+    Int32Array.from(elements.flatMap((one, at) => (wanted(one) ? [at] : [])));
+  const size = elements.length;
+  const diodes = places((one) => one.kind === 'diode');
+  const senses = places((one) => one.kind === 'sense');
+  const halfWaves = diodes.length + senses.length > 0;
+  const n = structure.nodes.length;
+  const circuit: Circuit = {
+    netlist,
+    structure,
+    model: halfWaves ? 'resistive' : model,
+    halfWaves,
+    gRe: new Float64Array(size),
+    gIm: new Float64Array(size),
+    emf: new Float64Array(size),
+    on: new Uint8Array(size),
+    turn: new Float64Array(size).fill(1),
+    numbers: numbersFor(structure),
+    kept: {
+      fresh: false,
+      re: new Float64Array(structure.slots),
+      im: new Float64Array(structure.slots),
+      scale: new Float64Array(n)
+    },
+    switching: places(switches),
+    sources: places((one) => one.kind === 'source'),
+    coils: places((one) => one.kind === 'coil'),
+    senses,
+    fuses: places((one) => one.kind === 'fuse'),
+    diodes,
+    placeOf: new Map(elements.map((one, at) => [one.id, at]))
+  };
+  elements.forEach((one, at) => setElement(circuit, at, one));
+  return circuit;
+}
+
+export function isCircuit(made: Circuit | Failure): made is Circuit {
+  return !('ok' in made);
+}
+
+/** Puts an element's values in: its own, or those of a copy that a draw or a fault has changed. */
+export function setElement(circuit: Circuit, at: number, element: Element): void {
+  let [ohms, reactance] = [CONTACT_OHMS, 0];
+  if (element.kind === 'resistor' || element.kind === 'coil') {
+    ohms = element.ohms;
+    reactance = element.reactance ?? 0;
+  } else if ('ohms' in element) ohms = Math.max(element.ohms, IDEAL_OHMS);
+  setImpedance(circuit, at, ohms, reactance);
+  if (element.kind === 'source') circuit.emf[at] = element.volts;
+  if (element.kind === 'diode') circuit.emf[at] = element.drop;
+  circuit.on[at] = switches(element) ? 0 : 1;
+}
+
+/** Ohms at mains frequency; counts from the next solve on. */
+export function setImpedance(circuit: Circuit, at: number, ohms: number, reactance: number): void {
+  const square = ohms * ohms + reactance * reactance;
+  if (circuit.model === 'resistive') {
+    circuit.gRe[at] = 1 / Math.sqrt(square);
+    circuit.gIm[at] = 0;
+  } else {
+    circuit.gRe[at] = ohms / square;
+    circuit.gIm[at] = -reactance / square;
+  }
+  circuit.kept.fresh = false;
+}
+
+/** Sets what a call and a case of supplies close: contacts of thermostats, ties through earth, sources turned round. */
+export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): void {
+  const { elements } = circuit.netlist;
+  const { switching, sources, on, turn } = circuit;
+  for (let i = 0; i < switching.length; i += 1) {
+    const at = switching[i]!;
+    const element = elements[at]!;
+    if (element.kind === 'call-contact') on[at] = element.calls.includes(call) ? 1 : 0;
+    else if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
+  }
+  for (let i = 0; i < sources.length; i += 1)
+    turn[sources[i]!] = i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;
+}
+
+/**
+ * Solves for the state in `on`, with every source at `share` of its EMF. Node voltages end up in `numbers.xRe` and `xIm`. `first` is
+ * where elimination starts anew; only the measurement of what keeping gains hands in 0.
+ */
+export function solveCircuit(circuit: Circuit, share = 1, first = circuit.structure.firstSwitched): void {
+  const { structure, numbers, kept, model } = circuit;
+  const complex = model === 'complex';
+  const n = structure.nodes.length;
+  if (!kept.fresh || first === 0) keepLasting(circuit, first);
+  numbers.re.set(kept.re);
+  if (complex) numbers.im.set(kept.im);
+  numbers.scale.set(kept.scale);
+  stampSwitching(circuit);
+  stampSources(circuit, share);
+  if (complex) {
+    factorComplex(structure, numbers, first, n);
+    solveComplex(structure, numbers);
+  } else {
+    factorReal(structure, numbers, first, n);
+    solveReal(structure, numbers);
+  }
+}
+
+function keepLasting(circuit: Circuit, first: number): void {
+  const { structure, numbers, kept, model, netlist, on } = circuit;
+  numbers.re.fill(0);
+  numbers.im.fill(0);
+  numbers.scale.fill(0);
+  const { elements } = netlist;
+  for (let at = 0; at < elements.length; at += 1)
+    if (on[at] === 1 && !switches(elements[at]!)) stamp(circuit, at);
+  if (model === 'complex') factorComplex(structure, numbers, 0, first);
+  else factorReal(structure, numbers, 0, first);
+  kept.re.set(numbers.re);
+  kept.im.set(numbers.im);
+  kept.scale.set(numbers.scale);
+  kept.fresh = first === structure.firstSwitched;
+}
+
+function stampSwitching(circuit: Circuit): void {
+  const { switching, on } = circuit;
+  for (let i = 0; i < switching.length; i += 1) {
+    const at = switching[i]!;
+    if (on[at] === 1) stamp(circuit, at);
+  }
+}
+
+function stamp(circuit: Circuit, at: number): void {
+  const { structure, numbers, gRe, gIm } = circuit;
+  const slot = structure.coupling[at]!;
+  if (slot < 0) return;
+  const a = structure.a[at]!;
+  const b = structure.b[at]!;
+  const re = gRe[at]!;
+  const im = gIm[at]!;
+  const da = structure.diagonal[a]!;
+  const db = structure.diagonal[b]!;
+  numbers.re[da]! += re;
+  numbers.re[db]! += re;
+  numbers.re[slot]! -= re;
+  numbers.scale[a]! += re;
+  numbers.scale[b]! += re;
+  if (im === 0) return;
+  numbers.im[da]! += im;
+  numbers.im[db]! += im;
+  numbers.im[slot]! -= im;
+  numbers.scale[a]! += Math.abs(im);
+  numbers.scale[b]! += Math.abs(im);
+}
+
+/** Currents of the sources behind their impedances, and of the drops of conducting diodes. */
+function stampSources(circuit: Circuit, share: number): void {
+  const { structure, numbers, sources, diodes, gRe, emf, turn, on } = circuit;
+  numbers.xRe.fill(0);
+  numbers.xIm.fill(0);
+  for (let i = 0; i < sources.length; i += 1) {
+    const at = sources[i]!;
+    if (on[at] === 1) inject(structure, numbers, at, emf[at]! * turn[at]! * share * gRe[at]!);
+  }
+  for (let i = 0; i < diodes.length; i += 1) {
+    const at = diodes[i]!;
+    if (on[at] === 1) inject(structure, numbers, at, emf[at]! * gRe[at]!);
+  }
+}
+
+function inject(structure: Structure, numbers: Numbers, at: number, amps: number): void {
+  numbers.xRe[structure.a[at]!]! += amps;
+  numbers.xRe[structure.b[at]!]! -= amps;
+}
+
+/** Voltage across an element in the state last solved, RMS (or at the instant solved). */
+export function across(circuit: Circuit, at: number): number {
+  const { structure, numbers } = circuit;
+  const a = structure.a[at]!;
+  const b = structure.b[at]!;
+  const re = numbers.xRe[a]! - numbers.xRe[b]!;
+  if (circuit.model === 'resistive') return Math.abs(re);
+  const im = numbers.xIm[a]! - numbers.xIm[b]!;
+  return Math.sqrt(re * re + im * im);
+}
+
+/** Amps through an element in the state last solved; of a source, what it gives. */
+export function through(circuit: Circuit, at: number): number {
+  const { structure, numbers, gRe, gIm, emf, turn, on } = circuit;
+  if (on[at] === 0) return 0;
+  const a = structure.a[at]!;
+  const b = structure.b[at]!;
+  const source = circuit.netlist.elements[at]?.kind === 'source';
+  const re = numbers.xRe[a]! - numbers.xRe[b]! - (source ? emf[at]! * turn[at]! : 0);
+  const im = circuit.model === 'resistive' ? 0 : numbers.xIm[a]! - numbers.xIm[b]!;
+  const size = Math.sqrt(gRe[at]! * gRe[at]! + gIm[at]! * gIm[at]!);
+  return Math.sqrt(re * re + im * im) * size;
+}
+
+export function fuseAt(circuit: Circuit, at: number): Fuse {
+  return circuit.netlist.elements[at] as Fuse;
+}

@@ -1,0 +1,146 @@
+/**
+ * Circuits with diodes. The two half waves differ, so each is solved by itself: at its peak and at half of that, four states in all. At each
+ * instant the diodes are found by iteration (on where current would flow forward, least number first when they keep changing). Between
+ * the two instants of a half wave a voltage is taken as a straight line over the EMF, cut off where it would cross zero, and integrated
+ * over the wave; that gives the RMS voltage which a coil answers to.
+ *
+ * A smoothed sensing relay charges near the peak. It is loaded twice (with its own resistance, and with an eighth of it) to find the
+ * circuit that stands behind it, and then its steady voltage follows from the balance of charge over a wave: with conduction over the
+ * half-angle f, (Vp / (pi Rs)) (sin f - f cos f) = V / R, where cos f = (V + drop) / Vp.
+ */
+import type { Diode, Sense } from '../devices/elements';
+import { DIODE } from '../trade/loads';
+import { setImpedance, solveCircuit, type Circuit } from './circuit';
+
+const PEAK = Math.SQRT2;
+/** EMF of each state, as a share of its RMS value. */
+const INSTANTS = [PEAK, PEAK / 2, -PEAK, -PEAK / 2] as const;
+/** Diodes that still change after this many rounds are settled one at a time. */
+const TOGETHER = 8;
+const MOST_ROUNDS = 200;
+/** Volts of slack round the knee of a diode, so that one at zero current does not flip for ever. */
+const SLACK = 1e-6;
+
+export interface HalfWaves {
+  /** Node voltages at the four instants. */
+  readonly nodes: readonly Float64Array[];
+  /** Smoothed voltage of each sensing relay, DC, in the order of `circuit.senses`. */
+  readonly sensed: Float64Array;
+}
+
+export function halfWavesFor(circuit: Circuit): HalfWaves {
+  return {
+    nodes: INSTANTS.map(() => new Float64Array(circuit.structure.nodes.length)),
+    sensed: new Float64Array(circuit.senses.length)
+  };
+}
+
+/** Solves all four instants for the state in `circuit.on` (diodes and sensing relays are set here). */
+export function solveHalfWaves(circuit: Circuit, into: HalfWaves): void {
+  loadSenses(circuit, 1);
+  INSTANTS.forEach((share, instant) => {
+    solveInstant(circuit, share);
+    into.nodes[instant]!.set(circuit.numbers.xRe);
+  });
+  if (circuit.senses.length > 0) smooth(circuit, into);
+}
+
+/** Sensing relays as their resistance over `divisor`, through a diode of their own. */
+function loadSenses(circuit: Circuit, divisor: number): void {
+  const { senses, netlist } = circuit;
+  for (let i = 0; i < senses.length; i += 1) {
+    const at = senses[i]!;
+    setImpedance(circuit, at, (netlist.elements[at] as Sense).ohms / divisor, 0);
+  }
+}
+
+function solveInstant(circuit: Circuit, share: number): void {
+  const { diodes, senses, on } = circuit;
+  for (let i = 0; i < diodes.length; i += 1) on[diodes[i]!] = 0;
+  for (let i = 0; i < senses.length; i += 1) on[senses[i]!] = 0;
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    solveCircuit(circuit, share);
+    if (!answerDiodes(circuit, round >= TOGETHER)) return;
+  }
+}
+
+/** Turns diodes (and the diodes of sensing relays) on or off by what was solved; true when one changed. */
+function answerDiodes(circuit: Circuit, oneByOne: boolean): boolean {
+  const { diodes, senses, structure, numbers, netlist, on } = circuit;
+  let changed = false;
+  for (let i = 0; i < diodes.length + senses.length; i += 1) {
+    const at = i < diodes.length ? diodes[i]! : senses[i - diodes.length]!;
+    const forward = numbers.xRe[structure.a[at]!]! - numbers.xRe[structure.b[at]!]!;
+    const knee = i < diodes.length ? (netlist.elements[at] as Diode).drop : 0;
+    const next = forward > knee + (on[at] === 1 ? -SLACK : SLACK) ? 1 : 0;
+    if (next === on[at]) continue;
+    on[at] = next;
+    changed = true;
+    if (oneByOne) return true;
+  }
+  return changed;
+}
+
+/** Fills `into.sensed`. */
+function smooth(circuit: Circuit, into: HalfWaves): void {
+  const { senses, structure, netlist } = circuit;
+  const light = Array.from(senses, (at) => peakOver(circuit, into, at));
+  loadSenses(circuit, 8);
+  const heavy = new Float64Array(senses.length);
+  for (const share of [PEAK, -PEAK]) {
+    solveInstant(circuit, share);
+    for (let i = 0; i < senses.length; i += 1) {
+      const at = senses[i]!;
+      const volts = circuit.numbers.xRe[structure.a[at]!]! - circuit.numbers.xRe[structure.b[at]!]!;
+      heavy[i] = Math.max(heavy[i]!, volts);
+    }
+  }
+  loadSenses(circuit, 1);
+  for (let i = 0; i < senses.length; i += 1) {
+    const { ohms } = netlist.elements[senses[i]!] as Sense;
+    into.sensed[i] = charged(light[i]!, heavy[i]!, ohms);
+  }
+}
+
+/** The highest forward voltage at the two peaks, volts. */
+function peakOver({ structure }: Circuit, { nodes }: HalfWaves, at: number): number {
+  const over = (instant: number) => nodes[instant]![structure.a[at]!]! - nodes[instant]![structure.b[at]!]!;
+  return Math.max(0, over(0), over(2));
+}
+
+/** Steady voltage of a smoothed relay of `ohms`, from the peaks with that load and with an eighth of it. */
+function charged(light: number, heavy: number, ohms: number): number {
+  if (light <= DIODE.drop || heavy <= 0) return 0;
+  const lightAmps = light / ohms;
+  const heavyAmps = (8 * heavy) / ohms;
+  const behind = Math.max(1e-3, (light - heavy) / Math.max(heavyAmps - lightAmps, 1e-9));
+  const open = light + behind * lightAmps;
+  let [low, high] = [0, open - DIODE.drop];
+  for (let step = 0; step < 60; step += 1) {
+    const volts = (low + high) / 2;
+    const f = Math.acos(Math.min(1, (volts + DIODE.drop) / open));
+    const inflow = (open / (Math.PI * behind)) * (Math.sin(f) - f * Math.cos(f));
+    if (inflow > volts / ohms) low = volts;
+    else high = volts;
+  }
+  return (low + high) / 2;
+}
+
+/** RMS over a whole wave of the voltage between two nodes, from the four instants. */
+export function rmsBetween({ nodes }: HalfWaves, a: number, b: number): number {
+  const over = (instant: number) => nodes[instant]![a]! - nodes[instant]![b]!;
+  return Math.sqrt((halfSquare(over(0), over(1)) + halfSquare(over(2), over(3))) / 2);
+}
+
+/** Mean square over a half wave of a voltage that is `atPeak` at the peak of the EMF and `atHalf` at half of it. */
+function halfSquare(atPeak: number, atHalf: number): number {
+  const sign = atPeak < 0 ? -1 : 1;
+  const slope = 2 * (atPeak - atHalf) * sign;
+  const offset = atPeak * sign - slope;
+  // v = slope · s + offset over s = sin(t), 0 where that is negative.
+  const from = offset >= 0 || slope <= 0 ? 0 : Math.asin(Math.min(1, -offset / slope));
+  const to = Math.PI / 2;
+  const square = (t: number) =>
+    slope * slope * (t / 2 - Math.sin(2 * t) / 4) - 2 * slope * offset * Math.cos(t) + offset * offset * t;
+  return Math.max(0, (square(to) - square(from)) / to);
+}

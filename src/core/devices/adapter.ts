@@ -1,0 +1,46 @@
+/**
+ * The module at the equipment that takes Y and G apart again, for a combined terminal as for a splitter. It lives on the board's R and C,
+ * senses each half wave with a smoothed relay of its own, and switches R to Y and R to G: a coil driven straight by half waves would get
+ * too little to be sure of pulling in.
+ */
+import { NOMINAL_VOLTS, SENSE } from '../trade/loads';
+import { terminalId, type Adapter } from '../wiring/graph';
+import type { Contact, Fragment, Sense } from './elements';
+
+/** What its own electronics draw. */
+const ADAPTER_VA = 0.5;
+
+export function combinedAdapter(device: Adapter): Fragment {
+  const at = (mark: string) => terminalId(device.id, mark);
+  const sense = (name: string, a: string, b: string): Sense => ({
+    kind: 'sense',
+    id: `${device.id}:sense-${name}`,
+    a,
+    b,
+    ...SENSE
+  });
+  const contact = (name: string, mark: string): Contact => ({
+    kind: 'contact',
+    id: `${device.id}:relay-${name}`,
+    a: at('R'),
+    b: at(mark),
+    coil: `${device.id}:sense-${name}`,
+    closedWhen: 'energised'
+  });
+  return {
+    elements: [
+      {
+        kind: 'resistor',
+        id: `${device.id}:electronics`,
+        a: at('R'),
+        b: at('C'),
+        ohms: (NOMINAL_VOLTS * NOMINAL_VOLTS) / ADAPTER_VA
+      },
+      sense('cool', at('K'), at('C')),
+      sense('fan', at('C'), at('K')),
+      contact('cool', 'Y'),
+      contact('fan', 'G')
+    ],
+    loads: []
+  };
+}

@@ -1,0 +1,21 @@
+/**
+ * Switches between a machine's transformer and its hot terminal. The door switch of a warm-air machine takes the whole low voltage away
+ * when the door is off; a condensate float switch takes R away when the pan is full.
+ */
+import type { Board } from '../../wiring/graph';
+
+const withDoor: ReadonlySet<Board['machine']> = new Set(['furnace', 'air-handler']);
+
+export interface FeedSwitches {
+  /** Id of the switch, or null where there is none. */
+  readonly beforeFuse: string | null;
+  readonly afterFuse: string | null;
+}
+
+export function switchesInFeed(board: Board): FeedSwitches {
+  const pumped = board.accessories.some((one) => one.kind === 'condensate-pump');
+  return {
+    beforeFuse: withDoor.has(board.machine) ? `${board.id}:door-switch` : null,
+    afterFuse: pumped ? `${board.id}:float-switch` : null
+  };
+}

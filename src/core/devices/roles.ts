@@ -1,0 +1,79 @@
+/** What terminals are for: one conductor carries one role, whatever letters stand at its two ends. */
+import { canonicalMark } from '../trade/terminals';
+import type { Family } from '../trade/vocabulary';
+
+export type Role =
+  | 'hot'
+  | 'hot-heat'
+  | 'hot-cool'
+  | 'common'
+  | 'heat1'
+  | 'heat2'
+  | 'aux'
+  | 'emergency'
+  | 'compressor1'
+  | 'compressor2'
+  | 'fan'
+  | 'reversing'
+  | 'humidify';
+
+const plainRoles: Readonly<Record<string, Role>> = {
+  R: 'hot',
+  RH: 'hot-heat',
+  RC: 'hot-cool',
+  T1: 'hot',
+  T: 'hot',
+  TT: 'heat1',
+  T2: 'heat1',
+  C: 'common',
+  W1: 'heat1',
+  W2: 'heat2',
+  AUX: 'aux',
+  E: 'emergency',
+  Y1: 'compressor1',
+  Y2: 'compressor2',
+  G: 'fan',
+  O: 'reversing',
+  B: 'reversing',
+  OB: 'reversing',
+  HUM: 'humidify'
+};
+
+/** Heat comes through the compressor, and W is only a help beside it. */
+export function isHeatPump(family: Family): boolean {
+  return family === 'heat-pump' || family === 'dual-fuel';
+}
+
+/** Water or steam instead of air: no blower belongs to the heat. */
+export function isHydronic(family: Family): boolean {
+  return family === 'boiler' || family === 'steam' || family === 'boiler-plus-ac';
+}
+
+/** What the mark at the equipment does in this family; null for marks that carry no call (X, sensors, data). */
+export function roleOf(mark: string, world: { readonly family: Family }): Role | null {
+  const canonical = canonicalMark(mark);
+  if (isHeatPump(world.family) && (canonical === 'W1' || canonical === 'W2')) return 'aux';
+  return plainRoles[canonical] ?? null;
+}
+
+const marksForRole: Readonly<Record<Role, readonly string[]>> = {
+  hot: ['R', 'RC', 'RH'],
+  'hot-heat': ['RH', 'R', 'RC'],
+  'hot-cool': ['RC', 'R', 'RH'],
+  common: ['C'],
+  heat1: ['W1', 'T2', 'TT'],
+  heat2: ['W2', 'AUX'],
+  aux: ['AUX', 'W2', 'W1'],
+  emergency: ['E', 'AUX', 'W2'],
+  compressor1: ['Y1'],
+  compressor2: ['Y2'],
+  fan: ['G'],
+  reversing: ['OB', 'O', 'B'],
+  humidify: ['HUM']
+};
+
+/** The terminal of a thermostat that serves a role, out of the marks that it has; null when it has none. */
+export function markForRole(role: Role, marks: readonly string[]): string | null {
+  const owned = marks.map(canonicalMark);
+  return marksForRole[role].find((mark) => owned.includes(mark)) ?? null;
+}
