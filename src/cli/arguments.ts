@@ -13,6 +13,7 @@ export interface Arguments {
   readonly wiring: string | undefined;
   readonly call: string | undefined;
   readonly out: string | undefined;
+  readonly complex: boolean;
 }
 
 export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
@@ -28,7 +29,8 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         method: { type: 'string' },
         wiring: { type: 'string' },
         call: { type: 'string' },
-        out: { type: 'string' }
+        out: { type: 'string' },
+        complex: { type: 'boolean', default: false }
       }
     });
     const [verb, file, ...rest] = positionals;
@@ -43,7 +45,8 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       method: values.method,
       wiring: values.wiring,
       call: values.call,
-      out: values.out
+      out: values.out,
+      complex: values.complex
     };
   } catch (error) {
     return { why: error instanceof Error ? error.message : String(error) };

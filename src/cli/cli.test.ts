@@ -108,7 +108,8 @@ describe('the command line', () => {
       return error.split('\n')[0];
     };
     expect(await why()).toBe('Name a verb.');
-    expect(await why('spice', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('diagnose', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('spice', 'demo/flat.json')).toContain('Name a call');
     expect(await why('constructor', 'x')).toContain('No verb');
     expect(await why('plan', 'demo/schoolhouse.json')).toContain(
       '--thermostat (th-classroom, th-flat, th-bell-room)'
@@ -117,6 +118,16 @@ describe('the command line', () => {
     expect(await why('plan', 'demo/flat.json', '--method', 'signal-splitter')).toContain('not offered');
     expect(await why('plan', 'demo/flat.json', '--speed', '9')).toContain('--speed');
     expect(await why('simulate', 'demo/flat.json', '--call', 'polka')).toContain('No call');
+  });
+
+  it('writes a netlist whose nodes are named after terminals, and none for a house that has no circuit', async () => {
+    const made = await json('spice', 'demo/classroom.json', '--call', 'cool1', '--complex');
+    expect(made).toMatchObject({ analysis: 'ac', wiring: 'before', call: 'cool1' });
+    expect(made.netlist).toContain(`* ${made.nodes['eq-oil-furnace.Y1']} is eq-oil-furnace.Y1`);
+    expect(made.netlist.trimEnd().endsWith('.end')).toBe(true);
+    const { code, error } = await run('spice', 'demo/bell-room.json', '--call', 'heat1');
+    expect(code).toBe(1);
+    expect(error).toContain('no circuit is known');
   });
 
   it('prints readable pages', async () => {

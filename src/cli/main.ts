@@ -8,6 +8,7 @@ import { identify } from './verbs/identify';
 import { match } from './verbs/match';
 import { plan } from './verbs/plan';
 import { simulate } from './verbs/simulate';
+import { spice } from './verbs/spice';
 
 const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   check,
@@ -15,10 +16,11 @@ const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   match,
   plan,
   simulate,
+  spice,
   demo
 };
 /** Named by the contract; the capability behind them is not there yet. */
-const LATER = ['spice', 'diagnose'];
+const LATER = ['diagnose'];
 
 const HELP = `ulterum VERB FILE [options]
 
@@ -29,6 +31,8 @@ const HELP = `ulterum VERB FILE [options]
                    [--thermostat ID] [--model ID] [--method ID]
   simulate FILE    what runs in each call, at what voltage
                    [--wiring before|after] [--call ID] [--thermostat ID] [--model ID] [--method ID]
+  spice FILE       the circuit of one call as a SPICE netlist
+                   --call ID [--wiring before|after] [--complex] [--thermostat ID] [--model ID] [--method ID]
   demo             writes the demo jobs as files  [--out DIR]
 
   --json           plain JSON on standard output

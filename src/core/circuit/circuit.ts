@@ -29,6 +29,8 @@ export interface Circuit {
   readonly emf: Float64Array;
   /** 1 where an element conducts; the caller's to set for those that switch. */
   readonly on: Uint8Array;
+  /** 0 where an element is taken out altogether, whatever its state: a fault, or a part that only a fault brings in. */
+  readonly present: Uint8Array;
   /** +1, or -1 for a source that is turned round. */
   readonly turn: Float64Array;
   readonly numbers: Numbers;
@@ -76,6 +78,7 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
     gIm: new Float64Array(size),
     emf: new Float64Array(size),
     on: new Uint8Array(size),
+    present: new Uint8Array(size).fill(1),
     turn: new Float64Array(size).fill(1),
     numbers: numbersFor(structure),
     kept: {
@@ -164,13 +167,13 @@ export function solveCircuit(circuit: Circuit, share = 1, first = circuit.struct
 }
 
 function keepLasting(circuit: Circuit, first: number): void {
-  const { structure, numbers, kept, model, netlist, on } = circuit;
+  const { structure, numbers, kept, model, netlist } = circuit;
   numbers.re.fill(0);
   numbers.im.fill(0);
   numbers.scale.fill(0);
   const { elements } = netlist;
   for (let at = 0; at < elements.length; at += 1)
-    if (on[at] === 1 && !switches(elements[at]!)) stamp(circuit, at);
+    if (conducts(circuit, at) && !switches(elements[at]!)) stamp(circuit, at);
   if (model === 'complex') factorComplex(structure, numbers, 0, first);
   else factorReal(structure, numbers, 0, first);
   kept.re.set(numbers.re);
@@ -180,10 +183,10 @@ function keepLasting(circuit: Circuit, first: number): void {
 }
 
 function stampSwitching(circuit: Circuit): void {
-  const { switching, on } = circuit;
+  const { switching } = circuit;
   for (let i = 0; i < switching.length; i += 1) {
     const at = switching[i]!;
-    if (on[at] === 1) stamp(circuit, at);
+    if (conducts(circuit, at)) stamp(circuit, at);
   }
 }
 
@@ -212,22 +215,32 @@ function stamp(circuit: Circuit, at: number): void {
 
 /** Currents of the sources behind their impedances, and of the drops of conducting diodes. */
 function stampSources(circuit: Circuit, share: number): void {
-  const { structure, numbers, sources, diodes, gRe, emf, turn, on } = circuit;
+  const { structure, numbers, sources, diodes, gRe, emf, turn } = circuit;
   numbers.xRe.fill(0);
   numbers.xIm.fill(0);
   for (let i = 0; i < sources.length; i += 1) {
     const at = sources[i]!;
-    if (on[at] === 1) inject(structure, numbers, at, emf[at]! * turn[at]! * share * gRe[at]!);
+    if (conducts(circuit, at)) inject(structure, numbers, at, emf[at]! * turn[at]! * share * gRe[at]!);
   }
   for (let i = 0; i < diodes.length; i += 1) {
     const at = diodes[i]!;
-    if (on[at] === 1) inject(structure, numbers, at, emf[at]! * gRe[at]!);
+    if (conducts(circuit, at)) inject(structure, numbers, at, emf[at]! * gRe[at]!);
   }
 }
 
 function inject(structure: Structure, numbers: Numbers, at: number, amps: number): void {
   numbers.xRe[structure.a[at]!]! += amps;
   numbers.xRe[structure.b[at]!]! -= amps;
+}
+
+/** Takes an element out, or puts it back; counts from the next solve on. */
+export function setPresent(circuit: Circuit, at: number, present: boolean): void {
+  circuit.present[at] = present ? 1 : 0;
+  circuit.kept.fresh = false;
+}
+
+export function conducts({ on, present }: Circuit, at: number): boolean {
+  return on[at] === 1 && present[at] === 1;
 }
 
 /** Voltage across an element in the state last solved, RMS (or at the instant solved). */
@@ -243,8 +256,8 @@ export function across(circuit: Circuit, at: number): number {
 
 /** Amps through an element in the state last solved; of a source, what it gives. */
 export function through(circuit: Circuit, at: number): number {
-  const { structure, numbers, gRe, gIm, emf, turn, on } = circuit;
-  if (on[at] === 0) return 0;
+  const { structure, numbers, gRe, gIm, emf, turn } = circuit;
+  if (!conducts(circuit, at)) return 0;
   const a = structure.a[at]!;
   const b = structure.b[at]!;
   const source = circuit.netlist.elements[at]?.kind === 'source';

@@ -5,11 +5,11 @@
  * over the wave; that gives the RMS voltage which a coil answers to.
  *
  * A smoothed sensing relay charges near the peak. It is loaded twice (with its own resistance, and with an eighth of it) to find the
- * circuit that stands behind it, and then its steady voltage follows from the balance of charge over a wave: with conduction over the
- * half-angle f, (Vp / (pi Rs)) (sin f - f cos f) = V / R, where cos f = (V + drop) / Vp.
+ * circuit that stands behind it, and then a short time-step run of that one loop (source, diode, capacitor beside coil) gives the voltage
+ * that it settles at, ripple included.
  */
 import type { Diode, Sense } from '../devices/elements';
-import { DIODE } from '../trade/loads';
+import { DIODE, MAINS_HERTZ } from '../trade/loads';
 import { setImpedance, solveCircuit, type Circuit } from './circuit';
 
 const PEAK = Math.SQRT2;
@@ -20,6 +20,9 @@ const TOGETHER = 8;
 const MOST_ROUNDS = 200;
 /** Volts of slack round the knee of a diode, so that one at zero current does not flip for ever. */
 const SLACK = 1e-6;
+/** The time-step run of a smoothed relay: it falls into its cycle within three, and the fourth is read. */
+const CHARGING_CYCLES = 4;
+const STEPS_PER_CYCLE = 256;
 
 export interface HalfWaves {
   /** Node voltages at the four instants. */
@@ -97,8 +100,7 @@ function smooth(circuit: Circuit, into: HalfWaves): void {
   }
   loadSenses(circuit, 1);
   for (let i = 0; i < senses.length; i += 1) {
-    const { ohms } = netlist.elements[senses[i]!] as Sense;
-    into.sensed[i] = charged(light[i]!, heavy[i]!, ohms);
+    into.sensed[i] = charged(light[i]!, heavy[i]!, netlist.elements[senses[i]!] as Sense);
   }
 }
 
@@ -108,22 +110,24 @@ function peakOver({ structure }: Circuit, { nodes }: HalfWaves, at: number): num
   return Math.max(0, over(0), over(2));
 }
 
-/** Steady voltage of a smoothed relay of `ohms`, from the peaks with that load and with an eighth of it. */
-function charged(light: number, heavy: number, ohms: number): number {
+/** Mean voltage of a smoothed relay once it is charged, from the peaks with its own load and with an eighth of its resistance. */
+function charged(light: number, heavy: number, { ohms, farads }: Sense): number {
   if (light <= DIODE.drop || heavy <= 0) return 0;
   const lightAmps = light / ohms;
   const heavyAmps = (8 * heavy) / ohms;
-  const behind = Math.max(1e-3, (light - heavy) / Math.max(heavyAmps - lightAmps, 1e-9));
+  const behind = Math.max(0.01, (light - heavy) / Math.max(heavyAmps - lightAmps, 1e-9)) + DIODE.ohms;
   const open = light + behind * lightAmps;
-  let [low, high] = [0, open - DIODE.drop];
-  for (let step = 0; step < 60; step += 1) {
-    const volts = (low + high) / 2;
-    const f = Math.acos(Math.min(1, (volts + DIODE.drop) / open));
-    const inflow = (open / (Math.PI * behind)) * (Math.sin(f) - f * Math.cos(f));
-    if (inflow > volts / ohms) low = volts;
-    else high = volts;
+  // Backward Euler from above, so that it only has to fall into place.
+  const seconds = 1 / (MAINS_HERTZ * STEPS_PER_CYCLE);
+  let volts = open - DIODE.drop;
+  let sum = 0;
+  for (let step = 0; step < CHARGING_CYCLES * STEPS_PER_CYCLE; step += 1) {
+    const input = open * Math.sin((2 * Math.PI * step) / STEPS_PER_CYCLE) - DIODE.drop;
+    const siemens = input > volts ? 1 / behind : 0;
+    volts = (volts + (seconds / farads) * input * siemens) / (1 + (seconds / farads) * (siemens + 1 / ohms));
+    if (step >= (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) sum += volts;
   }
-  return (low + high) / 2;
+  return sum / STEPS_PER_CYCLE;
 }
 
 /** RMS over a whole wave of the voltage between two nodes, from the four instants. */

@@ -30,7 +30,7 @@ export function inrushOf(relays: Relays): Inrush {
   }
   solveCircuit(circuit);
   const weak = pulling.filter((at) => across(circuit, at) < (elements[at] as Coil).pullIn);
-  const feeds = fed.map((one) => across(circuit, circuit.placeOf.get(one.element) ?? 0));
+  const feeds = fed.flatMap((one) => circuit.placeOf.get(one.element) ?? []).map((at) => across(circuit, at));
   for (const at of pulling) setElement(circuit, at, elements[at] as Coil);
   return {
     thermostatVolts: feeds.length > 0 ? Math.min(...feeds) : null,

@@ -1,5 +1,5 @@
 /** A solved state as plain data that a meter can be put on: any two terminals, any conductor. */
-import { type Circuit } from './circuit';
+import { conducts, type Circuit } from './circuit';
 import { rmsBetween } from './half-waves';
 import { elementAmps, type Relays } from './settle';
 
@@ -38,7 +38,8 @@ export function meterOf(relays: Relays): Meter {
 }
 
 /** The island of each node, by what conducts now. A diode joins, whichever way it stands: it has leaked before the meter is read. */
-export function islandsOf({ structure, netlist, on }: Circuit): Int32Array {
+export function islandsOf(circuit: Circuit): Int32Array {
+  const { structure, netlist } = circuit;
   const parent = Int32Array.from(structure.nodes, (_, number) => number);
   const find = (node: number): number => {
     let top = node;
@@ -46,7 +47,7 @@ export function islandsOf({ structure, netlist, on }: Circuit): Int32Array {
     return top;
   };
   netlist.elements.forEach((element, at) => {
-    if (on[at] === 0 && element.kind !== 'diode' && element.kind !== 'sense') return;
+    if (!conducts(circuit, at) && element.kind !== 'diode' && element.kind !== 'sense') return;
     parent[find(structure.a[at] as number)] = find(structure.b[at] as number);
   });
   return parent.map((_, number) => find(number));

@@ -6,7 +6,7 @@ import type { Coil, Contact, Sense } from '../devices/elements';
 import type { SupplyCase } from '../devices/world';
 import type { Call } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
-import { across, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
+import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
 import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
 
 /** Longer than any chain of relays in a house; a cycle is noticed before that. */
@@ -88,6 +88,7 @@ export function applyState(relays: Relays): void {
 /** Voltage that coil number `i` answers to. */
 export function coilVolts(relays: Relays, i: number): number {
   const { circuit, coils, waves } = relays;
+  if (circuit.present[coils[i]!] === 0) return 0;
   if (!waves) return across(circuit, coils[i]!);
   const sense = i - circuit.coils.length;
   return sense >= 0 ? waves.sensed[sense]! : elementVolts(relays, coils[i]!);
@@ -103,7 +104,7 @@ export function elementVolts({ circuit, waves }: Relays, at: number): number {
 export function elementAmps(relays: Relays, at: number): number {
   const { circuit, waves } = relays;
   if (!waves) return through(circuit, at);
-  if (circuit.on[at] === 0) return 0;
+  if (!conducts(circuit, at)) return 0;
   const source = circuit.netlist.elements[at]?.kind === 'source';
   if (!source) return elementVolts(relays, at) * circuit.gRe[at]!;
   return sourceAmps(circuit, waves, at);
@@ -126,7 +127,7 @@ function answer(relays: Relays): boolean {
   let worst = -1;
   let excess = 1;
   for (let i = 0; i < circuit.fuses.length; i += 1) {
-    if (openFuses[i] === 1) continue;
+    if (openFuses[i] === 1 || circuit.present[circuit.fuses[i]!] === 0) continue;
     const amps = elementVolts(relays, circuit.fuses[i]!) / CONTACT_OHMS;
     const ratio = amps / (fuseAt(circuit, circuit.fuses[i]!).amps * FUSE_OPENS_AT);
     if (ratio <= excess) continue;

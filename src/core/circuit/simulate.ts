@@ -64,7 +64,8 @@ export function simulate(
 ): SimulateResult {
   const relays = relaysFor(wiring, world, model);
   if ('ok' in relays) return relays;
-  return { ok: true, result: solved(relays, call, supplyCase) };
+  const steps = settle(relays, call, supplyCase);
+  return { ok: true, result: readOut(relays, call, supplyCase, steps) };
 }
 
 /** As `simulate`, with a meter on what was solved. */
@@ -82,15 +83,28 @@ export function powerUp(
   return { ok: true, result: readOut(relays, call, supplyCase, steps), meter };
 }
 
+/** The circuit of a wiring, settled in a call: for reading its state element by element. */
+export function settled(
+  wiring: Wiring,
+  world: World,
+  call: Call,
+  supplyCase: SupplyCase = PLAIN_CASE,
+  model: ImpedanceModel = 'resistive'
+): Relays | SimulateFailure {
+  const relays = relaysFor(wiring, world, model);
+  if (!('ok' in relays)) settle(relays, call, supplyCase);
+  return relays;
+}
+
 /** One circuit serves all calls and cases of a wiring in a world. The record is never changed in place, so it may serve as the key. */
-const made = new WeakMap<Wiring, Map<string, Relays | SimulateFailure>>();
+const known = new WeakMap<Wiring, Map<string, Relays | SimulateFailure>>();
 
 function relaysFor(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
-  const worlds = made.get(wiring) ?? new Map<string, Relays | SimulateFailure>();
-  made.set(wiring, worlds);
+  const worlds = known.get(wiring) ?? new Map<string, Relays | SimulateFailure>();
+  known.set(wiring, worlds);
   const key = `${model} ${world.id} ${world.blowerInCool} ${world.compressor}`;
-  const known = worlds.get(key);
-  if (known) return known;
+  const before = worlds.get(key);
+  if (before) return before;
   const fresh = build(wiring, world, model);
   worlds.set(key, fresh);
   return fresh;
@@ -104,20 +118,16 @@ function build(wiring: Wiring, world: World, model: ImpedanceModel): Relays | Si
   return isCircuit(circuit) ? relaysOf(circuit) : { ...circuit, reason: 'not-solvable' };
 }
 
-function solved(relays: Relays, call: Call, supplyCase: SupplyCase): CallResult {
-  const steps = settle(relays, call, supplyCase);
-  return readOut(relays, call, supplyCase, steps);
-}
-
 function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): CallResult {
   const { circuit, coils, energised, chattering } = relays;
   const { elements, fed } = circuit.netlist;
   const idOf = (number: number) => elements[coils[number] ?? 0]?.id ?? '';
   const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
-  const feeds = fed.map((one) => ({
-    ...one,
-    volts: elementVolts(relays, circuit.placeOf.get(one.element) ?? 0)
-  }));
+  const feeds = fed.map((one) => {
+    const at = circuit.placeOf.get(one.element);
+    // Electronics that a fault has taken out get nothing.
+    return { ...one, volts: at === undefined ? 0 : elementVolts(relays, at) };
+  });
   const least = feeds.reduce<(typeof feeds)[number] | null>(
     (low, one) => (low === null || one.volts < low.volts ? one : low),
     null

@@ -3,13 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { running } from '../circuit/expected';
 import { powerUp } from '../circuit/simulate';
 import { CATALOGUE } from '../match/catalogue';
+import { combinedHouse, splitterHouse } from '../scenarios/half-wave-houses';
 import {
-  adapter,
   boardOf,
   linkOf,
   plug,
   receiverOf,
-  splitter,
   strandOf,
   thermostatOf,
   worldOf,
@@ -44,7 +43,10 @@ function wired({ devices, ends, links = [clip], upsets = [] }: Bench): Wiring {
 function straight(board: Board, pairs: readonly string[], more: Partial<Bench> = {}): Wiring {
   const ends = pairs.map((pair) => {
     const [wall = '', far = wall] = pair.split(' ');
-    return [['th', wall], [board.id, far]] as const;
+    return [
+      ['th', wall],
+      [board.id, far]
+    ] as const;
   });
   return wired({ devices: [plain, board], ends, ...more });
 }
@@ -63,7 +65,9 @@ describe('furnace board', () => {
 
   it('runs the blower in heating by itself, or on G alone, as the world says', () => {
     expect(run(wiring, worldOf('furnace-ac'), 'heat1').loads).toEqual(['blower', 'burner']);
-    expect(run(wiring, worldOf('furnace-ac', { id: 'g', blowerInHeat: 'g' }), 'heat1').loads).toEqual(['burner']);
+    expect(run(wiring, worldOf('furnace-ac', { id: 'g', blowerInHeat: 'g' }), 'heat1').loads).toEqual([
+      'burner'
+    ]);
   });
 
   it('starts the blower on Y where the board does so, which is never worse than waiting for G', () => {
@@ -88,19 +92,31 @@ describe('furnace board', () => {
   });
 
   it('gives less with a weak transformer', () => {
-    const weak = straight(boardOf('eq', furnaceMarks), all, { upsets: [{ element: 'eq:secondary', kind: 'weak' }] });
-    const [was, now] = [wiring, weak].map((one) => run(one, worldOf('furnace-ac'), 'cool1').thermostatVolts ?? 0);
+    const weak = straight(boardOf('eq', furnaceMarks), all, {
+      upsets: [{ element: 'eq:secondary', kind: 'weak' }]
+    });
+    const [was, now] = [wiring, weak].map(
+      (one) => run(one, worldOf('furnace-ac'), 'cool1').thermostatVolts ?? 0
+    );
     expect(now).toBeLessThan((was ?? 0) - 1);
   });
 });
 
 describe('humidifier', () => {
-  const humid = thermostatOf({ ...facts('de-fellgate'), marks: [...facts('de-fellgate').marks, 'HUM'] }, 'th');
+  const humid = thermostatOf(
+    { ...facts('de-fellgate'), marks: [...facts('de-fellgate').marks, 'HUM'] },
+    'th'
+  );
   it.each(['yes', 'no'] as const)('runs on HUM, with a relay of its own: %s', (ownRelay) => {
-    const board = boardOf('eq', [...furnaceMarks, 'HUM'], { accessories: [{ kind: 'humidifier', ownRelay, note: '' }] });
+    const board = boardOf('eq', [...furnaceMarks, 'HUM'], {
+      accessories: [{ kind: 'humidifier', ownRelay, note: '' }]
+    });
     const ends = [...all, 'HUM'].map((pair) => {
       const [wall = '', far = wall] = pair.split(' ');
-      return [['th', wall], ['eq', far]] as const;
+      return [
+        ['th', wall],
+        ['eq', far]
+      ] as const;
     });
     const wiring = wired({ devices: [humid, board], ends });
     expect(run(wiring, worldOf('furnace-ac'), 'humidify').loads).toEqual(['humidifier']);
@@ -114,7 +130,11 @@ describe('heat pump and dual fuel', () => {
 
   it('energises the valve in cooling with O, in heating with B', () => {
     const wiring = straight(boardOf('eq', marks), pairs);
-    expect(run(wiring, worldOf('heat-pump'), 'cool1').loads).toEqual(['blower', 'compressor', 'reversing-valve']);
+    expect(run(wiring, worldOf('heat-pump'), 'cool1').loads).toEqual([
+      'blower',
+      'compressor',
+      'reversing-valve'
+    ]);
     expect(run(wiring, worldOf('heat-pump'), 'heat1').loads).toEqual(['blower', 'compressor']);
     const b = worldOf('heat-pump', { id: 'b', reversing: 'B' });
     expect(run(wiring, b, 'heat1').loads).toEqual(['blower', 'compressor', 'reversing-valve']);
@@ -146,13 +166,17 @@ describe('water and steam', () => {
     const panel = boardOf('eq', ['R', 'C', 'W'], { machine: 'zone-panel' });
     const wiring = straight(panel, ['RH R', 'W', 'C']);
     expect(run(wiring, worldOf('boiler'), 'heat1').loads).toEqual(['boiler', 'circulator', 'zone-valve']);
-    const stuck = straight(panel, ['RH R', 'W', 'C'], { upsets: [{ element: 'eq:end-switch-W1', kind: 'open' }] });
+    const stuck = straight(panel, ['RH R', 'W', 'C'], {
+      upsets: [{ element: 'eq:end-switch-W1', kind: 'open' }]
+    });
     expect(run(stuck, worldOf('boiler'), 'heat1').loads).toEqual(['zone-valve']);
   });
 
   it('never fires a steam boiler whose low-water cut-off has opened', () => {
     const pairs = ['RH R', 'W', 'C'];
-    expect(run(straight(boardOf('eq', ['R', 'C', 'W']), pairs), worldOf('steam'), 'heat1').loads).toEqual(['boiler']);
+    expect(run(straight(boardOf('eq', ['R', 'C', 'W']), pairs), worldOf('steam'), 'heat1').loads).toEqual([
+      'boiler'
+    ]);
     const dry = straight(boardOf('eq', ['R', 'C', 'W']), pairs, {
       upsets: [{ element: 'eq:low-water-cut-off', kind: 'open' }]
     });
@@ -165,12 +189,30 @@ describe('water and steam', () => {
     const wiring = wired({
       devices: [plain, boiler, handler],
       ends: [
-        [['th', 'RH'], ['eq-1', 'R']],
-        [['th', 'W'], ['eq-1', 'W']],
-        [['th', 'RC'], ['eq-2', 'R']],
-        [['th', 'Y'], ['eq-2', 'Y']],
-        [['th', 'G'], ['eq-2', 'G']],
-        [['th', 'C'], ['eq-2', 'C']]
+        [
+          ['th', 'RH'],
+          ['eq-1', 'R']
+        ],
+        [
+          ['th', 'W'],
+          ['eq-1', 'W']
+        ],
+        [
+          ['th', 'RC'],
+          ['eq-2', 'R']
+        ],
+        [
+          ['th', 'Y'],
+          ['eq-2', 'Y']
+        ],
+        [
+          ['th', 'G'],
+          ['eq-2', 'G']
+        ],
+        [
+          ['th', 'C'],
+          ['eq-2', 'C']
+        ]
       ],
       links: []
     });
@@ -186,10 +228,22 @@ describe('other machines', () => {
     const wiring = wired({
       devices: [plain, boardOf('eq', ['T1', 'T2']), plug],
       ends: [
-        [['th', 'RH'], ['eq', 'T1']],
-        [['th', 'W'], ['eq', 'T2']],
-        [['th', 'RC'], ['plug', 'R']],
-        [['th', 'C'], ['plug', 'C']]
+        [
+          ['th', 'RH'],
+          ['eq', 'T1']
+        ],
+        [
+          ['th', 'W'],
+          ['eq', 'T2']
+        ],
+        [
+          ['th', 'RC'],
+          ['plug', 'R']
+        ],
+        [
+          ['th', 'C'],
+          ['plug', 'C']
+        ]
       ],
       links: []
     });
@@ -208,7 +262,10 @@ describe('other machines', () => {
 
   it('runs the strips of an electric furnace with air only where G or the board brings it', () => {
     const wiring = straight(boardOf('eq', ['R', 'C', 'W', 'G']), ['RC R', 'C', 'W', 'G']);
-    expect(run(wiring, worldOf('electric-furnace', { blowerInHeat: 'g' }), 'heat1').loads).toEqual(['blower', 'strips']);
+    expect(run(wiring, worldOf('electric-furnace', { blowerInHeat: 'g' }), 'heat1').loads).toEqual([
+      'blower',
+      'strips'
+    ]);
     const noG = straight(boardOf('eq', ['R', 'C', 'W', 'G']), ['RC R', 'C', 'W']);
     expect(run(noG, worldOf('electric-furnace', { blowerInHeat: 'g' }), 'heat1').loads).toEqual(['strips']);
   });
@@ -218,7 +275,13 @@ describe('how a thermostat is fed', () => {
   const furnace = boardOf('eq', furnaceMarks);
   const with3 = (supply: 'battery' | 'self-charging', pairs: readonly string[]) => {
     const device = thermostatOf({ ...facts('de-sipper'), supply }, 'th');
-    const ends = pairs.map((pair) => [['th', pair], ['eq', pair]] as const);
+    const ends = pairs.map(
+      (pair) =>
+        [
+          ['th', pair],
+          ['eq', pair]
+        ] as const
+    );
     return wired({ devices: [device, furnace], ends, links: [] });
   };
 
@@ -242,7 +305,12 @@ describe('how a thermostat is fed', () => {
     const links = ['R', 'C', 'W', 'Y', 'G'].map((mark) =>
       linkOf('equipment', terminalId('receiver', mark), terminalId('eq', mark))
     );
-    const wiring: Wiring = { devices: [receiverOf(facts('de-sipper')), furnace], cables: [], strands: [], links };
+    const wiring: Wiring = {
+      devices: [receiverOf(facts('de-sipper')), furnace],
+      cables: [],
+      strands: [],
+      links
+    };
     expect(run(wiring, worldOf('furnace-ac'), 'cool1')).toMatchObject({
       loads: ['blower', 'compressor'],
       thermostatFed: true
@@ -251,35 +319,13 @@ describe('how a thermostat is fed', () => {
 });
 
 describe('two calls on one conductor', () => {
-  const joints = ['R', 'C', 'Y', 'G'].map((mark) =>
-    linkOf('equipment', terminalId('adapter', mark), terminalId('eq', mark))
-  );
   const loadsIn = (wiring: Wiring, call: Call) => run(wiring, worldOf('furnace-ac'), call);
-  const combined = wired({
-    devices: [thermostatOf(facts('de-weftline'), 'th'), boardOf('eq', furnaceMarks), adapter],
-    ends: [
-      [['th', 'R'], ['eq', 'R']],
-      [['th', 'W'], ['eq', 'W']],
-      [['th', 'K'], ['adapter', 'K']],
-      [['th', 'C'], ['eq', 'C']]
-    ],
-    links: joints
-  });
-  const split = wired({
-    devices: [plain, splitter, boardOf('eq', furnaceMarks), adapter],
-    ends: [
-      [['th', 'RC'], ['eq', 'R']],
-      [['th', 'W'], ['eq', 'W']],
-      [['split', 'K'], ['adapter', 'K']],
-      [['th', 'C'], ['eq', 'C']]
-    ],
-    links: [clip, ...joints, linkOf('wall', 'th.Y1', 'split.Y1'), linkOf('wall', 'th.G', 'split.G')]
-  });
 
   it.each([
-    ['a combined terminal', combined],
-    ['a splitter', split]
-  ] as const)('are told apart again behind %s', (_, wiring) => {
+    ['a combined terminal', combinedHouse],
+    ['a splitter', splitterHouse]
+  ] as const)('are told apart again behind %s', (_, make) => {
+    const { wiring } = make();
     expect(loadsIn(wiring, 'cool1').loads).toEqual(['blower', 'compressor']);
     expect(loadsIn(wiring, 'fan').loads).toEqual(['blower']);
     expect(loadsIn(wiring, 'heat1').loads).toEqual(['blower', 'burner']);
@@ -291,10 +337,22 @@ describe('two calls on one conductor', () => {
     const bare = wired({
       devices: [thermostatOf(facts('de-weftline'), 'th'), boardOf('eq', furnaceMarks)],
       ends: [
-        [['th', 'R'], ['eq', 'R']],
-        [['th', 'W'], ['eq', 'W']],
-        [['th', 'K'], ['eq', 'G']],
-        [['th', 'C'], ['eq', 'C']]
+        [
+          ['th', 'R'],
+          ['eq', 'R']
+        ],
+        [
+          ['th', 'W'],
+          ['eq', 'W']
+        ],
+        [
+          ['th', 'K'],
+          ['eq', 'G']
+        ],
+        [
+          ['th', 'C'],
+          ['eq', 'C']
+        ]
       ],
       links: [],
       upsets: [{ element: 'eq:secondary', kind: 'weak' }]

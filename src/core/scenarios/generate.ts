@@ -5,7 +5,7 @@
  */
 import type { Family } from '../trade/vocabulary';
 import { house, type House, type HouseSketch } from './builder';
-import { chanceFrom, type Chance } from './random';
+import { chanceFrom, type Chance } from '../trade/random';
 
 export type Drawn = Exclude<Family, 'unknown'>;
 

@@ -52,10 +52,23 @@ export function thermostatOf(facts: DeviceFacts, id: string = facts.id): NewTher
 }
 
 export function receiverOf(facts: DeviceFacts): Receiver {
-  return { kind: 'receiver', id: 'receiver', place: 'equipment', name: facts.model, marks: facts.marks, facts };
+  return {
+    kind: 'receiver',
+    id: 'receiver',
+    place: 'equipment',
+    name: facts.model,
+    marks: facts.marks,
+    facts
+  };
 }
 
-export const splitter: Splitter = { kind: 'splitter', id: 'split', place: 'wall', name: 'splitter', marks: ['Y', 'G', 'K'] };
+export const splitter: Splitter = {
+  kind: 'splitter',
+  id: 'split',
+  place: 'wall',
+  name: 'splitter',
+  marks: ['Y', 'G', 'K']
+};
 
 export const adapter: Adapter = {
   kind: 'adapter',
@@ -80,7 +93,9 @@ export type End = readonly [device: string, mark: string] | null;
 /** 15 m of 18 AWG unless said otherwise. */
 export function strandOf(id: string, wall: End, equipment: End, lengthM = 15): Strand {
   const landing = (end: End) =>
-    end === null ? ({ state: 'loose' } as const) : ({ state: 'landed', terminal: terminalId(...end) } as const);
+    end === null
+      ? ({ state: 'loose' } as const)
+      : ({ state: 'landed', terminal: terminalId(...end) } as const);
   return {
     id,
     cable: 'ca-1',

@@ -1,0 +1,136 @@
+import { describe, expect, it } from 'vitest';
+import { SCHOOLHOUSE } from '../../demo/schoolhouse';
+import { finish } from '../circuit/long-run';
+import { netlistOf } from '../circuit/netlist';
+import { simulate } from '../circuit/simulate';
+import { callsOf } from '../devices/calls';
+import { supplyCases } from '../devices/world';
+import { splitterHouse, type PoweredHouse } from '../scenarios/half-wave-houses';
+import { boardOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import { plannedHouse, twoSupplyHouse, zonedHouse } from '../scenarios/powered-houses';
+import { CATALOGUE } from '../match/catalogue';
+import { chanceFrom } from '../trade/random';
+import { FLAGS, faultTableRun, type FaultTable } from './fault-table';
+import { faultsOf } from './faults/registry';
+import { FAULT_KINDS } from './types';
+
+const thermostat = (id: string) => SCHOOLHOUSE.thermostats.find((one) => one.id === id)!;
+const houses: Record<string, () => PoweredHouse> = {
+  classroom: () => plannedHouse(SCHOOLHOUSE, thermostat('th-classroom')),
+  flat: () => plannedHouse(SCHOOLHOUSE, thermostat('th-flat')),
+  'two supplies': twoSupplyHouse,
+  splitter: splitterHouse,
+  zones: () => zonedHouse(2)
+};
+
+function tableOf({ wiring, world }: PoweredHouse, pairs: boolean): FaultTable {
+  const run = faultTableRun({ wiring, world, calls: callsOf(world, wiring), pairs });
+  if ('ok' in run) throw new Error(run.why);
+  return finish(run);
+}
+
+const faultsFor = ({ wiring, world }: PoweredHouse) => faultsOf(wiring, netlistOf(wiring, world)!);
+
+function cell(table: FaultTable, fault: string, call: string) {
+  const number = table.faults.findIndex((one) => one.id === fault);
+  expect(number, fault).toBeGreaterThanOrEqual(0);
+  const at = (number + 1) * table.calls.length + table.calls.findIndex((one) => one === call);
+  return {
+    runs: table.loads.filter((_, bit) => (table.runs[at]! >> bit) & 1).sort(),
+    volts: table.volts[at]!,
+    fuseOpen: (table.flags[at]! & FLAGS.fuseOpen) > 0
+  };
+}
+
+describe('laid over one circuit', () => {
+  it.each(Object.keys(houses))('gives what solving each faulted graph from scratch gives: %s', (name) => {
+    const house = houses[name]!();
+    const table = tableOf(house, true);
+    const faults = faultsFor(house);
+    const chance = chanceFrom(7);
+    const rows = table.rows.length / 2;
+    const picked = new Set([...faults.keys()].map((one) => one + 1));
+    while (picked.size < Math.min(rows, faults.length + 250)) picked.add(Math.floor(chance.next() * rows));
+    for (const row of picked) {
+      const hit = [table.rows[2 * row]!, table.rows[2 * row + 1]!]
+        .filter((one) => one >= 0)
+        .map((one) => faults[one]!);
+      const wiring = hit.reduce((before, fault) => fault.apply(before), house.wiring);
+      const label = hit.map((one) => one.id).join(' + ');
+      table.calls.forEach((call, column) => {
+        const at = row * table.calls.length + column;
+        const sources = netlistOf(house.wiring, house.world)!.elements.filter((one) => one.kind === 'source');
+        const solved = supplyCases(sources.length).map((one) => {
+          const made = simulate(wiring, house.world, call, one);
+          if (!made.ok) throw new Error(`${label}: ${made.why}`);
+          return made.result;
+        });
+        const running = table.loads.map((load) =>
+          solved[0]!.loads.some((one) => one.id === load && one.energised)
+        );
+        expect(
+          table.loads.map((_, bit) => ((table.runs[at]! >> bit) & 1) === 1),
+          `${label} ${call}`
+        ).toEqual(running);
+        const least = Math.min(...solved.map((one) => one.thermostatVolts ?? NaN));
+        if (!Number.isNaN(least)) expect(table.volts[at]!, `${label} ${call}`).toBeCloseTo(least, 3);
+        expect((table.flags[at]! & FLAGS.fuseOpen) > 0, `${label} ${call}`).toBe(
+          solved.some((one) => one.supplies.some((supply) => supply.fuseOpen))
+        );
+      });
+    }
+  });
+});
+
+describe('what single faults do', () => {
+  const table = tableOf(houses['classroom']!(), false);
+
+  it('leaves the sound house whole in row 0', () => {
+    const heat = table.calls.indexOf('heat1');
+    expect(table.loads.filter((_, bit) => (table.runs[heat]! >> bit) & 1).sort()).toEqual([
+      'blower',
+      'burner'
+    ]);
+    expect(table.volts[heat]).toBeGreaterThan(25);
+  });
+
+  it('kills one function with one loose conductor, and the display with a loose common', () => {
+    const spare = table.faults.find((one) => one.kind === 'conductor-loose' && one.says.includes('green'))!;
+    expect(cell(table, spare.id, 'heat1')).toMatchObject({ runs: ['blower', 'burner'], volts: 0 });
+    const cooling = table.faults.find((one) => one.kind === 'conductor-loose' && one.says.includes('blue'))!;
+    expect(cell(table, cooling.id, 'cool1').runs).toEqual(['blower']);
+  });
+
+  it('opens the fuse when a hot conductor touches common', () => {
+    const shorts = table.faults.filter((one) => one.kind === 'short-to-common');
+    const idle = shorts.map((one) => cell(table, one.id, 'idle').fuseOpen);
+    expect(idle.filter(Boolean)).toHaveLength(1);
+    expect(
+      shorts.some((one) => cell(table, one.id, 'cool1').fuseOpen && !cell(table, one.id, 'idle').fuseOpen)
+    ).toBe(true);
+  });
+
+  it('takes everything away with the supply, the fuse or the door switch', () => {
+    for (const kind of ['supply-off', 'fuse-open', 'switch-open']) {
+      const fault = table.faults.find((one) => one.kind === kind)!;
+      expect(cell(table, fault.id, 'heat1')).toMatchObject({ runs: [], volts: 0 });
+    }
+  });
+});
+
+it('has a house for every kind of fault', () => {
+  const spread = { ...CATALOGUE.find((one) => one.id === 'de-fellgate')! };
+  const bench: PoweredHouse = {
+    world: worldOf('furnace-ac'),
+    wiring: {
+      devices: [thermostatOf(spread, 'th'), boardOf('eq', ['R', 'C', 'W', 'Y', 'G'])],
+      cables: [],
+      strands: [strandOf('co-1', ['th', 'RC'], ['eq', 'R']), strandOf('co-2', ['th', 'Y'], ['eq', 'Y'])],
+      links: []
+    }
+  };
+  const kinds = [...Object.values(houses).map((make) => make()), bench].flatMap((one) =>
+    faultsFor(one).map((fault) => fault.kind)
+  );
+  expect(FAULT_KINDS.filter((kind) => !kinds.includes(kind))).toEqual([]);
+});

@@ -1,0 +1,188 @@
+/**
+ * What every single fault, and every pair of faults, does in every call: the table that diagnosis reads. A row is a fault or a pair, a
+ * column a call; the cells are plain numbers, so that the table crosses a worker without being copied part by part.
+ */
+import { circuitOf, isCircuit } from '../circuit/circuit';
+import type { LongRun } from '../circuit/long-run';
+import { netlistOf, type Netlist } from '../circuit/netlist';
+import { elementAmps, elementVolts, relaysOf, settle, type Relays } from '../circuit/settle';
+import type { SimulateFailure } from '../circuit/simulate';
+import type { Source } from '../devices/elements';
+import { supplyCases, type SupplyCase, type World } from '../devices/world';
+import type { Call, LoadId } from '../trade/vocabulary';
+import type { Wiring } from '../wiring/graph';
+import { faultsOf } from './faults/registry';
+import { independent, layOver, overlayOf, takeOff, type Edit } from './overlay';
+import type { Fault, FaultKind } from './types';
+
+export interface FaultTable {
+  readonly calls: readonly Call[];
+  readonly loads: readonly LoadId[];
+  readonly faults: readonly { readonly id: string; readonly kind: FaultKind; readonly says: string }[];
+  /** Faults of each row, by number: none (the sound house, row 0), one, or two; -1 fills up. */
+  readonly rows: Int16Array;
+  /** Bit k of a cell: load k runs in the plain case of supplies. */
+  readonly runs: Uint16Array;
+  /** Least volts at the thermostat over all cases of supplies; NaN where none is fed. */
+  readonly volts: Float32Array;
+  /** Bits of `FLAGS`, in any case of supplies. */
+  readonly flags: Uint8Array;
+}
+
+export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4 } as const;
+
+export interface FaultTableRequest {
+  readonly wiring: Wiring;
+  readonly world: World;
+  readonly calls: readonly Call[];
+  readonly pairs: boolean;
+}
+
+export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> | SimulateFailure {
+  const { wiring, world, calls, pairs } = request;
+  const sound = netlistOf(wiring, world);
+  if (sound === null)
+    return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
+  const faults = faultsOf(wiring, sound);
+  const overlay = overlayOf(wiring, world, sound, faults);
+  if (overlay === null)
+    return { ok: false, reason: 'not-solvable', at: 'the wiring', why: 'the wiring cannot be solved' };
+  const cells = tableFor(sound, calls, faults, pairs);
+  const relays = relaysOf(overlay.circuit);
+  const reader = readerFor(relays, cells);
+  const cases = supplyCases(overlay.circuit.sources.length);
+  const single = (row: number, edits: readonly Edit[]) => {
+    for (const edit of edits) layOver(overlay.circuit, edit);
+    readRow(relays, reader, cells, row, cases);
+    for (const edit of edits) takeOff(overlay.circuit, edit);
+  };
+  const alone = (row: number, hit: readonly Fault[]) => {
+    const netlist = netlistOf(
+      hit.reduce((before, fault) => fault.apply(before), wiring),
+      world
+    );
+    const circuit = netlist && circuitOf(netlist);
+    if (!circuit || !isCircuit(circuit)) return;
+    const own = relaysOf(circuit);
+    readRow(own, readerFor(own, cells), cells, row, cases);
+  };
+  let done = 0;
+  const total = cells.rows.length / 2;
+  return {
+    total,
+    done: () => done,
+    advance: (steps) => {
+      for (const end = Math.min(total, done + steps); done < end; done += 1) {
+        const hit = [cells.rows[2 * done]!, cells.rows[2 * done + 1]!].filter((one) => one >= 0);
+        const edits = hit.map((one) => overlay.edits[one]!);
+        if (edits.length === 2 && !independent(edits[0]!, edits[1]!))
+          alone(
+            done,
+            hit.map((one) => faults[one]!)
+          );
+        else single(done, edits);
+      }
+    },
+    result: () => cells
+  };
+}
+
+function tableFor(
+  sound: Netlist,
+  calls: readonly Call[],
+  faults: readonly Fault[],
+  pairs: boolean
+): FaultTable {
+  const rows: number[] = [-1, -1];
+  faults.forEach((_, one) => rows.push(one, -1));
+  if (pairs)
+    for (let one = 0; one < faults.length; one += 1)
+      for (let other = one + 1; other < faults.length; other += 1) rows.push(one, other);
+  const cells = (rows.length / 2) * calls.length;
+  return {
+    calls,
+    loads: [...new Set(sound.loads.map((rule) => rule.load))],
+    faults: faults.map(({ id, kind, says }) => ({ id, kind, says })),
+    rows: Int16Array.from(rows),
+    runs: new Uint16Array(cells),
+    volts: new Float32Array(cells).fill(NaN),
+    flags: new Uint8Array(cells)
+  };
+}
+
+/** Where in a circuit the cells are read: numbers of the coils of each load, places of electronics and sources. */
+interface Reader {
+  readonly coilsOfLoad: readonly Int32Array[];
+  readonly fed: Int32Array;
+  readonly ratedAmps: Float64Array;
+}
+
+function readerFor({ circuit, coils }: Relays, { loads }: FaultTable): Reader {
+  const numberOf = new Map(
+    Array.from(coils, (place, number) => [circuit.netlist.elements[place]?.id ?? '', number])
+  );
+  return {
+    coilsOfLoad: loads.map((load) =>
+      Int32Array.from(
+        circuit.netlist.loads
+          .filter((rule) => rule.load === load)
+          .flatMap((rule) => rule.coils.flatMap((id) => numberOf.get(id) ?? []))
+      )
+    ),
+    fed: Int32Array.from(circuit.netlist.fed, (one) => circuit.placeOf.get(one.element) ?? -1),
+    ratedAmps: Float64Array.from(
+      circuit.sources,
+      (at) => (circuit.netlist.elements[at] as Source).ratedVa / 24
+    )
+  };
+}
+
+function readRow(
+  relays: Relays,
+  reader: Reader,
+  cells: FaultTable,
+  row: number,
+  cases: readonly SupplyCase[]
+): void {
+  const { calls } = cells;
+  for (let call = 0; call < calls.length; call += 1) {
+    const cell = row * calls.length + call;
+    for (let at = 0; at < cases.length; at += 1) {
+      settle(relays, calls[call]!, cases[at]!);
+      if (at === 0) cells.runs[cell] = loadsRunning(relays, reader);
+      cells.flags[cell]! |= flagsOf(relays, reader);
+      const volts = leastVolts(relays, reader);
+      if (!(cells.volts[cell]! <= volts)) cells.volts[cell] = volts;
+    }
+  }
+}
+
+function loadsRunning({ energised }: Relays, { coilsOfLoad }: Reader): number {
+  let bits = 0;
+  for (let load = 0; load < coilsOfLoad.length; load += 1) {
+    const coils = coilsOfLoad[load]!;
+    for (let i = 0; i < coils.length; i += 1) if (energised[coils[i]!] === 1) bits |= 1 << load;
+  }
+  return bits;
+}
+
+function flagsOf(relays: Relays, { ratedAmps }: Reader): number {
+  const { circuit, openFuses, chattering } = relays;
+  let flags = 0;
+  for (let i = 0; i < openFuses.length; i += 1) if (openFuses[i] === 1) flags |= FLAGS.fuseOpen;
+  for (let i = 0; i < chattering.length; i += 1) if (chattering[i] === 1) flags |= FLAGS.chatter;
+  for (let i = 0; i < ratedAmps.length; i += 1)
+    if (elementAmps(relays, circuit.sources[i]!) > ratedAmps[i]!) flags |= FLAGS.overloaded;
+  return flags;
+}
+
+/** A part that a fault took out gives nothing. */
+function leastVolts(relays: Relays, { fed }: Reader): number {
+  let least = NaN;
+  for (let i = 0; i < fed.length; i += 1) {
+    const at = fed[i]!;
+    const volts = at < 0 || relays.circuit.present[at] === 0 ? 0 : elementVolts(relays, at);
+    if (!(least <= volts)) least = volts;
+  }
+  return least;
+}

@@ -1,0 +1,29 @@
+import { END_SIDES } from '../../trade/vocabulary';
+import type { FaultRule } from '../types';
+import { endName, landed, withStrand } from './change';
+
+/** Two conductors that stand side by side have been swapped, at one end. */
+export const conductorsSwapped: FaultRule = {
+  kind: 'conductors-swapped',
+  faultsOf: (wiring) => {
+    const all = wiring.strands.filter(landed);
+    return all.slice(1).flatMap((second, at) => {
+      const first = all[at];
+      if (!first) return [];
+      return END_SIDES.filter((side) => JSON.stringify(first[side]) !== JSON.stringify(second[side])).map(
+        (side) => ({
+          id: `conductors-swapped:${first.id}:${second.id}:${side}`,
+          kind: 'conductors-swapped' as const,
+          says: `the ${first.name} and ${second.name} conductors are swapped at ${endName(side)}`,
+          apply: (one) => {
+            const end = (id: string) => one.strands.find((it) => it.id === id)?.[side];
+            const [a, b] = [end(first.id), end(second.id)];
+            if (!a || !b) return one;
+            const once = withStrand(one, first.id, (it) => ({ ...it, [side]: b }));
+            return withStrand(once, second.id, (it) => ({ ...it, [side]: a }));
+          }
+        })
+      );
+    });
+  }
+};

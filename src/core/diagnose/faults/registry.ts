@@ -1,0 +1,34 @@
+/** All faults. A new one is one file and one line here. */
+import type { Netlist } from '../../circuit/netlist';
+import type { Wiring } from '../../wiring/graph';
+import type { Fault, FaultKind, FaultRule } from '../types';
+import { conductorBroken } from './conductor-broken';
+import { conductorLoose } from './conductor-loose';
+import { conductorsSwapped } from './conductors-swapped';
+import { headNotSeated } from './head-not-seated';
+import { linkLeftIn } from './link-left-in';
+import { linkMissing } from './link-missing';
+import { coilOpen, fuseOpen, supplyOff, switchOpen, weakTransformer } from './parts-open';
+import { shortToCommon } from './short-to-common';
+import { wrongTerminal } from './wrong-terminal';
+
+const byKind: Readonly<Record<FaultKind, FaultRule>> = {
+  'conductor-loose': conductorLoose,
+  'conductor-broken': conductorBroken,
+  'conductors-swapped': conductorsSwapped,
+  'wrong-terminal': wrongTerminal,
+  'link-missing': linkMissing,
+  'link-left-in': linkLeftIn,
+  'short-to-common': shortToCommon,
+  'fuse-open': fuseOpen,
+  'coil-open': coilOpen,
+  'supply-off': supplyOff,
+  'weak-transformer': weakTransformer,
+  'switch-open': switchOpen,
+  'head-not-seated': headNotSeated
+};
+
+/** Every single fault that the wiring may have. */
+export function faultsOf(wiring: Wiring, netlist: Netlist): Fault[] {
+  return Object.values(byKind).flatMap((rule) => rule.faultsOf(wiring, netlist.elements));
+}

@@ -1,0 +1,38 @@
+/** A fault is a function from graph to graph, as a plan is: the same circuit shows what it does. */
+import type { Wiring } from '../wiring/graph';
+
+export const FAULT_KINDS = [
+  'conductor-loose',
+  'conductor-broken',
+  'conductors-swapped',
+  'wrong-terminal',
+  'link-missing',
+  'link-left-in',
+  'short-to-common',
+  'fuse-open',
+  'coil-open',
+  'supply-off',
+  'weak-transformer',
+  'switch-open',
+  'head-not-seated'
+] as const;
+export type FaultKind = (typeof FAULT_KINDS)[number];
+
+export interface Fault {
+  /** Kind, a colon, and what is hit: stable for one wiring. */
+  readonly id: string;
+  readonly kind: FaultKind;
+  /** As a clause: "the red conductor is loose at the wall". */
+  readonly says: string;
+  /** The wiring with the fault in it. Of a wiring that has another fault already, the two together. */
+  apply(wiring: Wiring): Wiring;
+}
+
+export interface FaultRule {
+  readonly kind: FaultKind;
+  /** Every place of the wiring that this kind of fault may hit. */
+  faultsOf(
+    wiring: Wiring,
+    elements: readonly { readonly id: string; readonly kind: string }[]
+  ): readonly Fault[];
+}

@@ -1,0 +1,58 @@
+/** A plan's wiring powered up, before or after, call by call: what the command line, the server and the bench show. */
+import { callsOf } from '../devices/calls';
+import type { World } from '../devices/world';
+import { simulate, type CallResult } from '../circuit/simulate';
+import { worldsOf } from '../identify/worlds';
+import { harmFindings } from '../supply/harm';
+import { finding, type Finding } from '../trade/findings';
+import type { Call } from '../trade/vocabulary';
+import { assumeUnseenEnds } from '../wiring/from-job';
+import type { Wiring } from '../wiring/graph';
+import type { Plan } from './plan';
+
+export type Which = 'before' | 'after';
+
+export interface Powerable {
+  readonly wiring: Wiring;
+  /** The likeliest. */
+  readonly world: World;
+  readonly calls: readonly Call[];
+}
+
+/** What can be powered up of a plan, or why nothing can. */
+export function powerable(plan: Plan, which: Which): Powerable | Finding {
+  const { wiring: before } = assumeUnseenEnds(plan.wiringBefore);
+  const [likeliest] = worldsOf(plan.identification, before);
+  if (!likeliest)
+    return finding('stop', 'system-unknown', 'The system is not known: there is nothing to power up.');
+  const wiring = which === 'before' ? before : plan.wiringAfter;
+  if (wiring === null) return finding('stop', 'system-unknown', 'There is no wiring after: no way is open.');
+  return { wiring, world: likeliest.world, calls: callsOf(likeliest.world, before) };
+}
+
+export interface PoweredCall {
+  readonly result: CallResult;
+  readonly findings: readonly Finding[];
+}
+
+export interface Powered {
+  readonly calls: readonly PoweredCall[];
+  /** Why nothing, or not everything, was solved. */
+  readonly findings: readonly Finding[];
+}
+
+/** Powers up the wiring in one call, or in every call of the system. */
+export function powerPlan(plan: Plan, which: Which, wanted: Call | null = null): Powered {
+  const subject = powerable(plan, which);
+  if ('code' in subject) return { calls: [], findings: [subject] };
+  const calls: PoweredCall[] = [];
+  for (const call of wanted === null ? subject.calls : [wanted]) {
+    const one = simulate(subject.wiring, subject.world, call);
+    if (!one.ok) {
+      const code = one.reason === 'no-model' ? 'no-circuit' : 'circuit-not-solvable';
+      return { calls: [], findings: [finding('stop', code, `Not solved: ${one.why}.`, [one.at])] };
+    }
+    calls.push({ result: one.result, findings: harmFindings(one.result) });
+  }
+  return { calls, findings: [] };
+}
