@@ -7,7 +7,8 @@ export default {
     alias: {
       $core: 'src/core',
       $storage: 'src/storage',
-      $demo: 'src/demo'
+      $demo: 'src/demo',
+      $worker: 'src/worker'
     },
     // The service worker answers every address with one shell: its addresses must not hang on where it stands.
     paths: { relative: false },

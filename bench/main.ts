@@ -1,5 +1,7 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
+import { circuitBench } from './circuit';
 import { interviews } from './interviews';
+import { runsBench } from './runs';
 
 export interface Part {
   readonly name: string;
@@ -7,7 +9,7 @@ export interface Part {
   readonly run: () => Promise<string[]> | string[];
 }
 
-const parts: readonly Part[] = [interviews];
+const parts: readonly Part[] = [interviews, circuitBench, runsBench];
 
 export async function main(words: readonly string[]): Promise<number> {
   const chosen = parts.filter((part) => words.length === 0 || words.some((word) => part.name.includes(word)));

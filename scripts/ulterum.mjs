@@ -5,7 +5,16 @@ import { pathToFileURL } from 'node:url';
 import { bin, ensureDependencies, isStale, root, run } from './set-up.mjs';
 
 const bundle = 'dist/cli/ulterum.js';
-if (isStale(bundle, ['src/cli', 'src/core', 'src/demo', 'vite.cli.config.ts', 'package-lock.json'])) {
+if (
+  isStale(bundle, [
+    'src/cli',
+    'src/core',
+    'src/demo',
+    'src/worker',
+    'vite.cli.config.ts',
+    'package-lock.json'
+  ])
+) {
   ensureDependencies({ quiet: true });
   run(bin('vite'), ['build', '--config', 'vite.cli.config.ts'], { stdio: ['ignore', 2, 2] });
 }

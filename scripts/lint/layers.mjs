@@ -8,9 +8,9 @@ import { dirname, resolve } from 'node:path';
 export const order = [
   'routes',
   'lib',
-  'worker',
   'storage',
   'cli',
+  'worker',
   'demo',
   'core/scenarios',
   'core/formats',
@@ -31,7 +31,7 @@ export const order = [
 ];
 
 /** Layers that stand beside each other: neither may import the other, though both stand in one list. */
-const strangers = { routes: ['cli'], lib: ['cli'], worker: ['storage', 'cli'], storage: ['cli', 'demo'] };
+const strangers = { routes: ['cli'], lib: ['cli'], worker: ['demo'], storage: ['cli', 'worker', 'demo'] };
 
 const aliases = { $core: 'core', $storage: 'storage', $demo: 'demo', $lib: 'lib', $worker: 'worker' };
 

@@ -14,6 +14,9 @@ export interface Arguments {
   readonly call: string | undefined;
   readonly out: string | undefined;
   readonly complex: boolean;
+  readonly pairs: boolean;
+  readonly draws: string | undefined;
+  readonly seed: string | undefined;
 }
 
 export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
@@ -30,7 +33,10 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         wiring: { type: 'string' },
         call: { type: 'string' },
         out: { type: 'string' },
-        complex: { type: 'boolean', default: false }
+        complex: { type: 'boolean', default: false },
+        pairs: { type: 'boolean', default: false },
+        draws: { type: 'string' },
+        seed: { type: 'string' }
       }
     });
     const [verb, file, ...rest] = positionals;
@@ -46,7 +52,10 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       wiring: values.wiring,
       call: values.call,
       out: values.out,
-      complex: values.complex
+      complex: values.complex,
+      pairs: values.pairs,
+      draws: values.draws,
+      seed: values.seed
     };
   } catch (error) {
     return { why: error instanceof Error ? error.message : String(error) };

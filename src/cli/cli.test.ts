@@ -1,3 +1,5 @@
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
 import { mkdtemp, readFile, readdir, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -129,6 +131,27 @@ describe('the command line', () => {
     expect(code).toBe(1);
     expect(error).toContain('no circuit is known');
   });
+
+  it('draws houses and lays faults over them, here as in a thread of its own', async () => {
+    const spread = await json('tolerance', 'demo/classroom.json', '--wiring', 'after', '--draws', '300');
+    expect(spread).toMatchObject({ draws: 300, seed: 1, window: { min: 18, max: 30 } });
+    const idle = spread.calls.find((one: { call: string }) => one.call === 'idle');
+    expect(idle.low).toBeLessThan(idle.middle);
+    const table = await json('faults', 'demo/classroom.json', '--wiring', 'after', '--call', 'heat1');
+    expect(table.rows[0]).toMatchObject({ faults: [], calls: [{ runs: ['burner', 'blower'] }] });
+    const bundle = [
+      'scripts/ulterum.mjs',
+      'faults',
+      'demo/classroom.json',
+      '--wiring',
+      'after',
+      '--call',
+      'heat1',
+      '--json'
+    ];
+    const { stdout } = await promisify(execFile)(process.execPath, bundle, { maxBuffer: 1e8 });
+    expect(JSON.parse(stdout)).toEqual(table);
+  }, 60_000);
 
   it('prints readable pages', async () => {
     const { out } = await run('plan', 'demo/classroom.json');

@@ -8,7 +8,9 @@ import { identify } from './verbs/identify';
 import { match } from './verbs/match';
 import { plan } from './verbs/plan';
 import { simulate } from './verbs/simulate';
+import { faults } from './verbs/faults';
 import { spice } from './verbs/spice';
+import { tolerance } from './verbs/tolerance';
 
 const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   check,
@@ -17,6 +19,8 @@ const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   plan,
   simulate,
   spice,
+  tolerance,
+  faults,
   demo
 };
 /** Named by the contract; the capability behind them is not there yet. */
@@ -33,6 +37,10 @@ const HELP = `ulterum VERB FILE [options]
                    [--wiring before|after] [--call ID] [--thermostat ID] [--model ID] [--method ID]
   spice FILE       the circuit of one call as a SPICE netlist
                    --call ID [--wiring before|after] [--complex] [--thermostat ID] [--model ID] [--method ID]
+  tolerance FILE   volts at the thermostat over drawn houses whose values differ from their sheets
+                   [--draws N] [--seed N] and the options of simulate
+  faults FILE      what every single fault does in each call, or every pair too
+                   [--pairs] and the options of simulate
   demo             writes the demo jobs as files  [--out DIR]
 
   --json           plain JSON on standard output

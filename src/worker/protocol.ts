@@ -1,0 +1,33 @@
+/**
+ * What crosses between a page (or the command line) and the thread that does long work. Everything is plain data; typed arrays go over
+ * without being copied.
+ */
+import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
+import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
+
+export interface Tasks {
+  readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
+  readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
+}
+export type TaskKind = keyof Tasks;
+export type Task = { [K in TaskKind]: { readonly kind: K; readonly request: Tasks[K]['request'] } }[TaskKind];
+export type TaskResult = Tasks[TaskKind]['result'];
+
+export type ToThread =
+  | { readonly type: 'start'; readonly id: number; readonly task: Task }
+  | { readonly type: 'cancel'; readonly id: number };
+
+export type FromThread =
+  | { readonly type: 'progress'; readonly id: number; readonly done: number; readonly total: number }
+  | { readonly type: 'done'; readonly id: number; readonly result: TaskResult }
+  /** An expected failure: no circuit, not solvable; `at` names what is at fault. */
+  | { readonly type: 'failed'; readonly id: number; readonly at: string; readonly why: string }
+  /** A programmer's mistake, with what was thrown: it is thrown again on the other side. */
+  | { readonly type: 'broken'; readonly id: number; readonly message: string; readonly stack: string }
+  | { readonly type: 'cancelled'; readonly id: number };
+
+/** One end of the wire, whatever it is made of: a web worker, a thread of Node, or nothing but a queue. */
+export interface Port<Out, In> {
+  post(message: Out, transfer?: ArrayBuffer[]): void;
+  listen(hear: (message: In) => void): void;
+}

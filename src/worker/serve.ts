@@ -1,0 +1,84 @@
+/** The side that does the work: in slices, so that it can tell how far it is and hear that it is to stop. */
+import { toleranceRun } from '$core/circuit/tolerance';
+import type { LongRun } from '$core/circuit/long-run';
+import type { SimulateFailure } from '$core/circuit/simulate';
+import { faultTableRun } from '$core/diagnose/fault-table';
+import type { FromThread, Port, Task, TaskResult, ToThread } from './protocol';
+
+export interface Surroundings {
+  /** Milliseconds on a clock that only runs forward. */
+  now(): number;
+  /** Calls back once messages that wait have been heard. */
+  soon(next: () => void): void;
+  /** Milliseconds of work between two looks at the messages. */
+  slice: number;
+}
+
+export function serve(port: Port<FromThread, ToThread>, surroundings: Surroundings): void {
+  const cancelled = new Set<number>();
+  port.listen((message) => {
+    if (message.type === 'cancel') cancelled.add(message.id);
+    else start(message.id, message.task, port, surroundings, cancelled);
+  });
+}
+
+function start(
+  id: number,
+  task: Task,
+  port: Port<FromThread, ToThread>,
+  surroundings: Surroundings,
+  cancelled: Set<number>
+): void {
+  const guard = (work: () => void) => {
+    try {
+      work();
+    } catch (error) {
+      const { message, stack } = error instanceof Error ? error : new Error(String(error));
+      port.post({ type: 'broken', id, message, stack: stack ?? '' });
+    }
+  };
+  guard(() => {
+    const run = runOf(task);
+    if ('ok' in run) return port.post({ type: 'failed', id, at: run.at, why: run.why });
+    let steps = 1;
+    const slice = () =>
+      guard(() => {
+        if (cancelled.delete(id)) return port.post({ type: 'cancelled', id });
+        steps = advance(run, steps, surroundings);
+        if (run.done() < run.total) {
+          port.post({ type: 'progress', id, done: run.done(), total: run.total });
+          return surroundings.soon(slice);
+        }
+        const result = run.result();
+        port.post({ type: 'done', id, result }, buffersOf(result));
+      });
+    surroundings.soon(slice);
+  });
+}
+
+function runOf(task: Task): LongRun<TaskResult> | SimulateFailure {
+  return task.kind === 'tolerance' ? toleranceRun(task.request) : faultTableRun(task.request);
+}
+
+/** One slice; returns how many steps to take at once in the next, so that the clock is not asked too often. */
+function advance(run: LongRun<TaskResult>, steps: number, { now, slice }: Surroundings): number {
+  const end = now() + slice;
+  let at = steps;
+  while (run.done() < run.total) {
+    const before = now();
+    run.advance(at);
+    const after = now();
+    if (after >= end) break;
+    if (after - before < slice / 8) at *= 2;
+  }
+  return Math.max(1, Math.floor(at / 2));
+}
+
+/** Arrays that go over as they are; a view that shows part of its buffer is copied by the port. */
+function buffersOf(result: TaskResult): ArrayBuffer[] {
+  const arrays =
+    'rows' in result
+      ? [result.rows, result.runs, result.volts, result.flags]
+      : result.calls.map((one) => one.volts);
+  return [...new Set(arrays.map((one) => one.buffer as ArrayBuffer))].filter((one) => one.byteLength > 0);
+}
