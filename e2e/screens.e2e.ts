@@ -2,7 +2,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, expectNoSideways, open, openDemo, openStation } from './helpers';
 
-const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'moves'];
+const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves'];
 
 const looks = [
   { scheme: 'light', thermostat: 'classroom' },

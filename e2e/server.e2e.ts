@@ -65,3 +65,66 @@ test('the schema and the catalogue are served', async ({ request }) => {
   expect(catalogue.devices).toHaveLength(6);
   expect(catalogue.invented).toBe(true);
 });
+
+test('POST /api/simulate powers a wiring up, with draws when asked', async ({ request }) => {
+  const answer = await request.post('/api/simulate', {
+    data: { job: await classroom(), wiring: 'after', draws: 500 }
+  });
+  expect(answer.status()).toBe(200);
+  const body = await answer.json();
+  expect(body.calls.map((one: { call: string }) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+  expect(body.calls[2].thermostatVolts).toBeGreaterThan(25);
+  expect(body.tolerance).toMatchObject({ draws: 500, window: { min: 18, max: 30 } });
+});
+
+test('POST /api/simulate refuses what is no house, and stays alive under two hundred bad requests at once', async ({
+  request
+}) => {
+  const job = await classroom();
+  const broken = structuredClone(job);
+  broken.thermostats[0].cables[0].lengthM = -4;
+  const noPlate = structuredClone(job);
+  noPlate.equipment[0].transformerVa = 0;
+  const crowded = structuredClone(job);
+  crowded.thermostats[0].conductors = Array.from({ length: 500 }, (_, at) => ({
+    ...job.thermostats[0].conductors[0],
+    id: `co-${at}`
+  }));
+  const bad: [unknown, number, string][] = [
+    [{ job: broken }, 422, 'job.thermostats[0].cables[0].lengthM'],
+    [{ job: noPlate }, 422, 'job.equipment[0].transformerVa'],
+    [{ job: crowded }, 422, 'job.thermostats[0].conductors'],
+    [{ job, call: 'polka' }, 422, 'call'],
+    [{ job, draws: 1e9 }, 422, 'draws']
+  ];
+  const answers = await Promise.all(
+    Array.from({ length: 200 }, async (_, at) => {
+      const [data, status, path] = bad[at % bad.length]!;
+      const answer = await request.post('/api/simulate', { data });
+      return { got: answer.status(), status, path, faults: (await answer.json()).faults };
+    })
+  );
+  for (const one of answers) {
+    expect(one.got).toBe(one.status);
+    expect(one.faults[0].path).toBe(one.path);
+  }
+  const large = await request.post('/api/simulate', {
+    data: Buffer.alloc(2_050_000, ' '),
+    headers: { 'content-type': 'application/json' }
+  });
+  expect(large.status()).toBe(413);
+  const alive = await request.post('/api/simulate', { data: { job } });
+  expect(alive.status()).toBe(200);
+});
+
+test('a crowd that asks for hard work is answered or told to come back', async ({ request }) => {
+  const data = { job: await classroom(), wiring: 'after', draws: 20_000 };
+  const answers = await Promise.all(
+    Array.from({ length: 90 }, () => request.post('/api/simulate', { data }))
+  );
+  const counts = answers.map((one) => one.status());
+  expect(counts.every((one) => one === 200 || one === 503)).toBe(true);
+  expect(counts).toContain(200);
+  expect(counts).toContain(503);
+  expect((await request.get('/api/catalogue')).status()).toBe(200);
+});

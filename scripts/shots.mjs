@@ -28,6 +28,8 @@ const views = [
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
   { name: 'supply', path: place('classroom', 'supply'), size: desk },
   { name: 'supply-phone', path: place('classroom', 'supply'), size: phone },
+  { name: 'bench', path: place('classroom', 'bench'), size: desk },
+  { name: 'bench-phone', path: place('classroom', 'bench'), size: phone, theme: 'cellar' },
   { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
   { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
   { name: 'stop', path: place('bell-room', 'supply'), size: desk }
@@ -45,7 +47,7 @@ try {
     await page.waitForURL('**/sheet');
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
-    await page.waitForTimeout(view.name.startsWith('survey') ? 1500 : 300);
+    await page.waitForTimeout(/^(survey|bench)/.test(view.name) ? 1500 : 300);
     await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
     await page.close();
     console.log(`${view.name}.png`);

@@ -99,7 +99,8 @@ export function emptyThermostat(
     off: {},
     mercury: 'unknown',
     photos: [],
-    foundEnds: []
+    foundEnds: [],
+    bench: []
   };
 }
 

@@ -18,6 +18,7 @@ import {
   WallFace,
   YesNo
 } from './survey-schema';
+import { BenchNote, MOST_BENCH_NOTES } from './bench-schema';
 import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';
 
@@ -175,7 +176,11 @@ export const Thermostat = v.strictObject({
   off: v.optional(v.record(shortText, SupplyOff), {}),
   mercury: v.optional(YesNo, 'unknown'),
   photos: v.optional(v.pipe(v.array(Photo), v.maxLength(60, 'at most 60 photos')), []),
-  foundEnds: v.optional(v.pipe(v.array(FoundEnd), v.maxLength(200, 'at most 200 ends')), [])
+  foundEnds: v.optional(v.pipe(v.array(FoundEnd), v.maxLength(200, 'at most 200 ends')), []),
+  bench: v.optional(
+    v.pipe(v.array(BenchNote), v.maxLength(MOST_BENCH_NOTES, `at most ${MOST_BENCH_NOTES} notes`)),
+    []
+  )
 });
 export type Thermostat = v.InferOutput<typeof Thermostat>;
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The rail: stations in the order of the work. Anyone may jump; nothing is locked. */
+  import Activity from '@lucide/svelte/icons/activity';
   import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
   import Cable from '@lucide/svelte/icons/cable';
   import Check from '@lucide/svelte/icons/check';
@@ -20,6 +21,7 @@
     system: Flame,
     thermostat: Thermometer,
     supply: PlugZap,
+    bench: Activity,
     moves: ArrowLeftRight
   };
   const stations = $derived(stationsOf(place));

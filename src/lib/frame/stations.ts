@@ -4,7 +4,7 @@ import { BUYING_NAMES } from '$core/survey/before-buying';
 import type { Place } from '../state/place.svelte';
 
 export interface Station {
-  readonly id: 'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'moves';
+  readonly id: 'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'bench' | 'moves';
   readonly name: string;
   /** What is missing, or what was settled. */
   readonly says: string;
@@ -56,6 +56,12 @@ export function stationsOf(place: Place): Station[] {
       name: 'Supply',
       says: thermostat.choice.method === null ? 'not chosen' : (supplied?.title ?? ''),
       done: thermostat.choice.method !== null && supplied?.verdict !== 'no'
+    },
+    {
+      id: 'bench',
+      name: 'Bench',
+      says: thermostat.bench.length === 0 ? 'power it up' : `${thermostat.bench.length} kept`,
+      done: thermostat.bench.length > 0
     },
     {
       id: 'moves',

@@ -55,6 +55,8 @@ export interface LinkView {
   readonly moved: boolean;
 }
 
+export type CellKind = 'wall' | 'colour' | 'strand' | 'equipment';
+
 export interface SheetView {
   readonly groups: readonly GroupView[];
   readonly links: readonly LinkView[];

@@ -8,10 +8,9 @@
   import ColourChip from './colour-chip.svelte';
   import EndMark from './end-mark.svelte';
   import LinkBrackets from './link-brackets.svelte';
-  import type { RowView, SheetView } from './rows';
+  import type { CellKind, RowView, SheetView } from './rows';
+  import type { StrandReading } from './live';
   import Strand from './strand.svelte';
-
-  export type CellKind = 'wall' | 'colour' | 'strand' | 'equipment';
 
   interface Props {
     view: SheetView;
@@ -21,6 +20,8 @@
     cell?: Snippet<[{ row: RowView; index: number; kind: CellKind }, Snippet]>;
     wallHead?: string;
     equipmentHead?: string;
+    /** What each strand carries, by its id, where the sheet is powered up. */
+    live?: ReadonlyMap<string, StrandReading> | null;
   }
 
   let {
@@ -28,6 +29,7 @@
     label,
     only = null,
     cell,
+    live = null,
     wallHead = 'At the wall',
     equipmentHead = 'At the equipment'
   }: Props = $props();
@@ -76,7 +78,7 @@
                 </div>
               {/if}
               <div class="cell run" role={editable ? 'gridcell' : 'cell'}>
-                {#snippet strand()}<Strand {row} {only} />{/snippet}
+                {#snippet strand()}<Strand {row} {only} reading={live?.get(row.id) ?? null} />{/snippet}
                 {#if cell}{@render cell({ row, index, kind: 'strand' }, strand)}{:else}{@render strand()}{/if}
               </div>
               <div class="cell colour" role={editable ? 'gridcell' : 'cell'}>
@@ -102,7 +104,9 @@
             </div>
           {/each}
           {#if group.rows.length > 0}
-            <div class="sheath" aria-hidden="true"><span><b>{group.name}</b><br />{group.facts}</span></div>
+            <div class="sheath" class:bare={live !== null} aria-hidden="true">
+              {#if live === null}<span><b>{group.name}</b><br />{group.facts}</span>{/if}
+            </div>
           {/if}
         </div>
       {/each}
@@ -249,6 +253,12 @@
     width: calc((100% - var(--mark)) * 0.42);
     border-left: none;
     border-radius: 0 0.6rem 0.6rem 0;
+  }
+
+  /* Powered up, the sheath lets its strands be seen. */
+  .sheath.bare {
+    background: none;
+    border-style: dashed;
   }
 
   .links {

@@ -2,21 +2,24 @@
   /** One conductor drawn from the wall (left) to the equipment (right). Ends are told by their shape, never by colour alone. */
   import { COLOURS, type ColourCode } from '$core/trade/colours';
   import type { EndSide } from '$core/trade/vocabulary';
+  import type { StrandReading } from './live';
   import type { RowView } from './rows';
 
   interface Props {
     row: RowView;
     /** The end that is drawn when only one is shown. */
     only?: EndSide | null;
+    /** What it carries, where the sheet is powered up. */
+    reading?: StrandReading | null;
   }
 
-  let { row, only = null }: Props = $props();
+  let { row, only = null, reading = null }: Props = $props();
 
   const hex = (code: ColourCode | null) => (code ? COLOURS[code].hex : 'var(--color-base-300)');
   const ends = $derived(only === null ? (['wall', 'equipment'] as const) : ([only] as const));
 </script>
 
-<span class="run" data-only={only ?? 'both'} aria-hidden="true">
+<span class="run" data-only={only ?? 'both'} data-live={reading?.state} aria-hidden="true">
   {#each ends as side (side)}
     {@const code = side === 'wall' ? row.colour : row.colourBeyond}
     <span
@@ -43,6 +46,8 @@
       <span class="line" class:striped={row.stripe !== null} class:bare={code === null}></span>
     </span>
   {/each}
+  {#if reading && reading.state !== 'dead'}<span class="pulse" data-live={reading.state}></span>{/if}
+  {#if reading}<span class="sleeve">{reading.text}</span>{/if}
   {#if row.spliced !== 'no' && only === null}
     <span class="knot" class:hidden-knot={row.spliced === 'hidden'}></span>
   {/if}
@@ -138,6 +143,61 @@
 
   .half[data-state='unseen'].equipment .line {
     mask-image: linear-gradient(270deg, transparent, #000 60%);
+  }
+
+  /* Live is told by weight, marks and motion, not by hue: the insulation keeps its colour. */
+  .run[data-live='carries'] .line {
+    height: 1rem;
+    border-width: 2.5px 0;
+    border-color: var(--color-base-content);
+  }
+
+  .run[data-live='dead'] .line {
+    height: 0.45rem;
+    opacity: 0.55;
+  }
+
+  .pulse {
+    position: absolute;
+    inset-inline: 0.9rem;
+    height: 0.28rem;
+    z-index: 1;
+    /* A light core with dark ends is seen on every insulation. */
+    background: repeating-linear-gradient(
+      90deg,
+      var(--color-base-content) 0 3px,
+      var(--color-base-100) 3px 10px,
+      var(--color-base-content) 10px 13px,
+      transparent 13px 26px
+    );
+  }
+
+  .pulse[data-live='carries'] {
+    animation: flow 1.1s linear infinite;
+  }
+
+  .pulse[data-live='waits'] {
+    height: 0.25rem;
+    background: repeating-linear-gradient(90deg, var(--color-base-content) 0 5px, transparent 5px 26px);
+  }
+
+  @keyframes flow {
+    to {
+      background-position: 26px 0;
+    }
+  }
+
+  .sleeve {
+    position: absolute;
+    left: 50%;
+    transform: translateX(-50%);
+    z-index: 2;
+    padding: 0.05rem 0.45rem;
+    border-radius: 0.25rem;
+    border: 1px solid color-mix(in oklab, var(--color-base-content) 45%, transparent);
+    background: var(--color-base-100);
+    font-size: 0.8125rem;
+    white-space: nowrap;
   }
 
   .knot {

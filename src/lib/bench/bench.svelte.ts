@@ -1,0 +1,132 @@
+/** The bench: a wiring of the plan, powered up in a call, with whatever was put wrong on purpose. */
+import { netlistOf } from '$core/circuit/netlist';
+import { powerUp, type CallResult } from '$core/circuit/simulate';
+import type { Meter } from '$core/circuit/meter';
+import { explain, type Explanation } from '$core/diagnose/explain';
+import { faultsOf } from '$core/diagnose/faults/registry';
+import type { Fault } from '$core/diagnose/types';
+import { callsOf } from '$core/devices/calls';
+import { caseName, PLAIN_CASE, supplyCases, type SupplyCase, type World } from '$core/devices/world';
+import { worldsOf } from '$core/identify/worlds';
+import { harmFindings } from '$core/supply/harm';
+import type { Finding } from '$core/trade/findings';
+import type { Call } from '$core/trade/vocabulary';
+import { assumeUnseenEnds } from '$core/wiring/from-job';
+import type { Wiring } from '$core/wiring/graph';
+import type { Which } from '$core/plan/powered';
+import { readStrands, type StrandReading } from '../sheet/live';
+import type { Place } from '../state/place.svelte';
+
+export interface Powered {
+  readonly wiring: Wiring;
+  readonly result: CallResult;
+  readonly meter: Meter;
+  readonly strands: ReadonlyMap<string, StrandReading>;
+  readonly words: Explanation;
+  readonly findings: readonly Finding[];
+}
+
+/** Powered up, or why not. */
+export type Bout =
+  { readonly ok: true; readonly powered: Powered } | { readonly ok: false; readonly why: string };
+
+export class Bench {
+  readonly #place: () => Place;
+
+  constructor(place: () => Place) {
+    this.#place = place;
+  }
+
+  which: Which = $state('after');
+  wanted: Call = $state('cool1');
+  /** Ids of faults that were put in, in their order. */
+  wrong: string[] = $state([]);
+  worldId: string | null = $state(null);
+  caseAt: number = $state(0);
+  blowerInCool: World['blowerInCool'] = $state('g');
+  probes: [string | null, string | null] = $state([null, null]);
+
+  readonly before: Wiring = $derived.by(() => assumeUnseenEnds(this.#place().plan.wiringBefore).wiring);
+  readonly worlds: readonly World[] = $derived.by(() =>
+    worldsOf(this.#place().identification, this.before).map((one) => one.world)
+  );
+  readonly world: World | null = $derived.by(() => {
+    const found = this.worlds.find((one) => one.id === this.worldId) ?? this.worlds[0];
+    return found ? { ...found, blowerInCool: this.blowerInCool } : null;
+  });
+  readonly after: Wiring | null = $derived.by(() => this.#place().plan.wiringAfter);
+  /** The wiring on the bench, still whole. */
+  readonly sound: Wiring = $derived.by(() =>
+    this.which === 'after' && this.after ? this.after : this.before
+  );
+  readonly calls: readonly Call[] = $derived.by(() => (this.world ? callsOf(this.world, this.before) : []));
+  readonly call: Call = $derived.by(() =>
+    this.calls.includes(this.wanted) ? this.wanted : (this.calls.at(-1) ?? 'idle')
+  );
+  readonly cases: readonly SupplyCase[] = $derived.by(() => {
+    const netlist = this.world ? netlistOf(this.sound, this.world) : null;
+    return supplyCases(netlist?.elements.filter((one) => one.kind === 'source').length ?? 1);
+  });
+  readonly supplyCase: SupplyCase = $derived.by(() => this.cases[this.caseAt] ?? PLAIN_CASE);
+  readonly faults: readonly Fault[] = $derived.by(() => {
+    const netlist = this.world ? netlistOf(this.sound, this.world) : null;
+    return netlist ? faultsOf(this.sound, netlist) : [];
+  });
+  readonly inside: readonly Fault[] = $derived.by(() =>
+    this.wrong.flatMap((id) => this.faults.find((one) => one.id === id) ?? [])
+  );
+  readonly faulted: Wiring = $derived.by(() =>
+    this.inside.reduce((wiring, fault) => fault.apply(wiring), this.sound)
+  );
+  readonly now: Bout = $derived.by(() => this.power(this.faulted));
+  /** The other wiring, whole, for the eye to compare with. */
+  readonly other: Bout | null = $derived.by(() =>
+    this.after === null ? null : this.power(this.which === 'after' ? this.before : this.after)
+  );
+
+  /** Every call of the wiring on the bench. */
+  readonly everyCall: readonly CallResult[] = $derived.by(() =>
+    this.calls.flatMap((call) => {
+      const made = this.world ? powerUp(this.faulted, this.world, call, this.supplyCase) : null;
+      return made?.ok ? [made.result] : [];
+    })
+  );
+
+  power(wiring: Wiring): Bout {
+    const { world, call, supplyCase } = this;
+    if (!world)
+      return { ok: false, why: 'The system is not known yet: answer the next question on System first.' };
+    const made = powerUp(wiring, world, call, supplyCase);
+    if (!made.ok) return { ok: false, why: `Not solved: ${made.why}.` };
+    const { result, meter } = made;
+    return {
+      ok: true,
+      powered: {
+        wiring,
+        result,
+        meter,
+        strands: readStrands(wiring, meter),
+        words: explain({ wiring, world, result, meter }),
+        findings: harmFindings(result)
+      }
+    };
+  }
+
+  toggle(id: string): void {
+    this.wrong = this.wrong.includes(id) ? this.wrong.filter((one) => one !== id) : [...this.wrong, id];
+  }
+
+  /** The next free probe goes on the terminal; with both on, the first moves. */
+  probe(terminal: string): void {
+    const [one, other] = this.probes;
+    if (one === terminal) this.probes = [null, other];
+    else if (other === terminal) this.probes = [one, null];
+    else if (one === null) this.probes = [terminal, other];
+    else if (other === null) this.probes = [one, terminal];
+    else this.probes = [other, terminal];
+  }
+
+  caseText(supplyCase: SupplyCase): string {
+    return caseName(supplyCase);
+  }
+}

@@ -1,0 +1,52 @@
+<script lang="ts">
+  /** Load on each transformer in each call against its rating. */
+  import Chart from '../charts/chart.svelte';
+  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import type { Bench } from './bench.svelte';
+
+  interface Props {
+    bench: Bench;
+  }
+
+  let { bench }: Props = $props();
+  const supplies = $derived(bench.everyCall[0]?.supplies ?? []);
+  const patterns = ['', '/', 'x', '.'] as const;
+  const share = (call: number, supply: number) => {
+    const one = bench.everyCall[call]?.supplies[supply];
+    return one ? (100 * one.amps) / (one.ratedVa / 24) : 0;
+  };
+  const most = $derived(
+    Math.max(110, ...bench.everyCall.flatMap((_, call) => supplies.map((_, at) => share(call, at))))
+  );
+</script>
+
+<section class="sheet-of-paper p-4" aria-label="Load on the transformers">
+  <h2 class="section-title mb-1">Load on the transformer{supplies.length > 1 ? 's' : ''}</h2>
+  <Chart
+    label="Load on each transformer per call, per cent of its rating"
+    height={210}
+    data={supplies.map((supply, at) => ({
+      type: 'bar' as const,
+      name: `${supply.name}, ${supply.ratedVa} VA`,
+      x: bench.everyCall.map((one) => CALL_NAMES[one.call]),
+      y: bench.everyCall.map((_, call) => share(call, at)),
+      text: bench.everyCall.map((one) => `${(one.supplies[at]?.va ?? 0).toFixed(0)} VA`),
+      textposition: 'auto' as const,
+      marker: { color: 'rgba(110,115,120,0.75)', pattern: { shape: patterns[at % 4] ?? '' } }
+    }))}
+    layout={{
+      showlegend: supplies.length > 1,
+      yaxis: { title: { text: '% of rating' }, range: [0, Math.min(most * 1.05, 400)] },
+      shapes: [
+        { type: 'line', xref: 'paper', x0: 0, x1: 1, y0: 100, y1: 100, line: { dash: 'dash', width: 2 } }
+      ]
+    }}
+  />
+  <ul class="sr-only">
+    {#each bench.everyCall as one (one.call)}<li>
+        {CALL_NAMES[one.call]}: {one.supplies
+          .map((it) => `${it.name} ${it.va.toFixed(1)} of ${it.ratedVa} VA`)
+          .join(', ')}
+      </li>{/each}
+  </ul>
+</section>

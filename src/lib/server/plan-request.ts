@@ -1,0 +1,93 @@
+/** What the routes that plan have in common: a job in the body, one thermostat of it, and what is asked for. */
+import * as v from 'valibot';
+import { faultsOf } from '$core/formats/faults';
+import { readRawJob } from '$core/formats/job-json';
+import type { DeviceFacts } from '$core/job/device-facts';
+import type { Job, Thermostat } from '$core/job/schema';
+import { findDevice } from '$core/match/catalogue';
+import { planFor, type Plan } from '$core/plan/plan';
+import { findMethod } from '$core/supply/methods/registry';
+import { MethodId } from '$core/trade/vocabulary';
+import { readBody, refuse } from './body';
+
+const shared = {
+  job: v.unknown(),
+  thermostat: v.optional(v.string('the id of a thermostat')),
+  model: v.optional(v.string('the id of a model')),
+  method: v.optional(MethodId)
+};
+
+export interface PlanRequest<T> {
+  readonly job: Job;
+  readonly thermostat: Thermostat;
+  readonly device: DeviceFacts | null;
+  readonly method: MethodId | null;
+  /** Further keys that the route asks for. */
+  readonly more: T;
+}
+
+/** The request, or the answer that refuses it. The body is a job, or `{ job, thermostat?, model?, method? }` with the route's own keys. */
+export async function readPlanRequest<T extends v.ObjectEntries>(
+  request: Request,
+  further: T
+): Promise<PlanRequest<v.InferOutput<v.StrictObjectSchema<T, undefined>>> | Response> {
+  const body = await readBody(request);
+  if (!body.ok) return body.response;
+  const bare = typeof body.value === 'object' && body.value !== null && 'format' in body.value;
+  const parsed = v.safeParse(
+    v.strictObject({ ...shared, ...further }),
+    bare ? { job: body.value } : body.value
+  );
+  if (!parsed.success) return refuse(422, 'The request does not hold.', faultsOf(parsed.issues));
+  const {
+    job: raw,
+    thermostat: wanted,
+    model,
+    method,
+    ...more
+  } = parsed.output as v.InferOutput<v.StrictObjectSchema<typeof shared, undefined>>;
+  const read = readRawJob(raw);
+  if (!read.ok) {
+    const faults = bare
+      ? read.faults
+      : read.faults.map((one) => ({ ...one, path: one.path === 'the file' ? 'job' : `job.${one.path}` }));
+    return refuse(422, 'The job does not hold.', faults);
+  }
+  const { job } = read;
+  const thermostat = pick(job, wanted);
+  if ('status' in thermostat) return thermostat;
+  const device = model === undefined ? null : findDevice(job, model);
+  if (device === undefined)
+    return refuse(422, 'The model is not known.', [
+      { path: 'model', expected: 'a model of the catalogue or of the job', found: model ?? '' }
+    ]);
+  if (method !== undefined && findMethod(method) === null)
+    return refuse(422, 'The method is known and not offered by this version.', [
+      { path: 'method', expected: 'a method on offer', found: method }
+    ]);
+  return {
+    job,
+    thermostat,
+    device,
+    method: method ?? null,
+    more: more as v.InferOutput<v.StrictObjectSchema<T, undefined>>
+  };
+}
+
+function pick(job: Job, wanted: string | undefined): Thermostat | Response {
+  const only = wanted === undefined && job.thermostats.length === 1 ? job.thermostats[0] : undefined;
+  const found = only ?? job.thermostats.find((one) => one.id === wanted);
+  if (found) return found;
+  const ids = job.thermostats.map((one) => one.id).join(', ');
+  return refuse(422, 'Name one thermostat of the job.', [
+    {
+      path: 'thermostat',
+      expected: `one of ${ids || 'none: the job holds no thermostat'}`,
+      found: wanted ?? 'nothing'
+    }
+  ]);
+}
+
+export function planOf({ job, thermostat, device, method }: PlanRequest<unknown>): Plan {
+  return planFor(job, thermostat, { device, method });
+}
