@@ -3,15 +3,24 @@ import { circuitBench } from './circuit';
 import { interviews } from './interviews';
 import { runsBench } from './runs';
 
+export interface Options {
+  /** File that a part with a plot writes it to; null for none. */
+  readonly plot: string | null;
+}
+
 export interface Part {
   readonly name: string;
   /** Measures, and gives lines to print. */
-  readonly run: () => Promise<string[]> | string[];
+  readonly run: (options: Options) => Promise<string[]> | string[];
 }
 
 const parts: readonly Part[] = [interviews, circuitBench, runsBench];
 
-export async function main(words: readonly string[]): Promise<number> {
+/** `words`: parts to run, all where there are none; `--plot FILE` writes the plot of the part that has one. */
+export async function main(all: readonly string[]): Promise<number> {
+  const at = all.indexOf('--plot');
+  const plot = at < 0 ? null : (all[at + 1] ?? null);
+  const words = at < 0 ? all : all.filter((_, index) => index !== at && index !== at + 1);
   const chosen = parts.filter((part) => words.length === 0 || words.some((word) => part.name.includes(word)));
   if (chosen.length === 0) {
     console.error(`No part of that name. There are: ${parts.map((part) => part.name).join(', ')}`);
@@ -19,7 +28,7 @@ export async function main(words: readonly string[]): Promise<number> {
   }
   for (const part of chosen) {
     console.log(`## ${part.name}`);
-    for (const line of await part.run()) console.log(line);
+    for (const line of await part.run({ plot })) console.log(line);
     console.log('');
   }
   return 0;

@@ -1,4 +1,5 @@
 /** The fault table and the tolerance run: how long they take in one thread, and how they grow. */
+import { writeFileSync } from 'node:fs';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { toleranceRun } from '$core/circuit/tolerance';
@@ -8,6 +9,7 @@ import { zonedHouse } from '$core/scenarios/powered-houses';
 import type { PoweredHouse } from '$core/scenarios/half-wave-houses';
 import { classroom } from './circuit';
 import type { Part } from './main';
+import { growthPlot } from './plot';
 
 const DRAWS = 10_000;
 
@@ -28,9 +30,12 @@ function draws({ wiring, world }: PoweredHouse, count: number) {
 
 export const runsBench: Part = {
   name: 'runs',
-  run: () => {
+  run: (options) => {
     const house = classroom();
     const calls = callsOf(house.world, house.wiring).length;
+    // Once unmeasured, so that what is compiled on the way does not count for the first that is measured.
+    table(zonedHouse(10), false);
+    draws(zonedHouse(10), 200);
     const faults = table(house, true);
     const spread = draws(house, DRAWS);
     const lines = [
@@ -41,6 +46,7 @@ export const runsBench: Part = {
       '| zones | conductors | single faults | table of single faults | a row | 1000 draws |',
       '|---|---|---|---|---|---|'
     ];
+    const grown: { zones: number; table: number; row: number; draws: number }[] = [];
     for (const zones of [5, 10, 20, 40]) {
       const zoned = zonedHouse(zones);
       const single = table(zoned, false);
@@ -48,7 +54,20 @@ export const runsBench: Part = {
       lines.push(
         `| ${zones} | ${zoned.wiring.strands.length} | ${single.result.faults.length} | ${single.seconds.toFixed(3)} s | ${((single.seconds / single.steps) * 1e3).toFixed(3)} ms | ${some.seconds.toFixed(2)} s |`
       );
+      grown.push({ zones, table: single.seconds, row: single.seconds / single.steps, draws: some.seconds });
+    }
+    if (options.plot) {
+      writeFileSync(options.plot, plotOf(grown));
+      lines.push('', `Plot written to ${options.plot}`);
     }
     return lines;
   }
 };
+
+function plotOf(grown: readonly { zones: number; table: number; row: number; draws: number }[]): string {
+  return growthPlot('How the long runs grow with zones', 'zones (three conductors each)', 'milliseconds', [
+    { name: 'table of single faults', points: grown.map((one) => [one.zones, one.table * 1e3] as const) },
+    { name: '1000 draws', points: grown.map((one) => [one.zones, one.draws * 1e3] as const) },
+    { name: 'one row of the table', points: grown.map((one) => [one.zones, one.row * 1e3] as const) }
+  ]);
+}

@@ -172,6 +172,15 @@ describe('water and steam', () => {
     expect(run(stuck, worldOf('boiler'), 'heat1').loads).toEqual(['zone-valve']);
   });
 
+  it('runs the pump of the zone and the boiler from the relay of a pump panel', () => {
+    const wiring = straight(boardOf('eq', ['R', 'C', 'W'], { machine: 'zone-pump-panel' }), [
+      'RH R',
+      'W',
+      'C'
+    ]);
+    expect(run(wiring, worldOf('boiler'), 'heat1').loads).toEqual(['boiler', 'circulator', 'pump']);
+  });
+
   it('never fires a steam boiler whose low-water cut-off has opened', () => {
     const pairs = ['RH R', 'W', 'C'];
     expect(run(straight(boardOf('eq', ['R', 'C', 'W']), pairs), worldOf('steam'), 'heat1').loads).toEqual([

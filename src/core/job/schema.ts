@@ -95,6 +95,7 @@ export const MACHINE_KINDS = [
   'boiler',
   'room-heater',
   'zone-panel',
+  'zone-pump-panel',
   'outdoor-unit',
   'other',
   'unknown'

@@ -17,7 +17,8 @@
     'air-handler': 'air handler',
     boiler: 'boiler',
     'room-heater': 'heater in the room',
-    'zone-panel': 'panel with valves or pumps',
+    'zone-panel': 'panel of zone valves, or not known which',
+    'zone-pump-panel': 'panel of zone pumps',
     'outdoor-unit': 'outdoor unit',
     other: 'something else'
   };

@@ -3,7 +3,8 @@ import { COILS } from '../../trade/loads';
 import { hasMark, type Board } from '../../wiring/graph';
 import type { Fragment } from '../elements';
 import { coilId, coilOn, commonNode, hotMark, supplyElements } from './board';
-import { zonePanel } from './zone-panel';
+import { zonePumpPanel } from './zone-pump-panel';
+import { zoneValvePanel } from './zone-valve-panel';
 
 /** The terminal that calls for heat. */
 export function heatCallMark(board: Board): string {
@@ -11,7 +12,8 @@ export function heatCallMark(board: Board): string {
 }
 
 export function boilerControl(board: Board): Fragment {
-  if (board.machine === 'zone-panel') return zonePanel(board);
+  if (board.machine === 'zone-panel') return zoneValvePanel(board);
+  if (board.machine === 'zone-pump-panel') return zonePumpPanel(board);
   const call = heatCallMark(board);
   return {
     elements: [...supplyElements(board, hotMark(board)), ...coilOn(board, call, COILS.boilerRelay)],

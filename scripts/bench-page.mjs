@@ -1,0 +1,99 @@
+/** What the page does while long work runs, and how soon an edit shows, measured in the built application. */
+import { ensureChromium } from './set-up.mjs';
+import { ensureBuild, freePort, startServer } from './serve.mjs';
+
+const EDITS = 40;
+
+export async function measurePage() {
+  const executablePath = ensureChromium();
+  ensureBuild();
+  const { chromium } = await import('@playwright/test');
+  const { launchArguments } = await import('./browser.mjs');
+  const { origin, server } = await startServer(await freePort(4205));
+  const browser = await chromium.launch({ executablePath, args: launchArguments });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(`${origin}/demo`);
+    await page.waitForURL('**/sheet');
+    console.log('## page');
+    await longTasks(page, origin);
+    await editToRanking(page, origin);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+/** Tasks over 50 ms on the main thread between the press of a button and the answer of the thread. */
+async function longTasks(page, origin) {
+  await page.goto(`${origin}/job/job-schoolhouse/th-classroom/bench`);
+  await page.getByRole('button', { name: 'Draw them' }).waitFor();
+  await page.waitForTimeout(4000);
+  for (const [name, button, done] of [
+    ['fault table', 'Solve them', '[data-summary]'],
+    ['tolerance run', 'Draw them', '[data-spread]']
+  ]) {
+    await page.evaluate((selector) => {
+      window.tasks = [];
+      window.doneAt = null;
+      new PerformanceObserver((list) =>
+        list.getEntries().forEach((one) => window.tasks.push({ start: one.startTime, ms: one.duration }))
+      ).observe({ type: 'longtask' });
+      new MutationObserver(() => {
+        if (window.doneAt === null && document.querySelector(selector)) window.doneAt = performance.now();
+      }).observe(document.body, { childList: true, subtree: true });
+    }, done);
+    await page.getByRole('button', { name: button }).click();
+    await page.locator(done).waitFor();
+    await page.waitForTimeout(1000);
+    const { tasks, doneAt } = await page.evaluate(() => ({ tasks: window.tasks, doneAt: window.doneAt }));
+    const during = tasks.filter((one) => one.start + one.ms < doneAt);
+    const after = tasks.filter((one) => one.start + one.ms >= doneAt);
+    const list = (all) => all.map((one) => `${one.ms.toFixed(0)} ms`).join(', ') || 'none';
+    console.log(
+      `${name}: tasks over 50 ms while it runs: ${list(during)}; when its result is drawn: ${list(after)}`
+    );
+  }
+}
+
+/** From an edit of the record to the standing that shows it, next frame included. */
+async function editToRanking(page, origin) {
+  await page.goto(`${origin}/job/job-schoolhouse/th-classroom/supply`);
+  await page.locator('h1').waitFor();
+  await page.waitForTimeout(1500);
+  const times = [];
+  for (let at = 0; at < EDITS; at += 1) {
+    const name = at % 2 === 0 ? 'Take back' : 'Do again';
+    if (at === 0) await firstEdit(page, origin);
+    times.push(
+      await page.evaluate(
+        (label) =>
+          new Promise((resolve) => {
+            const button = [...document.querySelectorAll('header button')].find((one) =>
+              (one.getAttribute('aria-label') ?? one.title).startsWith(label)
+            );
+            const start = performance.now();
+            button.click();
+            requestAnimationFrame(() => requestAnimationFrame(() => resolve(performance.now() - start)));
+          }),
+        name
+      )
+    );
+  }
+  times.sort((a, b) => a - b);
+  const at = (share) => times[Math.min(times.length - 1, Math.floor(share * times.length))].toFixed(0);
+  console.log(
+    `an edit of the strand sheet to the new ranking on screen, two frames included, ${EDITS} edits: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms`
+  );
+}
+
+/** Something to undo: the equipment end of the spare conductor is lifted on the sheet, then back to Supply. */
+async function firstEdit(page, origin) {
+  await page.goto(`${origin}/job/job-schoolhouse/th-classroom/sheet`);
+  await page.locator('[data-spot="4-equipment"]').focus();
+  await page.keyboard.type('loose');
+  await page.keyboard.press('Enter');
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Supply' }).click();
+  await page.waitForURL('**/supply');
+  await page.waitForTimeout(800);
+}
