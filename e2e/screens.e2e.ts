@@ -4,13 +4,15 @@ import { expectAccessible, expectNoSideways, open, openDemo, openStation } from 
 
 const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves'];
 
+/** A house that is stopped looks different at these; the bench without a circuit has a test of its own. */
+const stopped = ['system', 'supply', 'moves'];
 const looks = [
-  { scheme: 'light', thermostat: 'classroom' },
-  { scheme: 'dark', thermostat: 'flat' },
-  { scheme: 'light', thermostat: 'bell-room' }
+  { scheme: 'light', thermostat: 'classroom', shown: stations },
+  { scheme: 'dark', thermostat: 'flat', shown: stations.filter((one) => one !== 'survey') },
+  { scheme: 'light', thermostat: 'bell-room', shown: stopped }
 ] as const;
 
-for (const { scheme, thermostat } of looks) {
+for (const { scheme, thermostat, shown } of looks) {
   test.describe(`in the ${scheme} theme`, () => {
     test.use({ colorScheme: scheme });
 
@@ -19,7 +21,7 @@ for (const { scheme, thermostat } of looks) {
       page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
       page.on('pageerror', (error) => errors.push(error.message));
       await openDemo(page);
-      for (const station of stations) {
+      for (const station of shown) {
         await openStation(page, thermostat, station);
         await expectAccessible(page);
       }
