@@ -10,6 +10,7 @@ export interface Arguments {
   readonly thermostat: string | undefined;
   readonly model: string | undefined;
   readonly method: string | undefined;
+  readonly variant: string | undefined;
   readonly wiring: string | undefined;
   readonly call: string | undefined;
   readonly out: string | undefined;
@@ -30,6 +31,7 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         thermostat: { type: 'string' },
         model: { type: 'string' },
         method: { type: 'string' },
+        variant: { type: 'string' },
         wiring: { type: 'string' },
         call: { type: 'string' },
         out: { type: 'string' },
@@ -49,6 +51,7 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       thermostat: values.thermostat,
       model: values.model,
       method: values.method,
+      variant: values.variant,
       wiring: values.wiring,
       call: values.call,
       out: values.out,

@@ -117,7 +117,9 @@ describe('the command line', () => {
       '--thermostat (th-classroom, th-flat, th-bell-room)'
     );
     expect(await why('plan', 'demo/flat.json', '--model', 'de-x')).toContain('known: de-fellgate');
-    expect(await why('plan', 'demo/flat.json', '--method', 'signal-splitter')).toContain('not offered');
+    expect(
+      await why('plan', 'demo/classroom.json', '--method', 'signal-splitter', '--variant', 'sideways')
+    ).toContain('known: g-becomes-c, y-becomes-c');
     expect(await why('plan', 'demo/flat.json', '--speed', '9')).toContain('--speed');
     expect(await why('simulate', 'demo/flat.json', '--call', 'polka')).toContain('No call');
   });

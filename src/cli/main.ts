@@ -32,7 +32,7 @@ const HELP = `ulterum VERB FILE [options]
   identify FILE    what heats and cools, per thermostat, with the evidence
   match FILE       every known model against each thermostat's place
   plan FILE        the ways to supply the common, proven and ranked; the moves
-                   [--thermostat ID] [--model ID] [--method ID]
+                   [--thermostat ID] [--model ID] [--method ID] [--variant ID]
   simulate FILE    what runs in each call, at what voltage
                    [--wiring before|after] [--call ID] [--thermostat ID] [--model ID] [--method ID]
   spice FILE       the circuit of one call as a SPICE netlist

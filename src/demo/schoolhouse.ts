@@ -75,7 +75,7 @@ const classroom: Thermostat = {
   ],
   observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'rests', flue: 'burner' },
   outlet: 'near',
-  choice: { device: makeId('device', 'fellgate'), method: null },
+  choice: { device: makeId('device', 'fellgate'), method: null, variant: null },
   face: {
     outlineWidthMm: 145,
     outlineHeightMm: 95,
@@ -125,7 +125,7 @@ const flat: Thermostat = {
     breakers: 'large'
   },
   outlet: 'unknown',
-  choice: { device: makeId('device', 'onebar'), method: null }
+  choice: { device: makeId('device', 'onebar'), method: null, variant: null }
 };
 
 /** Two thick conductors in a deep box: mains, and a stop. */

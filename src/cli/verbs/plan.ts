@@ -3,7 +3,6 @@ import { deviceName, devicesOf, findDevice } from '$core/match/catalogue';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
-import { findMethod } from '$core/supply/methods/registry';
 import { percentText, voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
@@ -36,9 +35,15 @@ export function planFromArguments(
   }
   const method = args.method === undefined ? null : METHOD_IDS.find((one) => one === args.method);
   if (method === undefined) return wrongUse(`No method ${args.method}; known: ${METHOD_IDS.join(', ')}.`);
-  if (method !== null && findMethod(method) === null)
-    return wrongUse(`The method ${method} is known and not offered by this version.`);
-  return { thermostat, plan: planFor(job, thermostat, { device, method }) };
+  const plan = planFor(job, thermostat, { device, method, variant: args.variant ?? null });
+  const option = plan.options.find((one) => one.method === method);
+  if (args.variant !== undefined && option?.variant?.id !== args.variant) {
+    const known = option?.variants.map((one) => one.id).join(', ');
+    return wrongUse(
+      `No variant ${args.variant} of that method; known: ${known || 'none, or name a --method'}.`
+    );
+  }
+  return { thermostat, plan };
 }
 
 function pageOf(thermostat: Thermostat, made: Plan): string {

@@ -66,6 +66,8 @@ export function planReport(plan: Plan) {
     options: plan.options.map((option) => ({
       method: option.method,
       title: option.title,
+      variant: option.variant?.id ?? null,
+      variants: option.variants,
       verdict: option.verdict,
       findings: option.findings,
       loses: option.loses.map((one) => one.text),

@@ -14,3 +14,7 @@ export const BenchNote = v.strictObject({
 });
 export type BenchNote = v.InferOutput<typeof BenchNote>;
 export const MOST_BENCH_NOTES = 200;
+
+/** A move that was done, and when. `key` says what was done, not which number it had: a plan made anew keeps what is done. */
+export const MoveTick = v.strictObject({ key: v.pipe(v.string('a move'), v.maxLength(400)), at: timeText });
+export type MoveTick = v.InferOutput<typeof MoveTick>;

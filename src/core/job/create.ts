@@ -91,7 +91,7 @@ export function emptyThermostat(
     observed: {},
     statedFamily: null,
     outlet: 'unknown',
-    choice: { device: null, method: null },
+    choice: { device: null, method: null, variant: null },
     face: EMPTY_WALL_FACE,
     signal: [],
     path: { stretches: [], more: 0 },
@@ -100,7 +100,8 @@ export function emptyThermostat(
     mercury: 'unknown',
     photos: [],
     foundEnds: [],
-    bench: []
+    bench: [],
+    done: []
   };
 }
 

@@ -3,7 +3,14 @@ import * as v from 'valibot';
 import { DeviceId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';
 
-export const SUPPLY_NEEDS = ['common-required', 'common-or-battery', 'self-charging', 'battery'] as const;
+export const SUPPLY_NEEDS = [
+  'common-required',
+  'common-or-battery',
+  'self-charging',
+  'battery',
+  /** A wired receiver at the equipment, and a wireless part with cells on the wall. `marks` are the receiver's. */
+  'paired-receiver'
+] as const;
 export const RAILS = ['one-r', 'link-removable', 'link-to-be-cut', 'joined-inside'] as const;
 export type Rails = (typeof RAILS)[number];
 

@@ -196,8 +196,28 @@ export function chooseDevice(job: Job, th: number, device: DeviceId | null): Ste
   return setStep(job, ['thermostats', th, 'choice'], { device, method: null }, 'Thermostat chosen');
 }
 
-export function chooseMethod(job: Job, th: number, method: MethodId | null): Step {
-  return setStep(job, ['thermostats', th, 'choice', 'method'], method, 'Supply chosen');
+/** `variant` null: whichever of the method's variants is best. */
+export function chooseMethod(
+  job: Job,
+  th: number,
+  method: MethodId | null,
+  variant: string | null = null
+): Step {
+  const device = job.thermostats[th]?.choice.device ?? null;
+  return setStep(job, ['thermostats', th, 'choice'], { device, method, variant }, 'Supply chosen');
+}
+
+/** Ticks a move off, or takes the tick back. `key` as `moveKey` of the plan gives it; `at` ISO time. */
+export function tickMove(job: Job, th: number, key: string, at: string): Step {
+  const done = job.thermostats[th]?.done ?? [];
+  const without = done.filter((one) => one.key !== key);
+  const ticked = without.length === done.length;
+  return setStep(
+    job,
+    ['thermostats', th, 'done'],
+    ticked ? [...done, { key, at }] : without,
+    ticked ? 'Move done' : 'Move not done after all'
+  );
 }
 
 export function saveDevice(job: Job, device: DeviceFacts): Step {

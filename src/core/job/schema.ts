@@ -18,7 +18,7 @@ import {
   WallFace,
   YesNo
 } from './survey-schema';
-import { BenchNote, MOST_BENCH_NOTES } from './bench-schema';
+import { BenchNote, MOST_BENCH_NOTES, MoveTick } from './bench-schema';
 import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';
 
@@ -167,7 +167,12 @@ export const Thermostat = v.strictObject({
   statedFamily: v.nullable(Family),
   /** An outlet near the wall plate. */
   outlet: v.picklist(['near', 'none', 'unknown'], 'near, none or unknown'),
-  choice: v.strictObject({ device: v.nullable(DeviceId), method: v.nullable(MethodId) }),
+  choice: v.strictObject({
+    device: v.nullable(DeviceId),
+    method: v.nullable(MethodId),
+    /** Which of the method's variants; null for the best. */
+    variant: v.optional(v.nullable(shortText), null)
+  }),
   face: v.optional(WallFace, EMPTY_WALL_FACE),
   signal: v.optional(v.pipe(v.array(SignalReading), v.maxLength(200, 'at most 200 readings')), []),
   path: v.optional(CablePath, { stretches: [], more: 0 }),
@@ -181,7 +186,9 @@ export const Thermostat = v.strictObject({
   bench: v.optional(
     v.pipe(v.array(BenchNote), v.maxLength(MOST_BENCH_NOTES, `at most ${MOST_BENCH_NOTES} notes`)),
     []
-  )
+  ),
+  /** Moves that were done, each with its time. */
+  done: v.optional(v.pipe(v.array(MoveTick), v.maxLength(400, 'at most 400 moves')), [])
 });
 export type Thermostat = v.InferOutput<typeof Thermostat>;
 

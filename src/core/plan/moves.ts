@@ -43,6 +43,11 @@ export interface Move {
   readonly change: Change | null;
 }
 
+/** What a move does, whatever its number: the same act of a plan made anew has the same key. */
+export function moveKey(move: Pick<Move, 'action' | 'end' | 'what' | 'from' | 'to'>): string {
+  return [move.action, move.end, move.what, move.from, move.to].join(' ');
+}
+
 type Draft = Omit<Move, 'id'>;
 
 const LOOSE: Landing = { state: 'loose' };
@@ -79,6 +84,9 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
     ...kept('equipment').flatMap((one) => draft.check(one)),
     ...links('link-off', 'equipment').map((one) => draft.link(one)),
     ...leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
+    ...devices('device-on')
+      .filter((one) => one.device.place === 'equipment')
+      .map((one) => draft.device(one)),
     ...kept('equipment').flatMap((one) => draft.liftAndLand(one)),
     ...links('link-on', 'equipment').map((one) => draft.link(one)),
     ...links('link-off', 'wall').map((one) => draft.link(one)),
@@ -97,7 +105,7 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
     ...kept('wall').flatMap((one) => draft.landOnly(one)),
     ...coming.filter((one) => one.side === 'wall').flatMap((one) => draft.landOnly(one)),
     ...devices('device-on')
-      .filter((one) => one.device.place !== 'wall')
+      .filter((one) => one.device.place === 'outlet')
       .map((one) => draft.device(one)),
     ...outlet.flatMap((one) => draft.landOnly(one)),
     ...draft.powerOn(after),
@@ -228,11 +236,15 @@ class MoveWriter {
     const { link } = change;
     const [a, b] = [printedMark(this.wiring, link.a), printedMark(this.wiring, link.b)];
     const on = change.kind === 'link-on';
-    const place = deviceOf(this.wiring, link.a)?.name ?? link.place;
+    const [one, other] = [deviceOf(this.wiring, link.a), deviceOf(this.wiring, link.b)];
+    const place = one?.beside ?? other?.beside ?? one?.name ?? link.place;
+    const apart = one !== undefined && other !== undefined && one.id !== other.id;
     const made =
       link.kind === 'clip'
         ? `See that the clip joins ${a} and ${b}.`
-        : `Link ${a} to ${b} with a short piece of wire.`;
+        : apart
+          ? `Join ${a} of the ${one.name} to ${b} of the ${other.name} with a short piece of 18 AWG; tug both ends.`
+          : `Link ${a} to ${b} with a short piece of wire.`;
     return {
       end: link.place,
       place: link.place === 'wall' ? 'wall' : place,
@@ -249,8 +261,8 @@ class MoveWriter {
     const { device } = change;
     const on = change.kind === 'device-on';
     return {
-      end: 'wall',
-      place: device.place === 'outlet' ? 'outlet' : 'wall',
+      end: device.place === 'equipment' ? 'equipment' : 'wall',
+      place: device.place === 'equipment' ? (device.beside ?? device.name) : device.place,
       action: 'mount',
       what: device.id,
       from: on ? '' : device.name,
@@ -313,7 +325,7 @@ class MoveWriter {
     const outlet = device.place === 'outlet';
     return {
       end: outlet ? 'wall' : 'equipment',
-      place: outlet ? 'outlet' : device.name,
+      place: outlet ? 'outlet' : (device.beside ?? device.name),
       action,
       what: device.id,
       from,
@@ -324,7 +336,8 @@ class MoveWriter {
   }
 
   private suppliesOf(wiring: Wiring): Device[] {
-    return wiring.devices.filter((one) => one.kind === 'board' || one.kind === 'plug-in-transformer');
+    const kinds: ReadonlySet<Device['kind']> = new Set(['board', 'plug-in-transformer', 'added-transformer']);
+    return wiring.devices.filter((one) => kinds.has(one.kind));
   }
 
   private strand(id: string): Strand {
@@ -338,29 +351,49 @@ class MoveWriter {
   }
 
   private where(landing: Landing): string {
-    return landing.state === 'landed' ? printedMark(this.wiring, landing.terminal) : landing.state;
+    if (landing.state !== 'landed') return landing.state;
+    const device = deviceOf(this.wiring, landing.terminal);
+    const mark = printedMark(this.wiring, landing.terminal);
+    return device?.kind === 'splitter' || device?.beside !== undefined
+      ? `${mark} of the ${device.name}`
+      : mark;
   }
 
   private spot(change: EndChange, landing: Landing): { end: EndSide; place: string } {
     const device = landing.state === 'landed' ? deviceOf(this.wiring, landing.terminal) : undefined;
     if (device?.place === 'outlet') return { end: 'wall', place: 'outlet' };
-    return { end: change.side, place: change.side === 'wall' ? 'wall' : (device?.name ?? 'equipment') };
+    const there = device?.beside ?? device?.name ?? 'equipment';
+    return { end: change.side, place: change.side === 'wall' ? 'wall' : there };
   }
 }
 
 function mountText(device: Device): string {
-  return device.place === 'outlet'
-    ? `Set the ${device.name} down by its outlet. Do not plug it in yet.`
-    : `Level the plate of the ${device.name}, fix it to anchors or a stud, and bring the cable through.`;
+  switch (device.kind) {
+    case 'plug-in-transformer':
+      return `Set the ${device.name} down by its outlet. Do not plug it in yet.`;
+    case 'adapter':
+      return `Screw the ${device.name} to bare metal inside ${device.beside ?? 'the machine'}, clear of insulation.`;
+    case 'receiver':
+      return `Fix the ${device.name} beside ${device.beside ?? 'the machine'}, outside its door, where the radio is not shut in.`;
+    case 'added-transformer':
+      return `Have the ${device.name} fixed at a junction box near ${device.beside ?? 'the machine'} by a licensed person. It stays off.`;
+    case 'splitter':
+      return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
+    default:
+      return `Level the plate of the ${device.name}, fix it to anchors or a stud, and bring the cable through.`;
+  }
 }
 
 function offText(device: Device): string {
+  if (device.kind === 'added-transformer')
+    return `Power off: ${device.name}, at its own breaker; a meter between its R and C reads nothing.`;
   return device.place === 'outlet'
     ? `Pull the ${device.name} out of its outlet.`
     : `Power off: ${device.name}, at the breaker and at the service switch. Proof: it was running and stops; then a meter between R and C reads nothing.`;
 }
 
 function onText(device: Device): string {
+  if (device.kind === 'added-transformer') return `Power on: ${device.name}, at its own breaker.`;
   return device.place === 'outlet'
     ? `Plug the ${device.name} in.`
     : `Power on: ${device.name}. Door closed on its switch, then the service switch, then the breaker.`;

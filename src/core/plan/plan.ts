@@ -6,14 +6,25 @@ import type { Job, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
 import { optionsFor, type Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
-import type { Part } from '../supply/types';
+import type { Part, Variant } from '../supply/types';
 import { impliedSupplies } from '../safety/supplies';
-import type { MethodId } from '../trade/vocabulary';
+import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { minutesFor } from './effort';
 import { movesBetween, type Move, type OtherSupply } from './moves';
 
+/** A variant as one chooses between them. */
+export interface PlannedVariant extends Variant {
+  readonly verdict: Verdict;
+  readonly minutes: number;
+  readonly cost: number;
+  /** The stop that closes it, or null. */
+  readonly closedBy: string | null;
+}
+
 export interface PlannedOption extends Option {
+  /** All variants of its method, best first; empty where there is no choice. This option is the one chosen, or the best. */
+  readonly variants: readonly PlannedVariant[];
   readonly minutes: number;
   readonly cost: number;
   readonly moves: readonly Move[];
@@ -42,6 +53,7 @@ export interface Plan {
 export interface PlanRequest {
   readonly device?: DeviceFacts | null;
   readonly method?: MethodId | null;
+  readonly variant?: string | null;
 }
 
 /** Plans with the device and method asked for, else with those chosen in the job, else with the stand-in device and the best way. */
@@ -52,9 +64,10 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   const others = impliedSupplies(job, thermostat, identification, before).filter(
     (one) => !before.devices.some((device) => device.id === one.id)
   );
-  const planned = rankOptions(options, others);
-  const recommended = recommend(planned);
   const wanted = request.method ?? thermostat.choice.method;
+  const variant = request.variant ?? (wanted === thermostat.choice.method ? thermostat.choice.variant : null);
+  const planned = rankOptions(options, others, wanted, variant);
+  const recommended = recommend(planned);
   const taken = planned.find((one) => one.method === wanted) ?? recommended;
   const [world] = taken.proof?.worlds ?? [];
   return {
@@ -74,7 +87,12 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   };
 }
 
-function rankOptions(options: readonly Option[], others: readonly OtherSupply[]): PlannedOption[] {
+function rankOptions(
+  options: readonly Option[],
+  others: readonly OtherSupply[],
+  wanted: MethodId | null,
+  variant: string | null
+): PlannedOption[] {
   const priced = options.map((option) => {
     const moves = option.after === null ? [] : movesBetween(option.before, option.after, others);
     return {
@@ -84,14 +102,34 @@ function rankOptions(options: readonly Option[], others: readonly OtherSupply[])
       cost: option.parts.reduce((sum, part) => sum + part.cost, 0)
     };
   });
-  const sorted = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b)));
-  return sorted.map((option, index) => {
+  const all = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b)));
+  const sorted = all.filter((option) => {
+    // Among the variants of one method, the one with the fewest conditions comes first.
+    const warnings = (one: Priced) => one.findings.filter((other) => other.level === 'warn').length;
+    const same = all
+      .filter((one) => one.method === option.method)
+      .sort((a, b) => VERDICTS.indexOf(a.verdict) - VERDICTS.indexOf(b.verdict) || warnings(a) - warnings(b));
+    const chosen = option.method === wanted ? same.find((one) => one.variant?.id === variant) : undefined;
+    return option === (chosen ?? same[0]);
+  });
+  return sorted.map((one, index) => {
+    const option = { ...one, variants: variantsOf(all.filter((other) => other.method === one.method)) };
     const next = sorted[index + 1];
     return { ...option, whyAbove: next ? whyAbove(factsOf(option), factsOf(next)) : null };
   });
 }
 
-function factsOf(option: Omit<PlannedOption, 'whyAbove'>): RankFacts {
+type Priced = Omit<PlannedOption, 'whyAbove' | 'variants'>;
+
+function variantsOf(same: readonly Priced[]): PlannedVariant[] {
+  return same.flatMap(({ variant, verdict, minutes, cost, findings }) => {
+    if (variant === null) return [];
+    const closedBy = findings.find((one) => one.level === 'stop')?.text ?? null;
+    return [{ ...variant, verdict, minutes, cost, closedBy }];
+  });
+}
+
+function factsOf(option: Priced): RankFacts {
   return { ...option, functionsLost: option.findings.filter((one) => one.code === 'function-lost').length };
 }
 

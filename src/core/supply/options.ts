@@ -12,11 +12,22 @@ import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Wiring } from '../wiring/graph';
 import { METHODS } from './methods/registry';
 import { prove, type Proof, type ProofInput } from './prove';
-import type { Loss, Method, Offer, Part, Standing, SupplySituation } from './types';
+import {
+  refused,
+  type Loss,
+  type Method,
+  type Offer,
+  type Part,
+  type Standing,
+  type SupplySituation,
+  type Variant
+} from './types';
 
 export interface Option {
   readonly method: MethodId;
   readonly title: string;
+  /** Which of the method's variants this is; null where there is no choice. */
+  readonly variant: Variant | null;
   readonly how: string;
   readonly standing: Standing;
   readonly verdict: Verdict;
@@ -71,11 +82,12 @@ export function optionsFor(
     world
   };
   const methods = METHODS.filter((method) => only === null || method.id === only);
-  const options = methods.map((method) =>
-    method.standing === 'left'
-      ? leave(method, situation, closed)
-      : optionOf(method, situation, closed, conditions)
-  );
+  const options = methods.flatMap((method) => {
+    if (method.standing === 'left') return [leave(method, situation, closed)];
+    const variants = closed.length > 0 ? [] : (method.variants?.(situation) ?? []);
+    const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
+    return all.map((variant) => optionOf(method, variant, situation, closed, conditions));
+  });
   return { identification, device, before: recorded, options };
 }
 
@@ -164,6 +176,7 @@ function sharedConditions(
 
 function optionOf(
   method: Method,
+  variant: Variant | null,
   situation: SupplySituation,
   closed: readonly Finding[],
   conditions: readonly Finding[]
@@ -171,11 +184,22 @@ function optionOf(
   if (closed.length > 0)
     return assemble(
       method,
+      variant,
       situation,
       { after: null, findings: closed, loses: [], parts: [], extraMinutes: 0 },
       null
     );
-  const offer = method.offer(situation);
+  const offer =
+    situation.device.supply === 'paired-receiver' && method.id !== 'receiver-at-equipment'
+      ? refused(
+          finding(
+            'stop',
+            'device-needs-no-common',
+            `The wired part of the ${situation.device.model} sits at the equipment: nothing of it is fed at the wall.`,
+            [situation.device.id]
+          )
+        )
+      : method.offer(situation, variant?.id ?? null);
   const proof =
     offer.after === null
       ? null
@@ -186,32 +210,41 @@ function optionOf(
           needsSupply: needsSupply(method, situation.device)
         });
   const all = [...offer.findings, ...(offer.after === null ? [] : conditions), ...(proof?.findings ?? [])];
-  return assemble(method, situation, { ...offer, findings: all }, proof);
+  return assemble(method, variant, situation, { ...offer, findings: all }, proof);
 }
 
 function needsSupply(method: Method, device: DeviceFacts): ProofInput['needsSupply'] {
-  if (device.supply === 'battery' || method.id === 'no-c-needed') return 'never';
+  if (method.id === 'no-c-needed') return device.supply === 'self-charging' ? 'idle' : 'never';
+  if (device.supply === 'battery') return 'never';
   return device.supply === 'common-or-battery' ? 'dozes' : 'always';
 }
 
 /** To leave everything alone is open always; what closes the other ways is why. */
 function leave(method: Method, situation: SupplySituation, closed: readonly Finding[]): Option {
-  const offer = method.offer(situation);
+  const offer = method.offer(situation, null);
   const because = [...new Set(closed.flatMap((one) => one.because))];
   return assemble(
     method,
+    null,
     situation,
     { ...offer, findings: offer.findings.map((one) => ({ ...one, because: [...one.because, ...because] })) },
     null
   );
 }
 
-function assemble(method: Method, situation: SupplySituation, offer: Offer, proof: Proof | null): Option {
+function assemble(
+  method: Method,
+  variant: Variant | null,
+  situation: SupplySituation,
+  offer: Offer,
+  proof: Proof | null
+): Option {
   const findings = sortFindings(offer.findings);
   const losses = functionLosses(findings);
   return {
     method: method.id,
     title: method.title,
+    variant,
     how: method.how,
     standing: method.standing,
     verdict: verdictOf(method, findings),
@@ -230,8 +263,9 @@ function functionLosses(findings: readonly Finding[]): Loss[] {
 }
 
 function verdictOf(method: Method, findings: readonly Finding[]): Verdict {
-  if (findings.some((one) => one.code === 'call-licensed-person')) return 'pro';
-  if (method.standing === 'left') return 'go';
+  const licensed = findings.some((one) => one.code === 'call-licensed-person');
+  if (method.standing === 'left') return licensed ? 'pro' : 'go';
   if (hasStop(findings)) return 'no';
+  if (licensed) return 'pro';
   return hasWarning(findings) ? 'care' : 'go';
 }

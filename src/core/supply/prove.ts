@@ -48,8 +48,8 @@ export interface ProofInput {
   readonly before: Wiring;
   readonly after: Wiring;
   readonly worlds: readonly WeightedWorld[];
-  /** Whether the device dies, dozes or does not care without a common. */
-  readonly needsSupply: 'always' | 'dozes' | 'never';
+  /** Whether the device dies or dozes without a common, charges itself while nothing is called, or does not care. */
+  readonly needsSupply: 'always' | 'dozes' | 'idle' | 'never';
 }
 
 export function prove(input: ProofInput): Proof {
@@ -212,13 +212,14 @@ function rowFindings(row: ProofRow, world: World, needsSupply: ProofInput['needs
       )
     );
   }
-  if (needsSupply !== 'never' && row.fedAfter !== true) {
+  const asksNow = needsSupply === 'idle' ? row.call === 'idle' : needsSupply !== 'never';
+  if (asksNow && row.fedAfter !== true) {
     const volts = row.voltsAfter === null ? 'nothing' : `${row.voltsAfter.toFixed(1)} V`;
     const high = row.voltsAfter !== null && row.voltsAfter > 30;
     const text = `With ${CALL_NAMES[row.call]}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
     found.push(
       finding(
-        needsSupply === 'always' ? 'stop' : 'warn',
+        needsSupply === 'dozes' ? 'warn' : 'stop',
         high ? 'thermostat-overfed' : 'thermostat-unfed',
         text,
         [`call:${row.call}`]

@@ -52,13 +52,22 @@ export interface Offer {
 /** Prefer what exists over what is added, and what is added over what is given up. */
 export type Standing = 'exists' | 'spare' | 'added' | 'given-up' | 'left';
 
+/** One of several ways in which a method may be done: which conductor, which cable, which run of a cord. */
+export interface Variant {
+  readonly id: string;
+  readonly title: string;
+}
+
 export interface Method {
   readonly id: MethodId;
   readonly title: string;
   /** How it works, in a sentence for the hands. */
   readonly how: string;
   readonly standing: Standing;
-  offer(situation: SupplySituation): Offer;
+  /** Where there is a choice, each is offered and proven by itself; none where the method can be done in one way only. */
+  variants?(situation: SupplySituation): readonly Variant[];
+  /** `variant`: the id of one of the variants, or null where there are none. */
+  offer(situation: SupplySituation, variant: string | null): Offer;
 }
 
 /** An offer that cannot be drawn, with the reason. */

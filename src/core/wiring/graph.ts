@@ -16,6 +16,8 @@ interface DeviceBase {
   readonly name: string;
   /** Marks as printed on it. */
   readonly marks: readonly string[];
+  /** The machine beside which a small part sits, by its name: that is where one stands to work on it. */
+  readonly beside?: string;
 }
 
 /** The thermostat that hangs there today. */

@@ -6,7 +6,6 @@ import type { DeviceFacts } from '$core/job/device-facts';
 import type { Job, Thermostat } from '$core/job/schema';
 import { findDevice } from '$core/match/catalogue';
 import { planFor, type Plan } from '$core/plan/plan';
-import { findMethod } from '$core/supply/methods/registry';
 import { MethodId } from '$core/trade/vocabulary';
 import { readBody, refuse } from './body';
 
@@ -14,7 +13,8 @@ const shared = {
   job: v.unknown(),
   thermostat: v.optional(v.string('the id of a thermostat')),
   model: v.optional(v.string('the id of a model')),
-  method: v.optional(MethodId)
+  method: v.optional(MethodId),
+  variant: v.optional(v.string('the id of a variant of the method'))
 };
 
 export interface PlanRequest<T> {
@@ -22,6 +22,7 @@ export interface PlanRequest<T> {
   readonly thermostat: Thermostat;
   readonly device: DeviceFacts | null;
   readonly method: MethodId | null;
+  readonly variant: string | null;
   /** Further keys that the route asks for. */
   readonly more: T;
 }
@@ -44,6 +45,7 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
     thermostat: wanted,
     model,
     method,
+    variant,
     ...more
   } = parsed.output as v.InferOutput<v.StrictObjectSchema<typeof shared, undefined>>;
   const read = readRawJob(raw);
@@ -61,15 +63,12 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
     return refuse(422, 'The model is not known.', [
       { path: 'model', expected: 'a model of the catalogue or of the job', found: model ?? '' }
     ]);
-  if (method !== undefined && findMethod(method) === null)
-    return refuse(422, 'The method is known and not offered by this version.', [
-      { path: 'method', expected: 'a method on offer', found: method }
-    ]);
   return {
     job,
     thermostat,
     device,
     method: method ?? null,
+    variant: variant ?? null,
     more: more as v.InferOutput<v.StrictObjectSchema<T, undefined>>
   };
 }
@@ -88,6 +87,6 @@ function pick(job: Job, wanted: string | undefined): Thermostat | Response {
   ]);
 }
 
-export function planOf({ job, thermostat, device, method }: PlanRequest<unknown>): Plan {
-  return planFor(job, thermostat, { device, method });
+export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan {
+  return planFor(job, thermostat, { device, method, variant });
 }

@@ -13,7 +13,7 @@
     best: boolean;
     number: number;
     chosen: boolean;
-    onchoose: (method: MethodId | null) => void;
+    onchoose: (method: MethodId | null, variant: string | null) => void;
   }
 
   let { option, best, number, chosen, onchoose }: Props = $props();
@@ -35,6 +35,29 @@
     <p class="mt-1"><VerdictMark verdict={option.verdict} /></p>
   </div>
   <p>{option.how}</p>
+  {#if option.variants.length > 1}
+    <label class="flex flex-col gap-1 text-sm"
+      ><span>Which way</span>
+      <select
+        class="select w-full"
+        value={option.variant?.id}
+        onchange={(event) => onchoose(option.method, event.currentTarget.value)}
+      >
+        {#each option.variants as one (one.id)}<option value={one.id} disabled={one.verdict === 'no'}
+            >{one.title}{one.verdict === 'no'
+              ? ': not possible'
+              : `, ${one.minutes} min, $${one.cost}`}</option
+          >{/each}
+      </select>
+      {#if option.variants.some((one) => one.closedBy !== null)}
+        <span class="quiet"
+          >{option.variants
+            .filter((one) => one.closedBy !== null)
+            .map((one) => `${one.title}: ${one.closedBy}`)
+            .join(' ')}</span
+        >{/if}
+    </label>
+  {/if}
   <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
     <dt class="quiet">Takes away</dt>
     <dd>
@@ -65,7 +88,7 @@
           type="button"
           class="btn btn-neutral flex-1"
           aria-pressed="true"
-          onclick={() => onchoose(null)}>Taken; touch to take back</button
+          onclick={() => onchoose(null, null)}>Taken; touch to take back</button
         >
       {:else}
         <button
@@ -74,7 +97,7 @@
           class:btn-primary={best}
           class:btn-outline={!best}
           aria-label="Take this way: {option.title}"
-          onclick={() => onchoose(option.method)}>Take this way</button
+          onclick={() => onchoose(option.method, option.variant?.id ?? null)}>Take this way</button
         >
       {/if}
     {/if}

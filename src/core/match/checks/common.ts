@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import type { DeviceFacts } from '../../job/device-facts';
+import { finding, type Finding } from '../../trade/findings';
 import { hasMark, landedTerminal, splitTerminal } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
@@ -6,7 +7,7 @@ import type { MatchCheck } from '../types';
 export const common: MatchCheck = {
   id: 'common',
   check({ device, wiring }) {
-    const there = wiring.strands.find((strand) =>
+    const there = wiring.strands.some((strand) =>
       [strand.wall, strand.equipment].every((end) => {
         const terminal = landedTerminal(end);
         return terminal !== null && splitTerminal(terminal).mark === 'C';
@@ -14,52 +15,53 @@ export const common: MatchCheck = {
     );
     switch (device.supply) {
       case 'battery':
+        return [note(device, 'It lives on batteries and needs no common.')];
+      case 'paired-receiver':
         return [
-          finding('note', 'device-needs-no-common', 'It lives on batteries and needs no common.', [device.id])
+          note(
+            device,
+            'Its wired part sits at the equipment, where a common is; the wall part lives on cells and speaks by radio.'
+          )
         ];
-      case 'self-charging':
-        return there
-          ? []
-          : [
-              finding(
-                'warn',
-                'supply-not-proven',
-                'Without a common it charges itself through an idle call circuit. Whether that works on this board is not proven here: give it a common.',
-                [device.id]
-              )
-            ];
-      case 'common-or-battery':
-        return there
-          ? []
-          : [
-              finding(
-                'note',
-                'needs-common',
-                'It can live on cells, but is fully awake only with a common: see Supply.',
-                [device.id]
-              )
-            ];
       case 'common-required':
-        if (!hasMark(device, 'C')) {
-          return [
-            finding(
-              'stop',
-              'device-has-no-common',
-              'Its sheet says that it needs a common, yet names no C terminal: check the entry.',
-              [device.id]
-            )
-          ];
-        }
-        return there
-          ? []
-          : [
-              finding(
-                'warn',
-                'needs-common',
-                'It needs a common, and none is landed at both ends: see Supply.',
-                [device.id]
-              )
-            ];
+        return required(device, there);
+      default:
+        return there ? [] : [optional(device)];
     }
   }
 };
+
+function note(device: DeviceFacts, text: string): Finding {
+  return finding('note', 'device-needs-no-common', text, [device.id]);
+}
+
+function optional(device: DeviceFacts): Finding {
+  if (device.supply === 'self-charging')
+    return finding(
+      'warn',
+      'supply-not-proven',
+      'Without a common it charges itself through an idle call circuit. How boards take that is not proven here: a common is the better way.',
+      [device.id]
+    );
+  return finding(
+    'note',
+    'needs-common',
+    'It can live on cells, but is fully awake only with a common: see Supply.',
+    [device.id]
+  );
+}
+
+function required(device: DeviceFacts, there: boolean): Finding[] {
+  if (!hasMark(device, 'C'))
+    return [
+      finding(
+        'stop',
+        'device-has-no-common',
+        'Its sheet says that it needs a common, yet names no C terminal: check the entry.',
+        [device.id]
+      )
+    ];
+  if (there) return [];
+  const text = 'It needs a common, and none is landed at both ends: see Supply.';
+  return [finding('warn', 'needs-common', text, [device.id])];
+}

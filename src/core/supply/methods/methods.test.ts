@@ -197,10 +197,12 @@ describe('new-cable', () => {
 });
 
 describe('no-c-needed', () => {
-  it('is open for a device on batteries, and for no other', () => {
+  it('is open for a device on batteries or one that charges itself, with what the circuit cannot tell', () => {
     expect(optionOf(furnaceFourWires(), 'no-c-needed', 'de-pair').verdict).toBe('go');
     expect(codes(optionOf(furnaceFourWires(), 'no-c-needed'))).toEqual(['device-needs-supply']);
-    expect(codes(optionOf(furnaceFourWires(), 'no-c-needed', 'de-sipper'))).toEqual(['supply-not-proven']);
+    const idle = optionOf(furnaceFourWires(), 'no-c-needed', 'de-sipper');
+    expect(idle.verdict).toBe('care');
+    expect(codes(idle)).toContain('supply-not-proven');
     expect(optionOf(furnaceFourWires(), 'no-c-needed', 'de-twobridge').verdict).toBe('care');
   });
 });
@@ -242,12 +244,132 @@ describe('what closes every way', () => {
   });
 });
 
+const shown = (option: PlannedOption) => option.variants.map((one) => [one.id, one.verdict]);
+const losesCalls = (option: PlannedOption) => codes(option).filter((one) => one === 'function-lost');
+
+describe('combined-terminal-adapter', () => {
+  it('keeps every function on four conductors, either way round, for a device that has the terminal', () => {
+    const option = optionOf(furnaceFourWires(), 'combined-terminal-adapter', 'de-weftline');
+    expect(shown(option)).toEqual([
+      ['g-becomes-c', 'go'],
+      ['y-becomes-c', 'go']
+    ]);
+    expect(losesCalls(option)).toEqual([]);
+    expect(option.moves.map((one) => one.text).join(' ')).toContain('Screw the adapter to bare metal');
+  });
+
+  it('is refused for other devices, without a fan conductor, and with two transformers', () => {
+    const refuses = (where: House, model: string) =>
+      codes(optionOf(where, 'combined-terminal-adapter', model));
+    expect(refuses(furnaceFourWires(), 'de-fellgate')).toEqual(['device-has-no-combined']);
+    expect(refuses(heatOnly(), 'de-weftline')).toContain('fan-conductor-missing');
+    const two = house({
+      strands: ['RD RH R', 'WH W W', 'BU RC R@2', 'YE Y Y@2', 'GN G G@2'],
+      board: ['R', 'C', 'W'],
+      further: [{ name: 'air handler', marks: ['R', 'C', 'Y', 'G'] }],
+      observed: { 'conductor-build': 'thin', 'heat-from': 'radiators', 'outdoor-unit': 'rests' }
+    });
+    expect(optionOf(two, 'combined-terminal-adapter', 'de-weftline').verdict).toBe('no');
+  });
+});
+
+describe('signal-splitter', () => {
+  it('frees a conductor for any thermostat with a C, and says what it asks for', () => {
+    const option = optionOf(furnaceFourWires(), 'signal-splitter');
+    expect(option.verdict).toBe('care');
+    expect(losesCalls(option)).toEqual([]);
+    expect(codes(option)).toContain('room-behind-plate');
+  });
+
+  it('is refused where nothing is on G', () => {
+    expect(codes(optionOf(heatOnly(), 'signal-splitter'))).toContain('fan-conductor-missing');
+  });
+});
+
+describe('add-conductor', () => {
+  it('is open where the old cable moves, and refused where it is stapled', () => {
+    expect(optionOf(furnaceFourWires(), 'add-conductor').verdict).toBe('go');
+    const base = furnaceFourWires();
+    const cables = base.thermostat.cables.map((one) => ({ ...one, path: 'stapled' as const }));
+    const thermostat = { ...base.thermostat, cables };
+    const stapled = { job: { ...base.job, thermostats: [thermostat] }, thermostat };
+    expect(codes(optionOf(stapled, 'add-conductor'))).toContain('cable-stapled');
+  });
+});
+
+describe('added-transformer', () => {
+  it('takes a licensed person, and is good for heat alone', () => {
+    const option = optionOf(heatOnly(), 'added-transformer');
+    expect(option.verdict).toBe('pro');
+    expect(losesCalls(option)).toEqual([]);
+  });
+
+  it('shows that cooling has no return on it, and offers two spares where there are two', () => {
+    expect(losesCalls(optionOf(furnaceFourWires(), 'added-transformer')).length).toBeGreaterThan(0);
+    const spares = house({
+      strands: ['RD R R', 'WH W W', 'BU coiled coiled', 'BK coiled coiled'],
+      board: ['R', 'C', 'W'],
+      observed: { ...openAir, 'outdoor-unit': 'none' },
+      continuity: 'proven'
+    });
+    expect(
+      shown(optionOf(spares, 'added-transformer'))
+        .map(([id]) => id)
+        .sort()
+    ).toEqual(['new-pair', 'two-spares']);
+  });
+});
+
+describe('receiver-at-equipment', () => {
+  it('keeps every function without a conductor at the wall, for a device that is made so', () => {
+    const option = optionOf(furnaceFourWires(), 'receiver-at-equipment', 'de-farspeak');
+    expect(option.verdict).toBe('care');
+    expect(losesCalls(option)).toEqual([]);
+    expect(option.after?.strands.every((one) => one.wall.state === 'coiled')).toBe(true);
+    expect(
+      planOf(furnaceFourWires(), 'de-farspeak').options.find((one) => one.method === 'new-cable')?.verdict
+    ).toBe('no');
+  });
+
+  it('is refused for a device that is wired at the wall', () => {
+    expect(codes(optionOf(furnaceFourWires(), 'receiver-at-equipment'))).toEqual(['device-has-no-receiver']);
+  });
+});
+
+describe('variants', () => {
+  it('offers each spare, each cable that is large enough, each run of a cord, and takes the one asked for', () => {
+    const two = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled', 'BK coiled coiled'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: openAir,
+      continuity: 'proven'
+    });
+    expect(shown(optionOf(two, 'spare-conductor'))).toEqual([
+      ['co-5', 'go'],
+      ['co-6', 'go']
+    ]);
+    const plan = planFor(two.job, two.thermostat, { method: 'spare-conductor', variant: 'co-6' });
+    expect(plan.moves.some((one) => one.what === 'co-6' && one.action === 'land')).toBe(true);
+    expect(plan.moves.some((one) => one.what === 'co-5')).toBe(false);
+    const cable = optionOf(two, 'new-cable');
+    expect(cable.variant?.id).toBe('8');
+    expect(cable.variants.find((one) => one.id === '3')).toMatchObject({
+      verdict: 'no',
+      closedBy: expect.stringContaining('too few')
+    });
+    expect(shown(optionOf(heatOnly(), 'plug-in-transformer')).map(([id]) => id)).toEqual([
+      'cord-on-face',
+      'listed-cable'
+    ]);
+  });
+});
+
 describe('the registry', () => {
   it('knows every method of the vocabulary, and every one on offer is open in some house', () => {
     expect(METHODS.every((one) => METHOD_IDS.includes(one.id))).toBe(true);
     const open = new Set<MethodId>();
     for (const make of Object.values(HOUSES)) {
-      for (const model of ['de-fellgate', 'de-pair']) {
+      for (const model of ['de-fellgate', 'de-pair', 'de-weftline', 'de-farspeak']) {
         for (const option of planOf(make(), model).options)
           if (option.verdict !== 'no') open.add(option.method);
       }

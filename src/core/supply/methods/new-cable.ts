@@ -1,8 +1,7 @@
-import { conductorOhms, type Gauge, WORST_LENGTH_M } from '../../trade/cable';
+import { conductorOhms, type Gauge } from '../../trade/cable';
 import { colourName, usualColours } from '../../trade/colours';
-import { finding, type Finding } from '../../trade/findings';
+import { finding } from '../../trade/findings';
 import {
-  hasMark,
   landedTerminal,
   splitTerminal,
   terminalId,
@@ -10,15 +9,14 @@ import {
   type Strand,
   type Wiring
 } from '../../wiring/graph';
-import { boardWithCommon, feedingBoard, noCommonMark } from '../equipment';
+import { newCableLength, pathConditions } from '../cable-pull';
+import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
-import { refused, type Method, type SupplySituation } from '../types';
+import { refused, type Method } from '../types';
 
 const GAUGE: Gauge = 18;
 const CABLE_ID = 'ca-new';
 const DOLLARS_PER_METRE = 1.9;
-/** For stripping at both ends and for the way round corners. */
-const SLACK_M = 2;
 
 /** A new cable with spare conductors, pulled along the old path with the old cable as the leader. */
 export const newCable: Method = {
@@ -26,26 +24,41 @@ export const newCable: Method = {
   title: 'Pull a new cable',
   how: 'A new cable with spare conductors takes the place of the old one, which serves as the leader.',
   standing: 'added',
-  offer(situation) {
+  variants: () => [
+    { id: '3', title: 'Three conductors' },
+    { id: '5', title: 'Five conductors' },
+    { id: '8', title: 'Eight conductors' }
+  ],
+  offer(situation, variant) {
     const { before, device } = situation;
-    if (!hasMark(device, 'C')) {
-      return refused(
-        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
-      );
-    }
-    const board = boardWithCommon(before);
-    if (!board) return refused(noCommonMark(feedingBoard(before)));
+    const board = commonAtBothPlates(situation);
+    if (isFinding(board)) return refused(board);
     const pathFindings = pathConditions(situation);
     const { wiring, findings } = swapThermostat(situation);
     const ends = usedEnds(wiring);
     if (!ends.some((one) => one.wall.endsWith('.C'))) {
       ends.push({ wall: terminalId(device.id, 'C'), equipment: terminalId(board.id, 'C') });
     }
-    const conductors = [5, 8, 10].find((count) => count >= ends.length + 1) ?? ends.length + 1;
-    const lengthM = Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+    const conductors = Number(variant ?? '') || ends.length + 1;
+    if (conductors < ends.length)
+      return refused(
+        finding(
+          'stop',
+          'cable-too-few',
+          `A cable of ${conductors} conductors is too few: ${ends.length} are in use.`,
+          before.cables.map((one) => one.id)
+        )
+      );
+    const lengthM = newCableLength(before);
     return {
       after: withCable(wiring, ends, conductors, lengthM),
-      findings: [...findings, ...pathFindings],
+      findings: [
+        ...findings,
+        ...pathFindings,
+        ...(conductors === ends.length
+          ? [finding('warn', 'no-spare', 'No conductor would be left over for what comes later.', [])]
+          : [])
+      ],
       loses: [],
       parts: [
         {
@@ -136,51 +149,4 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
     ],
     strands: [...used, ...spares]
   };
-}
-
-function pathConditions({ before, assumed }: SupplySituation): Finding[] {
-  const found: Finding[] = [];
-  const stapled = before.cables.filter((one) => one.path === 'stapled');
-  if (stapled.length > 0) {
-    found.push(
-      finding(
-        'stop',
-        'cable-stapled',
-        `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`,
-        stapled.map((one) => one.id)
-      )
-    );
-  }
-  const unknown = before.cables.filter((one) => one.path === 'unknown');
-  if (unknown.length > 0) {
-    found.push(
-      finding(
-        'warn',
-        'cable-path-unknown',
-        'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.',
-        unknown.map((one) => one.id)
-      )
-    );
-  }
-  if (before.strands.some((one) => one.spliced !== 'no')) {
-    found.push(
-      finding(
-        'warn',
-        'hidden-splice',
-        'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.',
-        before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)
-      )
-    );
-  }
-  if (assumed.length > 0) {
-    found.push(
-      finding(
-        'warn',
-        'end-not-read',
-        'Read the equipment end of every conductor before the old cable comes out.',
-        assumed
-      )
-    );
-  }
-  return found;
 }

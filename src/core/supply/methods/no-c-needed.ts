@@ -1,8 +1,9 @@
-import { finding } from '../../trade/findings';
+import type { DeviceFacts } from '../../job/device-facts';
+import { finding, type Finding } from '../../trade/findings';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
 
-/** A thermostat that lives on batteries takes the old one's place as it is. */
+/** A thermostat that lives on batteries, or charges itself, takes the old one's place as it is. */
 export const noCNeeded: Method = {
   id: 'no-c-needed',
   title: 'No common at all',
@@ -15,31 +16,36 @@ export const noCNeeded: Method = {
         finding('stop', 'device-needs-supply', `The ${device.model} needs a constant supply.`, [device.id])
       );
     }
-    if (device.supply === 'self-charging') {
-      return refused(
-        finding(
-          'stop',
-          'supply-not-proven',
-          `Whether the ${device.model} can charge itself through this board is not proven: the idle current can hold or chatter some relays. Give it a common, or ask its maker about this board.`,
-          [device.id]
-        )
-      );
-    }
+    const selfCharging = device.supply === 'self-charging';
     const { wiring, findings } = swapThermostat(situation);
     return {
       after: wiring,
-      findings:
-        device.supply === 'common-or-battery'
-          ? [
-              ...findings,
-              finding('warn', 'needs-common', `On cells the ${device.model} works with its radio asleep.`, [
-                device.id
-              ])
-            ]
-          : findings,
-      loses: [{ text: 'cells have to be changed, about once a year' }],
-      parts: [{ id: 'cells', name: 'Cells as its sheet says', quantity: 1, unit: 'set', cost: 4 }],
+      findings: [...findings, ...remarks(device)],
+      loses: selfCharging ? [] : [{ text: 'cells have to be changed, about once a year' }],
+      parts: selfCharging
+        ? []
+        : [{ id: 'cells', name: 'Cells as its sheet says', quantity: 1, unit: 'set', cost: 4 }],
       extraMinutes: 0
     };
   }
 };
+
+/** What the circuit does not know: how boards take an idle current, and what a device does on cells. */
+function remarks(device: DeviceFacts): Finding[] {
+  if (device.supply === 'self-charging')
+    return [
+      finding(
+        'warn',
+        'supply-not-proven',
+        `The ${device.model} draws through an idle call. Some boards take that for a call or chatter: ask its maker about this board, and listen to the relays after power-up.`,
+        [device.id]
+      )
+    ];
+  if (device.supply === 'common-or-battery')
+    return [
+      finding('warn', 'needs-common', `On cells the ${device.model} works with its radio asleep.`, [
+        device.id
+      ])
+    ];
+  return [];
+}

@@ -1,17 +1,8 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
-import { canonicalMark, isHot } from '../../trade/terminals';
-import {
-  hasMark,
-  landedTerminal,
-  splitTerminal,
-  terminalId,
-  type PlugInTransformer,
-  type Strand,
-  type Wiring
-} from '../../wiring/graph';
-import { swapThermostat } from '../swap-thermostat';
-import { refused, type Method, type SupplySituation } from '../types';
+import { terminalId, type PlugInTransformer, type Strand } from '../../wiring/graph';
+import { ownSupply, railsTrouble } from '../own-supply';
+import { refused, type Method, type Part, type SupplySituation } from '../types';
 
 const CORD_M = 3;
 const PLUG_ID = 'plug-in';
@@ -22,82 +13,85 @@ export const plugInTransformer: Method = {
   title: 'A small supply in an outlet',
   how: 'A 24 VAC plug-in supply feeds RC and C of the thermostat; the equipment’s hot conductor goes to RH, and the link between the two comes out.',
   standing: 'added',
-  offer(situation) {
+  variants: () => [
+    { id: 'cord-on-face', title: 'Its cord in a raceway on the face of the wall' },
+    { id: 'listed-cable', title: 'Listed cable inside the wall, from a box at the outlet' }
+  ],
+  offer(situation, variant) {
     const { device, thermostat } = situation;
-    if (!hasMark(device, 'C')) {
-      return refused(
-        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
-      );
-    }
-    if (device.rails !== 'link-removable' && device.rails !== 'link-to-be-cut') {
-      const how = device.rails === 'one-r' ? 'has one R only' : 'joins RH and RC inside';
-      return refused(
-        finding(
-          'stop',
-          'rails-not-separable',
-          `The ${device.model} ${how}: two supplies would be tied together. It needs RH and RC with a link that comes out.`,
-          [device.id]
-        )
-      );
-    }
-    if (thermostat.outlet === 'none') {
+    const trouble = railsTrouble(device);
+    if (trouble) return refused(trouble);
+    if (thermostat.outlet === 'none')
       return refused(
         finding('stop', 'no-outlet', 'There is no outlet in reach of the thermostat.', ['outlet'])
       );
-    }
-    const { wiring, findings } = swapThermostat(situation);
+    const plug: PlugInTransformer = {
+      kind: 'plug-in-transformer',
+      id: PLUG_ID,
+      place: 'outlet',
+      name: 'plug-in supply',
+      marks: ['R', 'C'],
+      va: 20
+    };
+    const { wiring, findings, rail } = ownSupply(situation, plug);
+    const hidden = variant === 'listed-cable';
     return {
-      after: withPlug(wiring, situation),
-      findings: [...findings, ...conditions(situation)],
-      loses: [{ text: 'a cord shows on the wall, and an outlet is taken' }],
-      parts: [
-        {
-          id: 'plug-in-supply',
-          name: 'Listed plug-in supply, 24 VAC, 20 VA, Class 2',
-          quantity: 1,
-          unit: 'piece',
-          cost: 24
-        },
-        { id: 'raceway', name: 'Surface raceway for the cord', quantity: 2, unit: 'metre', cost: 9 }
-      ],
-      extraMinutes: 15
+      after: {
+        ...wiring,
+        cables: [
+          ...wiring.cables,
+          {
+            id: 'ca-cord',
+            name: hidden ? 'listed cable of the plug-in supply' : 'cord of the plug-in supply',
+            path: 'free',
+            lengthM: CORD_M,
+            gauge: 18
+          }
+        ],
+        strands: [
+          ...wiring.strands,
+          cordStrand('co-cord-1', 'first cord', terminalId(device.id, rail), terminalId(PLUG_ID, 'R')),
+          cordStrand('co-cord-2', 'second cord', terminalId(device.id, 'C'), terminalId(PLUG_ID, 'C'))
+        ]
+      },
+      findings: [...findings, ...conditions(situation, hidden)],
+      loses: [{ text: hidden ? 'an outlet is taken' : 'a cord shows on the wall, and an outlet is taken' }],
+      parts: partsOf(hidden),
+      extraMinutes: hidden ? 45 : 15
     };
   }
 };
 
-function withPlug(wiring: Wiring, { device }: SupplySituation): Wiring {
-  const plug: PlugInTransformer = {
-    kind: 'plug-in-transformer',
-    id: PLUG_ID,
-    place: 'outlet',
-    name: 'plug-in supply',
-    marks: ['R', 'C'],
-    va: 20
+function partsOf(hidden: boolean): Part[] {
+  const supply: Part = {
+    id: 'plug-in-supply',
+    name: 'Listed plug-in supply, 24 VAC, 20 VA, Class 2',
+    quantity: 1,
+    unit: 'piece',
+    cost: 24
   };
-  const rail = canonicalMark(device.electronicsFrom);
-  const other = rail === 'RC' ? 'RH' : 'RC';
-  return {
-    devices: [...wiring.devices, plug],
-    cables: [
-      ...wiring.cables,
-      { id: 'ca-cord', name: 'cord of the plug-in supply', path: 'free', lengthM: CORD_M, gauge: 18 }
-    ],
-    strands: [
-      ...wiring.strands.map((strand) => offTheRail(strand, device.id, other)),
-      cordStrand('co-cord-1', 'first cord', terminalId(device.id, rail), terminalId(PLUG_ID, 'R')),
-      cordStrand('co-cord-2', 'second cord', terminalId(device.id, 'C'), terminalId(PLUG_ID, 'C'))
-    ],
-    links: wiring.links.filter((link) => link.place !== 'wall')
-  };
-}
-
-/** The equipment's hot conductor moves to the other rail; a common of the equipment comes off, since C is the plug-in supply's now. */
-function offTheRail(strand: Strand, device: string, rail: string): Strand {
-  const wall = landedTerminal(strand.wall);
-  if (wall === null) return strand;
-  const { mark } = splitTerminal(wall);
-  if (isHot(mark)) return { ...strand, wall: { state: 'landed', terminal: terminalId(device, rail) } };
-  return mark === 'C' ? { ...strand, wall: { state: 'coiled' } } : strand;
+  if (!hidden)
+    return [
+      supply,
+      { id: 'raceway', name: 'Surface raceway for the cord', quantity: 2, unit: 'metre', cost: 9 }
+    ];
+  return [
+    supply,
+    {
+      id: 'listed-cable',
+      name: 'Low-voltage cable listed for walls, 2 conductors, 18 AWG',
+      quantity: CORD_M,
+      unit: 'metre',
+      cost: 5
+    },
+    {
+      id: 'low-voltage-plate',
+      name: 'Low-voltage box and plate beside the outlet',
+      quantity: 1,
+      unit: 'piece',
+      cost: 8
+    }
+  ];
 }
 
 function cordStrand(id: string, name: string, wall: string, plug: string): Strand {
@@ -116,14 +110,21 @@ function cordStrand(id: string, name: string, wall: string, plug: string): Stran
   };
 }
 
-function conditions({ thermostat, device }: SupplySituation): Finding[] {
+function conditions({ thermostat, device }: SupplySituation, hidden: boolean): Finding[] {
   const found: Finding[] = [
-    finding(
-      'note',
-      'cord-not-in-wall',
-      'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.',
-      []
-    ),
+    hidden
+      ? finding(
+          'warn',
+          'cord-not-in-wall',
+          'The supply’s own flexible cord may not run inside the wall in most codes: only cable that is listed for it, from a low-voltage box of its own beside the outlet. Look for mains cables before the wall is opened.',
+          []
+        )
+      : finding(
+          'note',
+          'cord-not-in-wall',
+          'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.',
+          []
+        ),
     finding(
       'note',
       'second-supply-off',
@@ -131,19 +132,11 @@ function conditions({ thermostat, device }: SupplySituation): Finding[] {
       [device.id]
     )
   ];
-  if (thermostat.outlet === 'unknown') {
+  if (thermostat.outlet === 'unknown')
     found.push(
       finding('warn', 'outlet-not-known', 'Make sure that an outlet is in reach that no switch turns off.', [
         'outlet'
       ])
     );
-  }
-  if (device.rails === 'link-to-be-cut') {
-    found.push(
-      finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [
-        device.id
-      ])
-    );
-  }
   return found;
 }

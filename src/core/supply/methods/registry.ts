@@ -1,8 +1,13 @@
 /**
- * All ways of supplying the common. The compiler refuses a method of the contract that is neither here nor named as not offered yet.
+ * All ways of supplying the common. The compiler refuses a method of the vocabulary that is not here.
  */
 import type { MethodId } from '../../trade/vocabulary';
 import type { Method } from '../types';
+import { combinedTerminalAdapter } from './combined-terminal-adapter';
+import { signalSplitter } from './signal-splitter';
+import { addedTransformer } from './added-transformer';
+import { addConductor } from './add-conductor';
+import { receiverAtEquipment } from './receiver-at-equipment';
 import { existingC } from './existing-c';
 import { newCable } from './new-cable';
 import { noCNeeded } from './no-c-needed';
@@ -11,24 +16,19 @@ import { plugInTransformer } from './plug-in-transformer';
 import { repurposeG } from './repurpose-g';
 import { spareConductor } from './spare-conductor';
 
-/** Null: known to the trade, not offered by this version. */
-const byId: Readonly<Record<MethodId, Method | null>> = {
+const byId: Readonly<Record<MethodId, Method>> = {
   'existing-c': existingC,
   'spare-conductor': spareConductor,
   'repurpose-g': repurposeG,
-  'combined-terminal-adapter': null,
-  'signal-splitter': null,
+  'combined-terminal-adapter': combinedTerminalAdapter,
+  'signal-splitter': signalSplitter,
   'plug-in-transformer': plugInTransformer,
-  'added-transformer': null,
-  'add-conductor': null,
+  'added-transformer': addedTransformer,
+  'add-conductor': addConductor,
   'new-cable': newCable,
-  'receiver-at-equipment': null,
+  'receiver-at-equipment': receiverAtEquipment,
   'no-c-needed': noCNeeded,
   none
 };
 
-export const METHODS: readonly Method[] = Object.values(byId).filter((one): one is Method => one !== null);
-
-export function findMethod(id: MethodId): Method | null {
-  return byId[id];
-}
+export const METHODS: readonly Method[] = Object.values(byId);

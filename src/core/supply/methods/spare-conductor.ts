@@ -10,7 +10,11 @@ export const spareConductor: Method = {
   title: 'Use a spare conductor',
   how: 'An unused conductor of the same cable is landed on C at both ends.',
   standing: 'spare',
-  offer(situation) {
+  variants: ({ before }) => {
+    const free = freeStrands(before);
+    return free.length < 2 ? [] : free.map((one) => ({ id: one.id, title: `The ${one.name} conductor` }));
+  },
+  offer(situation, variant) {
     const { before, device } = situation;
     if (!hasMark(device, 'C')) {
       return refused(
@@ -18,7 +22,8 @@ export const spareConductor: Method = {
       );
     }
     const board = boardWithCommon(before);
-    const [strand] = freeStrands(before);
+    const free = freeStrands(before);
+    const strand = free.find((one) => one.id === variant) ?? free[0];
     if (!strand) return refused(...whyNone(before));
     if (!board) return refused(noCommonMark(feedingBoard(before)));
     const { wiring, findings } = swapThermostat(situation);

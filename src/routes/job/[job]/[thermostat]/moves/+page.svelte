@@ -3,13 +3,15 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { deviceName } from '$core/match/catalogue';
   import { TOOLS } from '$core/plan/effort';
-  import type { Move } from '$core/plan/moves';
+  import { tickMove } from '$core/job/edits';
+  import { moveKey, type Move } from '$core/plan/moves';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ProofTable from '$lib/reasons/proof-table.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
+  import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
 
   const place = getPlace();
@@ -24,6 +26,20 @@
   const conditions = $derived(
     [...place.safety.findings, ...(taken?.findings ?? [])].filter((one) => one.level !== 'note')
   );
+
+  const doneAt = $derived(new Map(place.thermostat.done.map((one) => [one.key, one.at])));
+  const doneCount = $derived(plan.moves.filter((one) => doneAt.has(moveKey(one))).length);
+  /** Ticked in a plan that has changed since: done in the house, and not on this list. */
+  const orphans = $derived(
+    place.thermostat.done.filter((one) => !plan.moves.some((move) => moveKey(move) === one.key)).length
+  );
+  const next = $derived(plan.moves.find((one) => !doneAt.has(moveKey(one))));
+  const timeOf = (iso: string) =>
+    new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+
+  function tick(move: Move): void {
+    place.session.edit(tickMove(place.job, place.index, moveKey(move), new Date(clock.now).toISOString()));
+  }
 
   interface Group {
     readonly place: string;
@@ -103,15 +119,40 @@
       </section>{/if}
 
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
-      <h2 class="section-title mb-2">One conductor at a time</h2>
+      <h2 class="section-title mb-2">
+        One conductor at a time <span class="quiet text-sm font-normal" data-progress
+          >{doneCount} of {plan.moves.length} done</span
+        >
+      </h2>
+      <p class="no-print mb-1">
+        Found something other than recorded? Stop, put it right on
+        <a class="underline" href="sheet">the strand sheet</a>, and come back: the plan is made anew and keeps
+        what is ticked.
+      </p>
+      {#if orphans > 0}
+        <p class="mb-1" role="status">
+          {orphans}
+          {orphans === 1 ? 'act that was' : 'acts that were'} done stand in no move of this plan any more: see that
+          the sheet shows the house as it is now.
+        </p>
+      {/if}
       {#each groups as group (group.first)}
         <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.place)}</h3>
         <ol start={group.first} class="flex list-none flex-col">
           {#each group.moves as move, index (move.id)}
-            <li class="flex gap-3 py-1.5" data-action={move.action}>
-              <span class="box" aria-hidden="true"></span><span class="w-6 flex-none text-right font-semibold"
-                >{group.first + index}</span
-              ><span>{move.text}</span>
+            {@const at = doneAt.get(moveKey(move))}
+            <li class="move" data-action={move.action} data-done={at !== undefined} data-next={move === next}>
+              <label class="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
+                <input
+                  type="checkbox"
+                  class="checkbox mt-0.5 flex-none"
+                  checked={at !== undefined}
+                  onchange={() => tick(move)}
+                  aria-label="Done: {move.text}"
+                /><span class="w-6 flex-none text-right font-semibold">{group.first + index}</span><span
+                  >{move.text}{#if at}<span class="quiet text-sm">&ensp;done {timeOf(at)}</span>{/if}</span
+                >
+              </label>
             </li>
           {/each}
         </ol>
@@ -149,13 +190,14 @@
 </div>
 
 <style>
-  .box {
-    flex: none;
-    width: 1.1rem;
-    height: 1.1rem;
-    margin-top: 0.2rem;
-    border: 1.5px solid currentColor;
-    border-radius: 0.2rem;
+  .move[data-done='true'] {
+    color: color-mix(in oklab, var(--color-base-content) 76%, transparent);
+  }
+
+  .move[data-next='true'] {
+    border-left: 4px solid var(--color-primary);
+    padding-left: 0.5rem;
+    margin-left: -0.75rem;
   }
 
   @media print {

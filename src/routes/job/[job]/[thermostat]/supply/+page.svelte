@@ -40,7 +40,8 @@
         best={option.method === plan.recommended}
         number={index + 1}
         chosen={place.thermostat.choice.method === option.method}
-        onchoose={(method) => place.session.edit(chooseMethod(place.job, place.index, method))}
+        onchoose={(method, variant) =>
+          place.session.edit(chooseMethod(place.job, place.index, method, variant))}
       />
     {/each}
   </ol>

@@ -1,0 +1,61 @@
+/** Pulling something along the old path: how long, and what the path allows. */
+import { WORST_LENGTH_M } from '../trade/cable';
+import { finding, type Finding } from '../trade/findings';
+import type { Wiring } from '../wiring/graph';
+import type { SupplySituation } from './types';
+
+/** For stripping at both ends and for the way round corners. */
+const SLACK_M = 2;
+
+/** Metres to buy for a run along the longest of the old cables. */
+export function newCableLength(before: Wiring): number {
+  return Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+}
+
+/** What the path of the old cable allows, and what to try first. */
+export function pathConditions({ before, assumed }: SupplySituation): Finding[] {
+  const found: Finding[] = [];
+  const stapled = before.cables.filter((one) => one.path === 'stapled');
+  if (stapled.length > 0) {
+    found.push(
+      finding(
+        'stop',
+        'cable-stapled',
+        `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`,
+        stapled.map((one) => one.id)
+      )
+    );
+  }
+  const unknown = before.cables.filter((one) => one.path === 'unknown');
+  if (unknown.length > 0) {
+    found.push(
+      finding(
+        'warn',
+        'cable-path-unknown',
+        'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.',
+        unknown.map((one) => one.id)
+      )
+    );
+  }
+  if (before.strands.some((one) => one.spliced !== 'no')) {
+    found.push(
+      finding(
+        'warn',
+        'hidden-splice',
+        'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.',
+        before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)
+      )
+    );
+  }
+  if (assumed.length > 0) {
+    found.push(
+      finding(
+        'warn',
+        'end-not-read',
+        'Read the equipment end of every conductor before the old cable comes out.',
+        assumed
+      )
+    );
+  }
+  return found;
+}

@@ -1,0 +1,70 @@
+import { conductorOhms, type Gauge } from '../../trade/cable';
+import { terminalId, type Strand } from '../../wiring/graph';
+import { newCableLength, pathConditions } from '../cable-pull';
+import { commonAtBothPlates, isFinding } from '../requirements';
+import { swapThermostat } from '../swap-thermostat';
+import { refused, type Method } from '../types';
+
+const GAUGE: Gauge = 18;
+const CABLE_ID = 'ca-one';
+
+/** One new conductor along the old path; the old cable stays. */
+export const addConductor: Method = {
+  id: 'add-conductor',
+  title: 'Pull one conductor more',
+  how: 'One new conductor is pulled along the old cable and landed on C at both ends; a pull line stays behind.',
+  standing: 'added',
+  offer(situation) {
+    const { before, device } = situation;
+    const board = commonAtBothPlates(situation);
+    if (isFinding(board)) return refused(board);
+    const { wiring, findings } = swapThermostat(situation);
+    const lengthM = newCableLength(before);
+    const strand: Strand = {
+      id: 'co-one',
+      cable: CABLE_ID,
+      name: 'new blue',
+      colour: 'BU',
+      colourBeyond: 'BU',
+      stripe: null,
+      spliced: 'no',
+      continuity: 'proven',
+      ohms: conductorOhms(GAUGE, lengthM),
+      wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
+      equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+    };
+    const off = (one: Strand): Strand =>
+      one.wall.state === 'landed' && one.wall.terminal === terminalId(device.id, 'C')
+        ? { ...one, wall: { state: 'coiled' } }
+        : one;
+    return {
+      after: {
+        ...wiring,
+        cables: [
+          ...wiring.cables,
+          { id: CABLE_ID, name: 'new single conductor', path: 'free', lengthM, gauge: GAUGE }
+        ],
+        strands: [...wiring.strands.map(off), strand]
+      },
+      findings: [...findings, ...pathConditions(situation)],
+      loses: [],
+      parts: [
+        {
+          id: 'conductor',
+          name: `Thermostat conductor, one, ${GAUGE} AWG solid, listed for the wall`,
+          quantity: Math.ceil(lengthM),
+          unit: 'metre',
+          cost: Math.round(lengthM * 0.6)
+        },
+        {
+          id: 'pull-line',
+          name: 'Pull line, left behind in the path',
+          quantity: Math.ceil(lengthM),
+          unit: 'metre',
+          cost: 3
+        }
+      ],
+      extraMinutes: 20
+    };
+  }
+};

@@ -1,0 +1,139 @@
+import { conductorOhms } from '../../trade/cable';
+import { finding, type Finding } from '../../trade/findings';
+import { terminalId, type AddedTransformer, type Strand, type Wiring } from '../../wiring/graph';
+import { newCableLength, pathConditions } from '../cable-pull';
+import { feedingBoard } from '../equipment';
+import { ownSupply, railsTrouble } from '../own-supply';
+import { refused, type Method, type Part, type SupplySituation, type Variant } from '../types';
+import { freeStrands } from './spare-conductor';
+
+const ADDED_ID = 'added-transformer';
+const CABLE_ID = 'ca-added';
+const TRANSFORMER: Part = {
+  id: 'transformer',
+  name: 'Class 2 control transformer, 24 VAC, 40 VA, for a junction box',
+  quantity: 1,
+  unit: 'piece',
+  cost: 32
+};
+
+/** A second transformer at a junction box near the equipment, with two conductors of its own up to the thermostat. */
+export const addedTransformer: Method = {
+  id: 'added-transformer',
+  title: 'A second transformer at the equipment',
+  how: 'A second transformer at a junction box near the equipment feeds the thermostat’s own electronics over two conductors; the machine keeps its own.',
+  standing: 'added',
+  variants({ before }): readonly Variant[] {
+    const cable = { id: 'new-pair', title: 'A new cable of two conductors' };
+    if (freeStrands(before).length < 2) return [cable];
+    return [{ id: 'two-spares', title: 'Two spare conductors' }, cable];
+  },
+  offer(situation, variant) {
+    const { before, device } = situation;
+    const trouble = railsTrouble(device);
+    if (trouble) return refused(trouble);
+    const { wiring, findings, rail } = ownSupply(situation, transformerBeside(situation));
+    const ends = [
+      { wall: terminalId(device.id, rail), equipment: terminalId(ADDED_ID, 'R') },
+      { wall: terminalId(device.id, 'C'), equipment: terminalId(ADDED_ID, 'C') }
+    ];
+    const rules = [...findings, ...mainsRules(device.id)];
+    const spares = freeStrands(before).slice(0, 2);
+    if (variant === 'two-spares' && spares.length === 2)
+      return {
+        after: onSpares(wiring, spares, ends),
+        findings: rules,
+        loses: [{ text: 'two spare conductors' }],
+        parts: [TRANSFORMER],
+        extraMinutes: 60
+      };
+    const lengthM = newCableLength(before);
+    return {
+      after: onNewPair(wiring, lengthM, ends),
+      findings: [...rules, ...pathConditions(situation)],
+      loses: [],
+      parts: [
+        TRANSFORMER,
+        {
+          id: 'cable',
+          name: 'Thermostat cable, 2 conductors, 18 AWG solid',
+          quantity: Math.ceil(lengthM),
+          unit: 'metre',
+          cost: Math.round(lengthM * 0.9)
+        }
+      ],
+      extraMinutes: 60
+    };
+  }
+};
+
+function transformerBeside({ before }: SupplySituation): AddedTransformer {
+  return {
+    kind: 'added-transformer',
+    id: ADDED_ID,
+    place: 'equipment',
+    name: 'second transformer',
+    marks: ['R', 'C'],
+    va: 40,
+    beside: feedingBoard(before)?.name ?? 'the equipment'
+  };
+}
+
+function mainsRules(device: string): Finding[] {
+  return [
+    finding(
+      'warn',
+      'call-licensed-person',
+      'The new transformer is joined to the mains: that takes a licensed person in most places, and a junction box with a cover.',
+      [device]
+    ),
+    finding(
+      'note',
+      'second-supply-off',
+      'From then on two supplies reach the thermostat: both are cut before anybody works on it.',
+      [device]
+    )
+  ];
+}
+
+type Ends = readonly { readonly wall: string; readonly equipment: string }[];
+
+function onSpares(wiring: Wiring, spares: readonly Strand[], ends: Ends): Wiring {
+  const landed = (strand: Strand): Strand => {
+    const at = ends[spares.findIndex((one) => one.id === strand.id)];
+    if (!at) return strand;
+    return {
+      ...strand,
+      wall: { state: 'landed', terminal: at.wall },
+      equipment: { state: 'landed', terminal: at.equipment }
+    };
+  };
+  return { ...wiring, strands: wiring.strands.map(landed) };
+}
+
+function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
+  const strands = ends.map((end, index): Strand => {
+    const colour = index === 0 ? 'RD' : 'BU';
+    return {
+      id: `co-added-${index + 1}`,
+      cable: CABLE_ID,
+      name: index === 0 ? 'new red' : 'new blue',
+      colour,
+      colourBeyond: colour,
+      stripe: null,
+      spliced: 'no',
+      continuity: 'proven',
+      ohms: conductorOhms(18, lengthM),
+      wall: { state: 'landed', terminal: end.wall },
+      equipment: { state: 'landed', terminal: end.equipment }
+    };
+  });
+  return {
+    ...wiring,
+    cables: [
+      ...wiring.cables,
+      { id: CABLE_ID, name: 'new cable, 2 conductors', path: 'free', lengthM, gauge: 18 }
+    ],
+    strands: [...wiring.strands, ...strands]
+  };
+}

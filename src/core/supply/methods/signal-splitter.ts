@@ -1,0 +1,72 @@
+import { finding } from '../../trade/findings';
+import { terminalId, type Splitter, type WireLink } from '../../wiring/graph';
+import { callPair, commonAtBothPlates, isFinding } from '../requirements';
+import { swapThermostat } from '../swap-thermostat';
+import { ADAPTER_PIECES, adapterRules, PAIR_VARIANTS, rolesOf, withAdapter } from '../two-calls';
+import { refused, type Method } from '../types';
+
+const SPLITTER_ID = 'splitter';
+
+/** For any thermostat: two diodes behind the plate put Y and G on one conductor, a module at the equipment takes them apart. */
+export const signalSplitter: Method = {
+  id: 'signal-splitter',
+  title: 'Splitter behind the plate',
+  how: 'Two diodes behind the plate put Y and G on one conductor; a module at the equipment takes them apart, and the conductor that is freed becomes the common.',
+  standing: 'added',
+  variants: () => PAIR_VARIANTS,
+  offer(situation, variant) {
+    const { device } = situation;
+    const board = commonAtBothPlates(situation);
+    if (isFinding(board)) return refused(board);
+    const pair = callPair(situation, board);
+    if (isFinding(pair)) return refused(pair);
+    const roles = rolesOf(pair, variant);
+    const { wiring, findings } = swapThermostat(situation);
+    const splitter: Splitter = {
+      kind: 'splitter',
+      id: SPLITTER_ID,
+      place: 'wall',
+      name: 'splitter',
+      marks: ['Y', 'G', 'K']
+    };
+    const leads = ['Y', 'G'].map((mark): WireLink => ({
+      id: `ln-splitter-${mark.toLowerCase()}`,
+      place: 'wall',
+      a: terminalId(device.id, mark),
+      b: terminalId(SPLITTER_ID, mark),
+      kind: 'wire'
+    }));
+    const split = { ...wiring, devices: [...wiring.devices, splitter], links: [...wiring.links, ...leads] };
+    return {
+      after: withAdapter(split, board, device.id, roles, terminalId(SPLITTER_ID, 'K')),
+      findings: [
+        ...findings,
+        ...adapterRules(situation, roles),
+        finding(
+          'note',
+          'room-behind-plate',
+          'The splitter needs room behind the plate, and its leads keep their polarity: Y to Y, G to G.',
+          []
+        ),
+        finding(
+          'warn',
+          'more-joints',
+          'More joints than any other way: tug each, and keep the sheet of the module with the machine.',
+          []
+        )
+      ],
+      loses: [],
+      parts: [
+        {
+          id: 'splitter',
+          name: 'Splitter with its module for the equipment',
+          quantity: 1,
+          unit: 'set',
+          cost: 29
+        },
+        ADAPTER_PIECES
+      ],
+      extraMinutes: 15
+    };
+  }
+};

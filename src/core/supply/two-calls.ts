@@ -1,0 +1,144 @@
+/**
+ * Y and G on one conductor: the part that combined terminals and splitters share. Of the two conductors one becomes the common and the other
+ * carries both calls to a module at the equipment, which takes them apart again.
+ */
+import { isHeatPump } from '../devices/roles';
+import { finding, type Finding } from '../trade/findings';
+import {
+  terminalId,
+  type Adapter,
+  type Board,
+  type Strand,
+  type Wiring,
+  type WireLink
+} from '../wiring/graph';
+import { countSupplies } from './swap-thermostat';
+import type { Part, SupplySituation, Variant } from './types';
+import type { CallPair } from './requirements';
+
+const ADAPTER_ID = 'adapter';
+
+/** Two schools: either is right as long as both ends agree. */
+export const PAIR_VARIANTS: readonly Variant[] = [
+  { id: 'g-becomes-c', title: 'G becomes C, Y carries both calls' },
+  { id: 'y-becomes-c', title: 'Y becomes C, G carries both calls' }
+];
+
+export interface Roles {
+  readonly common: Strand;
+  readonly shared: Strand;
+}
+
+export function rolesOf({ y, g }: CallPair, variant: string | null): Roles {
+  return variant === 'y-becomes-c' ? { common: y, shared: g } : { common: g, shared: y };
+}
+
+/** The module on the board's R, C, Y and G by short pieces, the shared conductor on its K. */
+export function withAdapter(
+  wiring: Wiring,
+  board: Board,
+  device: string,
+  { common, shared }: Roles,
+  wallEnd: string
+): Wiring {
+  const adapter: Adapter = {
+    kind: 'adapter',
+    id: ADAPTER_ID,
+    place: 'equipment',
+    name: 'adapter',
+    marks: ['R', 'C', 'K', 'Y', 'G'],
+    beside: board.name
+  };
+  const pieces = ['R', 'C', 'Y', 'G'].map((mark): WireLink => ({
+    id: `ln-adapter-${mark.toLowerCase()}`,
+    place: 'equipment',
+    a: terminalId(ADAPTER_ID, mark),
+    b: terminalId(board.id, mark),
+    kind: 'wire'
+  }));
+  const move = (strand: Strand): Strand => {
+    if (strand.id === common.id)
+      return {
+        ...strand,
+        wall: { state: 'landed', terminal: terminalId(device, 'C') },
+        equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+      };
+    if (strand.id === shared.id)
+      return {
+        ...strand,
+        wall: { state: 'landed', terminal: wallEnd },
+        equipment: { state: 'landed', terminal: terminalId(ADAPTER_ID, 'K') }
+      };
+    return strand;
+  };
+  return {
+    ...wiring,
+    devices: [...wiring.devices, adapter],
+    strands: wiring.strands.map(move),
+    links: [...wiring.links, ...pieces]
+  };
+}
+
+export const ADAPTER_PIECES: Part = {
+  id: 'adapter-pieces',
+  name: 'Pieces of 18 AWG solid wire from the adapter to the board',
+  quantity: 4,
+  unit: 'piece',
+  cost: 2
+};
+
+/** What no circuit knows about such modules. */
+export function adapterRules(situation: SupplySituation, { common, shared }: Roles): Finding[] {
+  const unread = situation.recorded.strands.filter(
+    (one) => [common.id, shared.id].includes(one.id) && one.equipment.state === 'unseen'
+  );
+  return [
+    finding(
+      'note',
+      'adapter-mounting',
+      'The adapter is screwed to bare metal inside the machine, clear of insulation and of anything hot or moving.'
+    ),
+    finding(
+      'note',
+      'adapter-ends-agree',
+      `Both ends have to agree: the ${common.name} conductor is the common at both, the ${shared.name} conductor carries both calls.`,
+      [common.id, shared.id]
+    ),
+    ...notForThis(situation),
+    ...unread.map((one) =>
+      finding(
+        'stop',
+        'end-not-read',
+        `Nobody has seen the equipment end of the ${one.name} conductor. Read it before it is moved.`,
+        [one.id]
+      )
+    )
+  ];
+}
+
+/** Houses that the makers of such modules leave out. */
+function notForThis({ before, worlds }: SupplySituation): Finding[] {
+  const not = (level: 'stop' | 'warn', text: string) => finding(level, 'adapter-not-for-this', text);
+  const secondHeat = before.strands.some(
+    (one) =>
+      one.wall.state === 'landed' &&
+      one.equipment.state === 'landed' &&
+      one.equipment.terminal.endsWith('.W2')
+  );
+  return [
+    ...(countSupplies(before) > 1
+      ? [
+          not(
+            'stop',
+            'Not with two transformers at the wall: the adapter takes R and C of one, unless its maker says otherwise.'
+          )
+        ]
+      : []),
+    ...(secondHeat
+      ? [not('stop', 'Not where two heat stages are in use, unless the maker of the adapter says so.')]
+      : []),
+    ...(worlds.some((one) => isHeatPump(one.world.family))
+      ? [not('warn', 'On a heat pump only where the maker of the adapter allows it: ask its sheet.')]
+      : [])
+  ];
+}
