@@ -7,6 +7,7 @@ import {
   expectNoSideways,
   expectSaved,
   open,
+  openDemo,
   station
 } from './helpers';
 
@@ -143,4 +144,44 @@ test.describe('on a phone', () => {
     const pdf = await page.pdf({ format: 'A4' });
     expect(pdf.length).toBeGreaterThan(20_000);
   });
+});
+
+test('three ways are compared, one is taken, moves are ticked, and another conductor than recorded is found', async ({
+  page
+}) => {
+  await openDemo(page, 'classroom', 'supply');
+  const card = (method: string) => page.locator(`li[data-method="${method}"]`);
+  await expect(card('spare-conductor')).toContainText('Recommended');
+  await expect(card('add-conductor')).toContainText('With care');
+  await expect(card('signal-splitter')).toContainText('nothing');
+  await card('signal-splitter')
+    .getByLabel('Which way')
+    .selectOption({ label: 'Y becomes C, G carries both calls' });
+  await expect(card('signal-splitter')).toHaveAttribute('data-chosen', 'true');
+  await card('spare-conductor').getByRole('button', { name: 'Take this way: Use a spare conductor' }).click();
+  await expect(card('spare-conductor')).toHaveAttribute('data-chosen', 'true');
+
+  await station(page, 'Moves').click();
+  const list = page.getByRole('region', { name: 'Move list' });
+  const boxes = list.getByRole('checkbox');
+  await boxes.nth(0).check();
+  await boxes.nth(1).check();
+  await expect(list.locator('[data-progress]')).toHaveText('2 of 19 done');
+  await expect(list).toContainText(/done \d\d:\d\d/);
+  await expectSaved(page);
+  await page.reload();
+  await expect(list.locator('[data-progress]')).toHaveText('2 of 19 done');
+
+  // The spare turns out to be cut off in the wall: the record is put right, and the plan is made anew.
+  await list.getByRole('link', { name: 'the strand sheet' }).click();
+  await cell(page, 5, 'equipment').focus();
+  await page.keyboard.type('?');
+  await page.keyboard.press('Enter');
+  await station(page, 'Supply').click();
+  await expect(page.locator('details[data-method="spare-conductor"]')).toContainText('nobody has found it');
+  await card('add-conductor')
+    .getByRole('button', { name: /Take this way/ })
+    .click();
+  await station(page, 'Moves').click();
+  await expect(list.locator('[data-progress]')).toHaveText(/^2 of \d+ done$/);
 });

@@ -2,6 +2,7 @@
 import type { ColourCode } from '$core/trade/colours';
 import type { EndSide } from '$core/trade/vocabulary';
 import {
+  deviceOf,
   landedTerminal,
   printedMark,
   splitTerminal,
@@ -127,17 +128,26 @@ function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[
     const where = link.place === 'wall' ? 'at the wall' : 'at the equipment';
     const kind =
       link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
+    const apart = ownersApart(wiring, link.a, link.b);
     return {
       id: link.id,
       side: link.place,
       rows: [...new Set(rows)],
       marks,
       stub: onA.length > 0 ? marks[1] : marks[0],
-      text: `${marks[0]} and ${marks[1]} ${kind} ${where}`,
+      text: apart
+        ? `${marks[0]} of the ${apart[0]} joined to ${marks[1]} of the ${apart[1]} ${where}`
+        : `${marks[0]} and ${marks[1]} ${kind} ${where}`,
       moved:
         against !== null && !against.links.some((one) => sameMarks(one.a, link.a) && sameMarks(one.b, link.b))
     };
   });
+}
+
+/** Names of the two devices that a link goes between; null where it stays on one. */
+function ownersApart(wiring: Wiring, a: TerminalId, b: TerminalId): [string, string] | null {
+  const [one, other] = [deviceOf(wiring, a), deviceOf(wiring, b)];
+  return one && other && one.id !== other.id ? [one.name, other.name] : null;
 }
 
 function sameMarks(a: TerminalId, b: TerminalId): boolean {

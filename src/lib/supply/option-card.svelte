@@ -39,14 +39,12 @@
     <label class="flex flex-col gap-1 text-sm"
       ><span>Which way</span>
       <select
-        class="select w-full"
+        class="select w-full truncate"
         value={option.variant?.id}
         onchange={(event) => onchoose(option.method, event.currentTarget.value)}
       >
         {#each option.variants as one (one.id)}<option value={one.id} disabled={one.verdict === 'no'}
-            >{one.title}{one.verdict === 'no'
-              ? ': not possible'
-              : `, ${one.minutes} min, $${one.cost}`}</option
+            >{one.title}{one.verdict === 'no' ? ' (not possible)' : ''}</option
           >{/each}
       </select>
       {#if option.variants.some((one) => one.closedBy !== null)}
