@@ -3,17 +3,20 @@ import { defineConfig } from 'vite';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-/** Bundles the measurements of `npm run bench`. */
+/** Bundles the measurements of `npm run bench`, and `npm run sweep`. */
 export default defineConfig({
   resolve: { alias: { $core: here('src/core'), $demo: here('src/demo'), $worker: here('src/worker') } },
   publicDir: false,
   ssr: { noExternal: true },
   build: {
-    ssr: 'bench/main.ts',
+    ssr: true,
     outDir: 'dist/bench',
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { output: { entryFileNames: 'bench.js' } }
+    rollupOptions: {
+      input: { bench: here('bench/main.ts'), sweep: here('bench/sweep.ts') },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' }
+    }
   },
   logLevel: 'warn'
 });

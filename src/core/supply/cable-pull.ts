@@ -13,7 +13,7 @@ export function newCableLength(before: Wiring): number {
 }
 
 /** What the path of the old cable allows, and what to try first. */
-export function pathConditions({ before, assumed }: SupplySituation): Finding[] {
+export function pathConditions({ before }: SupplySituation): Finding[] {
   const found: Finding[] = [];
   const stapled = before.cables.filter((one) => one.path === 'stapled');
   if (stapled.length > 0) {
@@ -44,16 +44,6 @@ export function pathConditions({ before, assumed }: SupplySituation): Finding[] 
         'hidden-splice',
         'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.',
         before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)
-      )
-    );
-  }
-  if (assumed.length > 0) {
-    found.push(
-      finding(
-        'warn',
-        'end-not-read',
-        'Read the equipment end of every conductor before the old cable comes out.',
-        assumed
       )
     );
   }

@@ -1,6 +1,6 @@
 import { conductorOhms, type Gauge } from '../../trade/cable';
 import { colourName, usualColours } from '../../trade/colours';
-import { finding } from '../../trade/findings';
+import { finding, type Finding } from '../../trade/findings';
 import {
   landedTerminal,
   splitTerminal,
@@ -12,7 +12,7 @@ import {
 import { newCableLength, pathConditions } from '../cable-pull';
 import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
-import { refused, type Method } from '../types';
+import { refused, type Method, type SupplySituation } from '../types';
 
 const GAUGE: Gauge = 18;
 const CABLE_ID = 'ca-new';
@@ -55,6 +55,7 @@ export const newCable: Method = {
       findings: [
         ...findings,
         ...pathFindings,
+        ...notRead(situation),
         ...(conductors === ends.length
           ? [finding('warn', 'no-spare', 'No conductor would be left over for what comes later.', [])]
           : [])
@@ -149,4 +150,12 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
     ],
     strands: [...used, ...spares]
   };
+}
+
+/** Every conductor of the new cable is landed at the equipment: on terminals that somebody has read, and on no guess. */
+function notRead({ assumed }: SupplySituation): Finding[] {
+  if (assumed.length === 0) return [];
+  const text =
+    'Nobody has seen the equipment end of every conductor: read them before the old cable comes out.';
+  return [finding('stop', 'end-not-read', text, assumed)];
 }

@@ -1,0 +1,181 @@
+/**
+ * A second opinion on what runs, by reachability alone: what hangs together by copper and closed contacts, and whether a coil stands between
+ * the two sides of one transformer. Written without the solver and without the devices' circuits, from a table of what each terminal of a
+ * machine starts, so that the two cannot share a mistake. It knows nothing of volts; a house with long thin cables is not for it.
+ */
+import type { World } from '../devices/world';
+import { canonicalMark } from '../trade/terminals';
+import type { Call, Family, LoadId } from '../trade/vocabulary';
+import { landedTerminal, terminalId, type Device, type Wiring } from '../wiring/graph';
+
+/** What a call is, by the letters of a thermostat: the first that it has is closed. */
+type Letters = readonly (readonly string[])[];
+
+const heatPumps: ReadonlySet<Family> = new Set(['heat-pump', 'dual-fuel']);
+
+function lettersOf(call: Call, world: World): Letters {
+  const pump = heatPumps.has(world.family);
+  const w = ['W1', 'T2', 'TT'];
+  const valve = (letter: 'O' | 'B') => (world.reversing === letter ? [['OB', 'O', 'B']] : []);
+  const fan = world.family === 'heat-pump' || world.family === 'electric-furnace' ? [['G']] : [];
+  switch (call) {
+    case 'heat1':
+      if (world.family === 'cooling-only') return [];
+      return pump ? [['Y1'], ['G'], ...valve('B')] : [w, ...fan];
+    case 'heat2':
+      return [w, ['W2', 'AUX'], ...fan];
+    case 'cool1':
+      return [['Y1'], ['G'], ...valve('O')];
+    case 'cool2':
+      return [['Y1'], ['Y2'], ['G'], ...valve('O')];
+    case 'fan':
+      return [['G']];
+    case 'aux':
+      return world.family === 'dual-fuel'
+        ? [['AUX', 'W2', 'W1']]
+        : [['Y1'], ['G'], ['AUX', 'W2', 'W1'], ...valve('B')];
+    case 'emergency':
+      return [['E', 'AUX', 'W2'], ...fan];
+    default:
+      return [];
+  }
+}
+
+/** What each terminal of a machine starts when it is driven. */
+function startsOf(family: Family, world: World, marks: readonly string[]): [mark: string, loads: LoadId[]][] {
+  const air = (load: LoadId): LoadId[] => [load];
+  const inHeat: LoadId[] = world.blowerInHeat === 'board' ? ['blower'] : [];
+  const cooling: [string, LoadId[]][] = world.compressor
+    ? [
+        ['Y1', air('compressor')],
+        ['Y2', air('compressor2')]
+      ]
+    : [];
+  const heatMark = ['W1', 'T2', 'TT'].find((one) => marks.includes(one)) ?? 'W1';
+  const water: [string, LoadId[]] = [heatMark, ['boiler', 'circulator']];
+  switch (family) {
+    case 'furnace':
+    case 'furnace-ac':
+      return [['W1', ['burner', ...inHeat]], ['W2', ['burner2']], ['G', ['blower']], ...cooling];
+    case 'electric-furnace':
+      return [['W1', ['strips', ...inHeat]], ['W2', ['strips', ...inHeat]], ['G', ['blower']], ...cooling];
+    case 'heat-pump':
+      return [
+        ['Y1', ['compressor']],
+        ['G', ['blower']],
+        ...['O', 'B', 'OB'].map((one): [string, LoadId[]] => [one, ['reversing-valve']]),
+        ...['W1', 'W2', 'AUX', 'E'].map((one): [string, LoadId[]] => [one, ['strips']])
+      ];
+    case 'boiler':
+      return [water];
+    case 'steam':
+      return [[heatMark, ['boiler']]];
+    case 'boiler-plus-ac':
+      return ['Y1', 'G'].some((one) => marks.includes(one))
+        ? [
+            ['G', ['blower']],
+            ['Y1', ['compressor']]
+          ]
+        : [water];
+    case 'cooling-only':
+      return [['G', ['blower']], ...cooling];
+    case 'contact-heater':
+      return [[heatMark, ['burner', 'blower']]];
+    default:
+      return [];
+  }
+}
+
+class Joints {
+  private readonly parent = new Map<string, string>();
+
+  find(node: string): string {
+    let top = node;
+    for (let up = this.parent.get(top); up !== undefined && up !== top; up = this.parent.get(top)) top = up;
+    return top;
+  }
+
+  join(a: string, b: string): void {
+    this.parent.set(this.find(a), this.find(b));
+  }
+
+  same(a: string, b: string): boolean {
+    return this.find(a) === this.find(b);
+  }
+}
+
+/** The loads that run, sorted; null where the house holds what reachability cannot tell (half waves, lock-outs, panels). */
+export function reachedLoads(wiring: Wiring, world: World, call: Call): LoadId[] | null {
+  if (!within(wiring, world)) return null;
+  const joints = new Joints();
+  for (const strand of wiring.strands) {
+    const [a, b] = [landedTerminal(strand.wall), landedTerminal(strand.equipment)];
+    if (a && b && strand.continuity !== 'broken') joints.join(a, b);
+  }
+  for (const link of wiring.links) joints.join(link.a, link.b);
+  for (const device of wiring.devices) closeContacts(device, wiring, world, call, joints);
+  return loadsOn(wiring, world, joints);
+}
+
+function within(wiring: Wiring, world: World): boolean {
+  if (world.family === 'dual-fuel') return false;
+  return wiring.devices.every((one) => {
+    if (one.kind === 'adapter' || one.kind === 'splitter') return false;
+    return one.kind !== 'board' || !one.machine.startsWith('zone');
+  });
+}
+
+function closeContacts(device: Device, wiring: Wiring, world: World, call: Call, joints: Joints): void {
+  const switches =
+    device.kind === 'old-thermostat' || device.kind === 'new-thermostat' || device.kind === 'receiver';
+  if (!switches) return;
+  const owned = device.marks.map(canonicalMark);
+  const at = (mark: string) => terminalId(device.id, mark);
+  const rail = (order: readonly string[]) => order.find((one) => owned.includes(one));
+  if (device.kind === 'new-thermostat' && device.facts.rails === 'joined-inside') {
+    const [first, ...others] = owned.filter((one) => ['R', 'RH', 'RC'].includes(one));
+    for (const other of others) joints.join(at(first ?? other), at(other));
+  }
+  for (const letters of lettersOf(call, world)) {
+    let mark = letters.find((one) => owned.includes(one));
+    if (letters[0] === 'E' && mark !== undefined && !inUse(wiring, at(mark)))
+      mark = ['AUX', 'W2', 'W1'].find((one) => owned.includes(one));
+    if (mark === undefined) continue;
+    const heat = !['Y1', 'Y2', 'G', 'O', 'B', 'OB'].includes(mark);
+    const from = rail(heat ? ['RH', 'R', 'RC', 'T1', 'T'] : ['RC', 'R', 'RH', 'T1', 'T']);
+    if (from !== undefined) joints.join(at(from), at(mark));
+  }
+}
+
+function inUse(wiring: Wiring, terminal: string): boolean {
+  return (
+    wiring.strands.some(
+      (one) => landedTerminal(one.wall) === terminal || landedTerminal(one.equipment) === terminal
+    ) || wiring.links.some((one) => one.a === terminal || one.b === terminal)
+  );
+}
+
+/** A coil runs when its terminal hangs on the hot side of a transformer whose other side hangs on the coil's common, and the two do not touch. */
+function loadsOn(wiring: Wiring, world: World, joints: Joints): LoadId[] {
+  const supplies = wiring.devices.flatMap((one) => {
+    if (one.kind !== 'board' && one.kind !== 'plug-in-transformer' && one.kind !== 'added-transformer')
+      return [];
+    const owned = one.marks.map(canonicalMark);
+    const hot = ['R', 'RH', 'RC', 'T1', 'T'].find((mark) => owned.includes(mark)) ?? 'R';
+    return [{ hot: terminalId(one.id, hot), common: terminalId(one.id, 'C') }];
+  });
+  const alive = supplies.filter((one) => !joints.same(one.hot, one.common));
+  const on = new Set<LoadId>();
+  for (const board of wiring.devices) {
+    if (board.kind !== 'board') continue;
+    const owned = board.marks.map(canonicalMark);
+    const common = terminalId(board.id, 'C');
+    for (const [mark, loads] of startsOf(world.family, world, owned)) {
+      if (!owned.includes(mark)) continue;
+      const terminal = terminalId(board.id, mark);
+      const driven = alive.some((one) => joints.same(terminal, one.hot) && joints.same(common, one.common));
+      if (driven) for (const load of loads) on.add(load);
+    }
+  }
+  return [...on].sort();
+}
