@@ -201,3 +201,22 @@ test('labels come out as PDF with its fonts, and as SVG', async ({ page }) => {
   ]);
   expect(await readFile(await svg.path(), 'utf8')).toContain('The old schoolhouse');
 });
+
+test('the move list comes out as PDF with its fonts and drawings, and the drawings as SVG', async ({
+  page
+}) => {
+  await openDemo(page, 'classroom', 'moves');
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As PDF' }).click()
+  ]);
+  expect(pdf.suggestedFilename()).toBe('the-old-schoolhouse-former-classroom-moves.pdf');
+  const bytes = await readFile(await pdf.path());
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(bytes.includes(Buffer.from('FontFile'))).toBe(true);
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Drawings as SVG' }).click()
+  ]);
+  expect(await readFile(await svg.path(), 'utf8')).toContain('>GN  green');
+});

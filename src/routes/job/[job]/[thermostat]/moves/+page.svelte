@@ -5,6 +5,8 @@
   import { TOOLS } from '$core/plan/effort';
   import { tickMove } from '$core/job/edits';
   import { moveKey, type Move } from '$core/plan/moves';
+  import { download, downloadBlob, fileName } from '$lib/files/download';
+  import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ProofTable from '$lib/reasons/proof-table.svelte';
@@ -41,6 +43,39 @@
     place.session.edit(tickMove(place.job, place.index, moveKey(move), new Date(clock.now).toISOString()));
   }
 
+  let busy = $state(false);
+  let trouble = $state('');
+  const name = (ending: string) => fileName(`${place.job.name}-${place.thermostat.name}-moves`, ending);
+  const sheet = $derived(
+    taken
+      ? {
+          plan,
+          taken,
+          title: `${place.job.name}, ${place.thermostat.name}`,
+          conditions: conditions.map((one) => one.text)
+        }
+      : null
+  );
+
+  async function asPdf(): Promise<void> {
+    if (!sheet) return;
+    busy = true;
+    try {
+      downloadBlob(name('pdf'), await planAsPdf(sheet));
+      trouble = '';
+    } catch (error) {
+      trouble = `The PDF was not made: ${error instanceof Error ? error.message : String(error)}. Print holds the same.`;
+    }
+    busy = false;
+  }
+
+  function asSvg(): void {
+    if (!sheet) return;
+    const drawings = planDrawings(sheet);
+    download(name('before.svg'), drawings.before, 'image/svg+xml');
+    if (drawings.after) download(name('after.svg'), drawings.after, 'image/svg+xml');
+  }
+
   interface Group {
     readonly place: string;
     readonly first: number;
@@ -75,9 +110,18 @@
       <p>{title}</p>
       {#if place.thermostat.choice.method === null}<p class="quiet">Recommended; not chosen yet.</p>{/if}
     </div>
-    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}
-      ><Printer size={18} aria-hidden="true" />Print</button
-    >
+    <div class="no-print flex flex-wrap gap-2">
+      {#if taken && plan.moves.length > 0}
+        <button type="button" class="btn btn-outline" disabled={busy} onclick={asPdf}
+          >{busy ? 'Making …' : 'As PDF'}</button
+        >
+        <button type="button" class="btn btn-outline" onclick={asSvg}>Drawings as SVG</button>
+      {/if}
+      <button type="button" class="btn btn-primary" onclick={() => window.print()}
+        ><Printer size={18} aria-hidden="true" />Print</button
+      >
+    </div>
+    {#if trouble}<p class="w-full text-sm" role="alert">{trouble}</p>{/if}
   </div>
 
   <SafetyNotice at="moving" />
