@@ -8,6 +8,8 @@ export default defineConfig({
   optimizeDeps: { include: ['valibot', 'localforage', 'papaparse'] },
   test: {
     include: ['src/**/*.test.ts', 'scripts/**/*.test.mjs'],
-    environment: 'node'
+    environment: 'node',
+    // Only there to end what hangs: property tests plan many houses, and machines differ.
+    testTimeout: 60_000
   }
 });

@@ -154,6 +154,14 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await expect(card('spare-conductor')).toContainText('Recommended');
   await expect(card('add-conductor')).toContainText('With care');
   await expect(card('signal-splitter')).toContainText('nothing');
+  await expect(card('spare-conductor').locator('[data-slips]')).toContainText(
+    /of \d+ single mistakes, \d+ would harm/
+  );
+  await page.getByText('What you mind').click();
+  await page.getByLabel(/^Work/).selectOption('not at all');
+  await expect(page.locator('li[data-method]').nth(1)).toHaveAttribute('data-method', 'add-conductor');
+  await page.getByLabel(/^Work/).selectOption('as usual');
+  await expect(page.locator('li[data-method]').nth(1)).toHaveAttribute('data-method', 'signal-splitter');
   await card('signal-splitter')
     .getByLabel('Which way')
     .selectOption({ label: 'Y becomes C, G carries both calls' });

@@ -100,6 +100,7 @@ export function emptyThermostat(
     mercury: 'unknown',
     photos: [],
     foundEnds: [],
+    minds: { cost: 1, work: 1, looks: 1 },
     bench: [],
     done: []
   };

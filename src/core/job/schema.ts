@@ -147,6 +147,10 @@ export const Equipment = v.strictObject({
 });
 export type Equipment = v.InferOutput<typeof Equipment>;
 
+const minded = v.picklist([0, 1, 2], '0 (not at all), 1 (as usual) or 2 (much)');
+export const Minds = v.strictObject({ cost: minded, work: minded, looks: minded });
+export type Minds = v.InferOutput<typeof Minds>;
+
 export const Thermostat = v.strictObject({
   id: ThermostatId,
   name: shortText,
@@ -173,6 +177,8 @@ export const Thermostat = v.strictObject({
     /** Which of the method's variants; null for the best. */
     variant: v.optional(v.nullable(shortText), null)
   }),
+  /** How much the user minds cost, work and looks; harm and lost functions always come first. */
+  minds: v.optional(Minds, { cost: 1, work: 1, looks: 1 }),
   face: v.optional(WallFace, EMPTY_WALL_FACE),
   signal: v.optional(v.pipe(v.array(SignalReading), v.maxLength(200, 'at most 200 readings')), []),
   path: v.optional(CablePath, { stretches: [], more: 0 }),

@@ -147,6 +147,27 @@ describe('the plan', () => {
     expect(options.at(-1)?.whyAbove).toContain('refused');
   });
 
+  it('lets the user weigh work, cost and looks, and never harm or lost functions', () => {
+    const order = (minds: { cost: 0 | 1 | 2; work: 0 | 1 | 2; looks: 0 | 1 | 2 }) => {
+      const where = furnaceFourWires();
+      const thermostat = { ...where.thermostat, minds };
+      const plan = planFor({ ...where.job, thermostats: [thermostat] }, thermostat, {
+        device: findDevice(where.job, 'de-fellgate') ?? null
+      });
+      return plan.options.map((one) => [one.method, one.verdict] as const);
+    };
+    const cheap = order({ cost: 2, work: 0, looks: 1 }).map(([method]) => method);
+    const quick = order({ cost: 0, work: 2, looks: 1 }).map(([method]) => method);
+    expect(cheap.indexOf('add-conductor')).toBeLessThan(cheap.indexOf('signal-splitter'));
+    expect(quick.indexOf('signal-splitter')).toBeLessThan(quick.indexOf('add-conductor'));
+    for (const ways of [order({ cost: 2, work: 2, looks: 2 }), order({ cost: 0, work: 0, looks: 0 })]) {
+      const verdicts = ways.map(([, verdict]) => verdict === 'no');
+      expect(verdicts.indexOf(true)).toBe(verdicts.lastIndexOf(false) + 1);
+      const kept = ways.findIndex(([method]) => method === 'repurpose-g');
+      expect(ways.findIndex(([method]) => method === 'new-cable')).toBeLessThan(kept);
+    }
+  });
+
   it('counts minutes and parts', () => {
     const option = planned(furnaceFourWires()).options.find((one) => one.method === 'new-cable');
     expect(option?.minutes).toBeGreaterThan(100);

@@ -2,7 +2,7 @@
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
-import type { Job, Thermostat } from '../job/schema';
+import type { Job, Minds, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
 import { optionsFor, type Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
@@ -66,7 +66,7 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   );
   const wanted = request.method ?? thermostat.choice.method;
   const variant = request.variant ?? (wanted === thermostat.choice.method ? thermostat.choice.variant : null);
-  const planned = rankOptions(options, others, wanted, variant);
+  const planned = rankOptions(options, others, { wanted, variant, minds: thermostat.minds });
   const recommended = recommend(planned);
   const taken = planned.find((one) => one.method === wanted) ?? recommended;
   const [world] = taken.proof?.worlds ?? [];
@@ -90,8 +90,7 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
 function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
-  wanted: MethodId | null,
-  variant: string | null
+  { wanted, variant, minds }: { wanted: MethodId | null; variant: string | null; minds: Minds }
 ): PlannedOption[] {
   const priced = options.map((option) => {
     const moves = option.after === null ? [] : movesBetween(option.before, option.after, others);
@@ -102,7 +101,7 @@ function rankOptions(
       cost: option.parts.reduce((sum, part) => sum + part.cost, 0)
     };
   });
-  const all = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b)));
+  const all = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b), minds));
   const sorted = all.filter((option) => {
     // Among the variants of one method, the one with the fewest conditions comes first.
     const warnings = (one: Priced) => one.findings.filter((other) => other.level === 'warn').length;
@@ -115,7 +114,7 @@ function rankOptions(
   return sorted.map((one, index) => {
     const option = { ...one, variants: variantsOf(all.filter((other) => other.method === one.method)) };
     const next = sorted[index + 1];
-    return { ...option, whyAbove: next ? whyAbove(factsOf(option), factsOf(next)) : null };
+    return { ...option, whyAbove: next ? whyAbove(factsOf(option), factsOf(next), minds) : null };
   });
 }
 
@@ -130,7 +129,11 @@ function variantsOf(same: readonly Priced[]): PlannedVariant[] {
 }
 
 function factsOf(option: Priced): RankFacts {
-  return { ...option, functionsLost: option.findings.filter((one) => one.code === 'function-lost').length };
+  return {
+    ...option,
+    functionsLost: option.findings.filter((one) => one.code === 'function-lost').length,
+    shows: option.parts.some((one) => one.id === 'raceway')
+  };
 }
 
 /** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */

@@ -1,7 +1,9 @@
 /**
  * The order of the options, as the trade weighs them: nobody hurt and nothing damaged; every function kept; what exists before what is
- * added, before what is given up; least work in places hard to reach; cost.
+ * added, before what is given up; least work in places hard to reach; cost. The user may weigh work, cost and looks, below harm and
+ * functions and never against them.
  */
+import type { Minds } from '../job/schema';
 import type { MethodId, Verdict } from '../trade/vocabulary';
 import type { Standing } from './types';
 
@@ -14,12 +16,14 @@ export interface RankFacts {
   readonly functionsLost: number;
   readonly minutes: number;
   readonly cost: number;
+  /** Something stays in sight that was not there: a cord, a raceway. */
+  readonly shows: boolean;
 }
 
 interface Criterion {
   readonly id: string;
   /** Lower is better. */
-  measure(facts: RankFacts): number;
+  measure(facts: RankFacts, minds: Minds): number;
   /** Why the better of two stands above the other. */
   because(better: RankFacts, worse: RankFacts): string;
 }
@@ -52,6 +56,12 @@ export const CRITERIA: readonly Criterion[] = [
       better.functionsLost === 0 ? 'every function that worked still works' : 'fewer functions are lost'
   },
   {
+    // Only where the user said that something counts more or less than usual.
+    id: 'minds',
+    measure: (one, minds) => (isUsual(minds) ? 0 : burden(one, minds)),
+    because: () => 'of what you said counts more'
+  },
+  {
     id: 'permanence',
     measure: (one) => standingOrder[one.standing],
     because: (better) =>
@@ -71,17 +81,29 @@ export const CRITERIA: readonly Criterion[] = [
   }
 ];
 
-export function compareOptions(a: RankFacts, b: RankFacts): number {
+export const USUAL_MINDS: Minds = { cost: 1, work: 1, looks: 1 };
+
+function isUsual({ cost, work, looks }: Minds): boolean {
+  return cost === 1 && work === 1 && looks === 1;
+}
+
+/** An hour of work, fifty dollars and a cord in sight weigh the same to somebody who minds all three alike. Leaving it counts nothing. */
+function burden({ minutes, cost, shows, standing }: RankFacts, minds: Minds): number {
+  const givenUp = standing === 'given-up' ? 1 : 0;
+  return (minds.work * minutes) / 60 + (minds.cost * cost) / 50 + (shows ? minds.looks : 0) + givenUp;
+}
+
+export function compareOptions(a: RankFacts, b: RankFacts, minds: Minds = USUAL_MINDS): number {
   for (const criterion of CRITERIA) {
-    const difference = criterion.measure(a) - criterion.measure(b);
+    const difference = criterion.measure(a, minds) - criterion.measure(b, minds);
     if (difference !== 0) return difference;
   }
   return 0;
 }
 
 /** Why `better` stands above `worse`, in words; null where nothing decides between them or both are refused. */
-export function whyAbove(better: RankFacts, worse: RankFacts): string | null {
+export function whyAbove(better: RankFacts, worse: RankFacts, minds: Minds = USUAL_MINDS): string | null {
   if (better.verdict === 'no') return null;
-  const criterion = CRITERIA.find((one) => one.measure(better) !== one.measure(worse));
+  const criterion = CRITERIA.find((one) => one.measure(better, minds) !== one.measure(worse, minds));
   return criterion ? `above “${worse.title}” because ${criterion.because(better, worse)}` : null;
 }

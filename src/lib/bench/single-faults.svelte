@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Every single mistake on this wiring, by what it would do: what harms comes first, what nobody would notice last. */
-  import { FLAGS, type FaultTable } from '$core/diagnose/fault-table';
+  import { countMistakes, mistakesOf } from '$core/diagnose/mistakes';
   import type { Bench } from './bench.svelte';
   import { LongWork } from './long-run.svelte';
 
@@ -22,45 +22,8 @@
       void run.start({ wiring: bench.sound, world: bench.world, calls: bench.calls, pairs: false });
   }
 
-  interface Row {
-    readonly id: string;
-    readonly says: string;
-    readonly harms: boolean;
-    readonly shows: string;
-  }
-
-  const rows = $derived(run.result ? rowsOf(run.result) : []);
-
-  function rowsOf(table: FaultTable): Row[] {
-    const width = table.calls.length;
-    return table.faults
-      .map((fault, at): Row => {
-        const shows: string[] = [];
-        let harms = false;
-        for (let call = 0; call < width; call += 1) {
-          const cell = (at + 1) * width + call;
-          const flags = table.flags[cell] ?? 0;
-          const runs = table.runs[cell] ?? 0;
-          const noAir = runsWithoutAir(table, runs);
-          harms ||= (flags & (FLAGS.fuseOpen | FLAGS.overloaded)) > 0 || noAir;
-          if (flags & FLAGS.fuseOpen) shows.push('a fuse opens');
-          else if (noAir) shows.push('runs without the blower');
-          else if (runs !== (table.runs[call] ?? 0)) shows.push(`${table.calls[call]} differs`);
-          if ((table.volts[cell] ?? 30) < 18 && (table.volts[call] ?? 0) >= 18)
-            shows.push('the display is dark');
-        }
-        return { id: fault.id, says: fault.says, harms, shows: [...new Set(shows)].join(', ') };
-      })
-      .sort((a, b) => Number(b.harms) - Number(a.harms) || Number(a.shows === '') - Number(b.shows === ''));
-  }
-
-  function runsWithoutAir({ loads }: FaultTable, runs: number): boolean {
-    const on = (load: string) => {
-      const bit = loads.findIndex((one) => one === load);
-      return bit >= 0 && ((runs >> bit) & 1) === 1;
-    };
-    return loads.includes('blower') && !on('blower') && (on('compressor') || on('strips') || on('burner'));
-  }
+  const rows = $derived(run.result ? mistakesOf(run.result) : []);
+  const counts = $derived(countMistakes(rows));
 </script>
 
 <section class="sheet-of-paper p-4" aria-label="Every single mistake">
@@ -75,9 +38,8 @@
     <button type="button" class="btn" onclick={start}>Solve them</button>
   {:else}
     <p class="mb-2" data-summary>
-      {rows.length} mistakes: <b>{rows.filter((one) => one.harms).length} would harm</b>, {rows.filter(
-        (one) => !one.harms && one.shows !== ''
-      ).length} would show at the tests, {rows.filter((one) => one.shows === '').length} would not show at all.
+      {counts.all} mistakes: <b>{counts.harming} would harm</b>, {counts.noticed} would show at the tests, {counts.hidden}
+      would not show at all.
     </p>
     <details>
       <summary class="cursor-pointer font-semibold">All of them</summary>
@@ -88,7 +50,7 @@
             <tr>
               <td>{row.says}</td>
               <td
-                >{#if row.harms}<b>Harm:&ensp;</b>{/if}{row.shows || 'nothing shows'}</td
+                >{#if row.harms}<b>Harm:&ensp;</b>{/if}{row.shows.join(', ') || 'nothing shows'}</td
               >
             </tr>
           {/each}

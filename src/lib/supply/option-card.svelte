@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One way of supplying the common: verdict, what it takes away, minutes, cost, proof. */
   import { callsText } from './words';
+  import type { MistakeCounts } from '$core/diagnose/mistakes';
   import type { PlannedOption } from '$core/plan/plan';
   import type { MethodId } from '$core/trade/vocabulary';
   import FindingList from '../reasons/finding-list.svelte';
@@ -10,13 +11,15 @@
 
   interface Props {
     option: PlannedOption;
+    /** How forgiving it is; null until that is worked out. */
+    mistakes: MistakeCounts | null;
     best: boolean;
     number: number;
     chosen: boolean;
     onchoose: (method: MethodId | null, variant: string | null) => void;
   }
 
-  let { option, best, number, chosen, onchoose }: Props = $props();
+  let { option, mistakes, best, number, chosen, onchoose }: Props = $props();
   const conditions = $derived(
     option.findings.filter((one) => one.level !== 'note' && one.code !== 'function-lost')
   );
@@ -71,6 +74,11 @@
     {/if}
     {#if option.proof}<dt class="quiet">Proof</dt>
       <dd>{callsText(option.proof)}</dd>{/if}
+    {#if mistakes}<dt class="quiet">Slips</dt>
+      <dd data-slips>
+        of {mistakes.all} single mistakes, {mistakes.harming} would harm and {mistakes.noticed} would show at the
+        tests
+      </dd>{/if}
   </dl>
   {#if conditions.length > 0}<FindingList findings={conditions} />{/if}
   {#if notes.length > 0}

@@ -2,6 +2,8 @@
   /** Station: choose the supply. */
   import { chooseMethod } from '$core/job/edits';
   import { deviceName } from '$core/match/catalogue';
+  import Minds from '$lib/supply/minds.svelte';
+  import { MistakesByWay } from '$lib/supply/mistakes.svelte';
   import OptionCard from '$lib/supply/option-card.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
@@ -10,6 +12,16 @@
 
   const place = getPlace();
   const plan = $derived(place.plan);
+  const mistakes = new MistakesByWay();
+  $effect(() => {
+    const current = plan;
+    // The ranking first; the longer work fills in behind it.
+    const timer = setTimeout(() => void mistakes.count(current), 150);
+    return () => {
+      clearTimeout(timer);
+      mistakes.cancel();
+    };
+  });
   const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
   const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
   const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
@@ -30,6 +42,8 @@
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}
 
+  <Minds />
+
   <ol
     class="grid items-start gap-3 md:grid-cols-2 xl:grid-cols-3"
     aria-label="Ways that are open, best first"
@@ -37,6 +51,7 @@
     {#each offered as option, index (option.method)}
       <OptionCard
         {option}
+        mistakes={mistakes.counts[option.method] ?? null}
         best={option.method === plan.recommended}
         number={index + 1}
         chosen={place.thermostat.choice.method === option.method}
