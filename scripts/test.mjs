@@ -39,7 +39,9 @@ const checks = (
   await Promise.all([
     inTurn(
       () => step('lint, with the directions of imports', bin('eslint'), ['.', '--max-warnings', '0']),
-      () => step('format', bin('prettier'), ['--check', '.'])
+      () => step('format', bin('prettier'), ['--check', '.']),
+      // Beside the unit tests, so that the browser tests find it ready.
+      () => step('build', process.execPath, ['scripts/build-once.mjs'])
     ),
     inTurn(
       () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']),
