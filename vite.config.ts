@@ -7,8 +7,21 @@ export default defineConfig({
   worker: { format: 'es' },
   optimizeDeps: { include: ['valibot', 'localforage', 'papaparse'] },
   test: {
-    include: ['src/**/*.test.ts', 'scripts/**/*.test.mjs'],
     environment: 'node',
+    projects: [
+      {
+        // The core keeps no state that one test could leave to another: its modules are loaded once for all.
+        extends: true,
+        test: {
+          name: 'pure',
+          include: ['src/**/*.test.ts', 'scripts/**/*.test.mjs'],
+          exclude: ['src/storage/**'],
+          pool: 'threads',
+          isolate: false
+        }
+      },
+      { extends: true, test: { name: 'storage', include: ['src/storage/**/*.test.ts'] } }
+    ],
     // Only there to end what hangs: property tests plan many houses, and machines differ.
     testTimeout: 60_000
   }
