@@ -4,7 +4,7 @@
  */
 import type { Coil, Contact, Sense } from '../devices/elements';
 import type { SupplyCase } from '../devices/world';
-import type { Call } from '../trade/vocabulary';
+import type { Call, LoadId } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
 import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
 import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
@@ -17,6 +17,8 @@ export interface Relays {
   readonly circuit: Circuit;
   /** Coils, then sensing relays, by their place in the netlist. */
   readonly coils: Int32Array;
+  /** Number of a coil or sensing relay in `coils`, by its id. */
+  readonly numberOf: ReadonlyMap<string, number>;
   readonly energised: Uint8Array;
   readonly openFuses: Uint8Array;
   /** The highest current that an opened fuse saw, amps. */
@@ -33,23 +35,30 @@ export interface Relays {
 export function relaysOf(circuit: Circuit): Relays {
   const { elements } = circuit.netlist;
   const coils = Int32Array.from([...circuit.coils, ...circuit.senses]);
-  const at = new Map(Array.from(coils, (place, number) => [elements[place]?.id ?? '', number]));
+  const numberOf = new Map(Array.from(coils, (place, number) => [elements[place]?.id ?? '', number]));
   const contacts = circuit.switching.filter((place) => elements[place]?.kind === 'contact');
   const contact = (place: number) => elements[place] as Contact;
   const width = coils.length + circuit.fuses.length;
   return {
     circuit,
     coils,
+    numberOf,
     energised: new Uint8Array(coils.length),
     openFuses: new Uint8Array(circuit.fuses.length),
     fuseAmps: new Float64Array(circuit.fuses.length),
     chattering: new Uint8Array(coils.length),
     waves: circuit.halfWaves ? halfWavesFor(circuit) : null,
     contacts,
-    contactCoil: contacts.map((place) => at.get(contact(place).coil) ?? -1),
+    contactCoil: contacts.map((place) => numberOf.get(contact(place).coil) ?? -1),
     contactCloses: Uint8Array.from(contacts, (place) => (contact(place).closedWhen === 'energised' ? 1 : 0)),
     history: new Uint8Array(MOST_STEPS * width)
   };
+}
+
+/** Numbers of the coils of which any one makes a load run. */
+export function coilsOfLoad({ circuit, numberOf }: Relays, load: LoadId): Int32Array {
+  const rules = circuit.netlist.loads.filter((rule) => rule.load === load);
+  return Int32Array.from(rules.flatMap((rule) => rule.coils.flatMap((id) => numberOf.get(id) ?? [])));
 }
 
 /** Solves a call from rest to its fixed point. Returns the number of solves; the state is in `relays` and the circuit. */

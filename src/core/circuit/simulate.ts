@@ -155,10 +155,7 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
 }
 
 /** One row per load: two machines that both have a blower make one row that runs when either does. */
-function mergeLoads({ circuit, coils, energised }: Relays, volts: readonly number[]): LoadResult[] {
-  const numberOf = new Map(
-    Array.from(coils, (place, number) => [circuit.netlist.elements[place]?.id ?? '', number])
-  );
+function mergeLoads({ circuit, numberOf, energised }: Relays, volts: readonly number[]): LoadResult[] {
   const rows = new Map<LoadId, LoadResult>();
   for (const rule of circuit.netlist.loads) {
     const own = rule.coils.flatMap((id) => numberOf.get(id) ?? []);

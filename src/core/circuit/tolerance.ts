@@ -12,7 +12,7 @@ import { circuitOf, isCircuit, setImpedance, type Circuit } from './circuit';
 import { expectedLoads } from './expected';
 import type { LongRun } from './long-run';
 import { netlistOf } from './netlist';
-import { elementVolts, relaysOf, settle, type Relays } from './settle';
+import { coilsOfLoad, elementVolts, relaysOf, settle, type Relays } from './settle';
 import type { SimulateFailure } from './simulate';
 
 /** Ranges that values are drawn from, evenly, as factors of the nominal value. Mains: ±10 %; the rest by usual sheets. */
@@ -122,17 +122,8 @@ export function toleranceRun(request: ToleranceRequest): LongRun<ToleranceResult
 }
 
 /** For each load that the call is meant to start: the numbers of the coils of which one must be pulled in. */
-function wantedCoils({ coils, circuit }: Relays, call: Call, world: World): Int32Array[] {
-  const numberOf = new Map(
-    Array.from(coils, (place, number) => [circuit.netlist.elements[place]?.id ?? '', number])
-  );
-  return expectedLoads(call, world).map((load) =>
-    Int32Array.from(
-      circuit.netlist.loads
-        .filter((rule) => rule.load === load)
-        .flatMap((rule) => rule.coils.flatMap((id) => numberOf.get(id) ?? []))
-    )
-  );
+function wantedCoils(relays: Relays, call: Call, world: World): Int32Array[] {
+  return expectedLoads(call, world).map((load) => coilsOfLoad(relays, load));
 }
 
 function runs({ energised }: Relays, wanted: readonly Int32Array[]): boolean {

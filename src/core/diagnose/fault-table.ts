@@ -5,10 +5,11 @@
 import { circuitOf, isCircuit } from '../circuit/circuit';
 import type { LongRun } from '../circuit/long-run';
 import { netlistOf, type Netlist } from '../circuit/netlist';
-import { elementAmps, elementVolts, relaysOf, settle, type Relays } from '../circuit/settle';
+import { coilsOfLoad, elementAmps, elementVolts, relaysOf, settle, type Relays } from '../circuit/settle';
 import type { SimulateFailure } from '../circuit/simulate';
 import type { Source } from '../devices/elements';
 import { supplyCases, type SupplyCase, type World } from '../devices/world';
+import { NOMINAL_VOLTS } from '../trade/loads';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { faultsOf } from './faults/registry';
@@ -117,22 +118,14 @@ interface Reader {
   readonly ratedAmps: Float64Array;
 }
 
-function readerFor({ circuit, coils }: Relays, { loads }: FaultTable): Reader {
-  const numberOf = new Map(
-    Array.from(coils, (place, number) => [circuit.netlist.elements[place]?.id ?? '', number])
-  );
+function readerFor(relays: Relays, { loads }: FaultTable): Reader {
+  const { circuit } = relays;
   return {
-    coilsOfLoad: loads.map((load) =>
-      Int32Array.from(
-        circuit.netlist.loads
-          .filter((rule) => rule.load === load)
-          .flatMap((rule) => rule.coils.flatMap((id) => numberOf.get(id) ?? []))
-      )
-    ),
+    coilsOfLoad: loads.map((load) => coilsOfLoad(relays, load)),
     fed: Int32Array.from(circuit.netlist.fed, (one) => circuit.placeOf.get(one.element) ?? -1),
     ratedAmps: Float64Array.from(
       circuit.sources,
-      (at) => (circuit.netlist.elements[at] as Source).ratedVa / 24
+      (at) => (circuit.netlist.elements[at] as Source).ratedVa / NOMINAL_VOLTS
     )
   };
 }

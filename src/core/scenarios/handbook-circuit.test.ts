@@ -7,8 +7,15 @@ import { findDevice } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { newThermostatDevice, clipOf } from '../supply/swap-thermostat';
 import type { Call } from '../trade/vocabulary';
-import { terminalId, type Board, type Strand, type Wiring, type WireLink } from '../wiring/graph';
-import { conductorOhms } from '../trade/cable';
+import {
+  splitTerminal,
+  terminalId,
+  type Board,
+  type Strand,
+  type Wiring,
+  type WireLink
+} from '../wiring/graph';
+import { strandOf, type End } from './hand-wired';
 import { furnaceWithCommon } from './houses';
 
 const { job } = furnaceWithCommon();
@@ -37,21 +44,12 @@ const board: Board = {
 };
 
 function strand(id: string, wall: string | null, equipment: string | null): Strand {
-  const landing = (terminal: string | null) =>
-    terminal === null ? ({ state: 'loose' } as const) : ({ state: 'landed', terminal } as const);
-  return {
-    id,
-    cable: 'ca-1',
-    name: id,
-    colour: null,
-    colourBeyond: null,
-    stripe: null,
-    spliced: 'no',
-    continuity: 'proven',
-    ohms: conductorOhms(18, 15),
-    wall: landing(wall),
-    equipment: landing(equipment)
+  const end = (terminal: string | null): End => {
+    if (terminal === null) return null;
+    const { device: owner, mark } = splitTerminal(terminal);
+    return [owner, mark];
   };
+  return strandOf(id, end(wall), end(equipment));
 }
 
 const at = (mark: string) => terminalId(device.id, mark);
