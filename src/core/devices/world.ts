@@ -9,10 +9,7 @@ export interface World {
   readonly family: Family;
   /** Who runs the blower when heat is called: the board by itself, or nothing but G. */
   readonly blowerInHeat: 'board' | 'g';
-  /**
-   * Who runs it in cooling. Some boards start it on Y as well; a board that does is never worse off than one that waits for G, so a proof
-   * takes G where nobody knows.
-   */
+  /** Who runs it in cooling. Some boards start it on Y as well; where nobody knows, a proof solves both and the worse counts. */
   readonly blowerInCool: 'board' | 'g';
   /** A compressor hangs on Y. */
   readonly compressor: boolean;

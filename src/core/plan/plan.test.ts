@@ -173,6 +173,24 @@ describe('the plan', () => {
     }
   });
 
+  it('solves a cooling board both ways, with the blower on G alone and on Y as well', () => {
+    const solves = (where: House) => {
+      const option = planned(where).options.find((one) => one.method === 'new-cable');
+      const rows = option?.proof?.worlds[0]?.rows ?? [];
+      const printed = (option?.proof?.worlds[0]?.before ?? []).concat(option?.proof?.worlds[0]?.after ?? []);
+      return {
+        all: option?.proof?.solves ?? 0,
+        printed: printed.reduce((sum, one) => sum + one.solves, 0),
+        rows
+      };
+    };
+    const cooled = solves(furnaceFourWires());
+    expect(cooled.rows.map((one) => one.call)).toContain('cool1');
+    expect(cooled.all).toBe(2 * cooled.printed);
+    const warm = solves(heatOnly());
+    expect(warm.all).toBe(warm.printed);
+  });
+
   it('counts minutes and parts', () => {
     const option = planned(furnaceFourWires()).options.find((one) => one.method === 'new-cable');
     expect(option?.minutes).toBeGreaterThan(100);

@@ -5,6 +5,7 @@
 import { expectedLoads, running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
+import { isHeatPump } from '../devices/roles';
 import { caseName, supplyCases, type World } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
 import { LOAD_NAMES } from '../trade/loads';
@@ -85,18 +86,44 @@ interface WorldOutcome {
   readonly solves: number;
 }
 
+/**
+ * A world with each way its board may start the blower in cooling, where nobody knows: both are solved, and what either does wrong counts.
+ * The first is the one that is printed.
+ */
+function behaviours(world: World): World[] {
+  const knownByFamily = isHeatPump(world.family) || !world.compressor;
+  return knownByFamily
+    ? [world]
+    : [
+        { ...world, blowerInCool: 'g' },
+        { ...world, blowerInCool: 'board' }
+      ];
+}
+
 function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
+  const [printed, ...others] = behaviours(world).map((one) => proveBehaviour(input, one, world, weight));
+  if (!printed) throw new Error('A world has at least one behaviour');
+  const said = new Set(printed.findings.map((one) => `${one.code} ${one.text}`));
+  const more = others.flatMap((one) => one.findings).filter((one) => !said.has(`${one.code} ${one.text}`));
+  return {
+    ...printed,
+    findings: [...printed.findings, ...more],
+    solves: [printed, ...others].reduce((sum, one) => sum + one.solves, 0)
+  };
+}
+
+function proveBehaviour(input: ProofInput, behaviour: World, world: World, weight: number): WorldOutcome {
   const findings: Finding[] = [];
   const rows: ProofRow[] = [];
   const before: CallResult[] = [];
   const after: CallResult[] = [];
   let solves = 0;
-  for (const call of callsOf(world, input.before)) {
-    const was = simulate(input.before, world, call);
+  for (const call of callsOf(behaviour, input.before)) {
+    const was = simulate(input.before, behaviour, call);
     if (!was.ok) return { world, proof: null, findings: [unsolvable(was, world)], solves };
     const cases: CallResult[] = [];
     for (const supplyCase of supplyCases(suppliesIn(input.after))) {
-      const now = simulate(input.after, world, call, supplyCase);
+      const now = simulate(input.after, behaviour, call, supplyCase);
       if (!now.ok) return { world, proof: null, findings: [unsolvable(now, world)], solves };
       cases.push(now.result);
       solves += now.result.solves;
@@ -106,7 +133,7 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
     rows.push(row);
     before.push(was.result);
     after.push(...cases.slice(0, 1));
-    findings.push(...rowFindings(row, world, input.needsSupply));
+    findings.push(...rowFindings(row, behaviour, input.needsSupply));
     findings.push(...worstHarm(cases), ...dipFindings(was.result, cases));
   }
   return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
