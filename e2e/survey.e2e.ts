@@ -181,6 +181,8 @@ test('a stop locks the moves, not the record, until it is resolved', async ({ pa
   await gas.getByRole('button', { name: 'It was resolved' }).click();
   await gas.getByLabel(/Resolved, when/).fill('cleared by the gas line');
   await gas.getByRole('button', { name: 'It is resolved' }).click();
+  await expect(gas.getByRole('button', { name: 'It is resolved' })).toHaveCount(0);
+  await expectSaved(page);
   await openStation(page, 'classroom', 'moves');
   await expect(page.getByRole('region', { name: 'Move list' })).toBeVisible();
 });
