@@ -144,14 +144,14 @@ export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): v
 }
 
 /**
- * Solves for the state in `on`, with every source at `share` of its EMF. Node voltages end up in `numbers.xRe` and `xIm`. `first` is
- * where elimination starts anew; only the measurement of what keeping gains hands in 0.
+ * Solves for the state in `on`, with every source at `share` of its EMF. Node voltages end up in `numbers.xRe` and `xIm`.
  */
-export function solveCircuit(circuit: Circuit, share = 1, first = circuit.structure.firstSwitched): void {
+export function solveCircuit(circuit: Circuit, share = 1): void {
   const { structure, numbers, kept, model } = circuit;
   const complex = model === 'complex';
   const n = structure.nodes.length;
-  if (!kept.fresh || first === 0) keepLasting(circuit, first);
+  const first = structure.firstSwitched;
+  if (!kept.fresh) keepLasting(circuit);
   numbers.re.set(kept.re);
   if (complex) numbers.im.set(kept.im);
   numbers.scale.set(kept.scale);
@@ -166,7 +166,7 @@ export function solveCircuit(circuit: Circuit, share = 1, first = circuit.struct
   }
 }
 
-function keepLasting(circuit: Circuit, first: number): void {
+function keepLasting(circuit: Circuit): void {
   const { structure, numbers, kept, model, netlist } = circuit;
   numbers.re.fill(0);
   numbers.im.fill(0);
@@ -174,12 +174,13 @@ function keepLasting(circuit: Circuit, first: number): void {
   const { elements } = netlist;
   for (let at = 0; at < elements.length; at += 1)
     if (conducts(circuit, at) && !switches(elements[at]!)) stamp(circuit, at);
+  const first = structure.firstSwitched;
   if (model === 'complex') factorComplex(structure, numbers, 0, first);
   else factorReal(structure, numbers, 0, first);
   kept.re.set(numbers.re);
   kept.im.set(numbers.im);
   kept.scale.set(numbers.scale);
-  kept.fresh = first === structure.firstSwitched;
+  kept.fresh = true;
 }
 
 function stampSwitching(circuit: Circuit): void {

@@ -102,7 +102,9 @@ const known = new WeakMap<Wiring, Map<string, Relays | SimulateFailure>>();
 function relaysFor(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
   const worlds = known.get(wiring) ?? new Map<string, Relays | SimulateFailure>();
   known.set(wiring, worlds);
-  const key = `${model} ${world.id} ${world.blowerInCool} ${world.compressor}`;
+  // What a world does, not what it is called.
+  const { family, blowerInHeat, blowerInCool, compressor, reversing } = world;
+  const key = [model, family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
   const before = worlds.get(key);
   if (before) return before;
   const fresh = build(wiring, world, model);

@@ -5,7 +5,7 @@ import { emptyCable, emptyConductor, emptyEquipment, emptyThermostat, landedOn, 
 import type { DeviceFacts } from './device-facts';
 import { nextId, type DeviceId, type EquipmentId } from './ids';
 import type { FoundEnd } from './reading-schema';
-import type { Cable, Conductor, ConductorEnd, Equipment, Job, Link, Splice, Thermostat } from './schema';
+import type { Cable, Conductor, ConductorEnd, Job, Link, Splice, Thermostat } from './schema';
 import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
 
 const endNames: Readonly<Record<EndSide, string>> = { wall: 'Wall end', equipment: 'Equipment end' };
@@ -161,10 +161,6 @@ export function removeLink(job: Job, th: number, index: number): Step {
 /** Marks of the old plate. */
 export function setPlateMarks(job: Job, th: number, marks: readonly string[]): Step {
   return setStep(job, ['thermostats', th, 'marks'], marks, 'Terminals of the old plate');
-}
-
-export function setEquipment(job: Job, eq: number, equipment: Equipment, label = 'Equipment changed'): Step {
-  return setStep(job, ['equipment', eq], equipment, label);
 }
 
 export function setThermostatField<K extends keyof Thermostat>(

@@ -174,13 +174,6 @@ export function landedTerminal(landing: Landing): TerminalId | null {
   return landing.state === 'landed' ? landing.terminal : null;
 }
 
-/** Strands whose given end is landed on the terminal. */
-export function strandsOn(wiring: Wiring, terminal: TerminalId): Strand[] {
-  return wiring.strands.filter(
-    (strand) => landedTerminal(strand.wall) === terminal || landedTerminal(strand.equipment) === terminal
-  );
-}
-
 export function isFree(landing: Landing): boolean {
   return landing.state === 'loose' || landing.state === 'coiled';
 }

@@ -1,11 +1,9 @@
 /** Small steps that faults are made of. */
 import {
   landedTerminal,
-  printedMark,
   splitTerminal,
   type Landing,
   type Strand,
-  type TerminalId,
   type Upset,
   type Wiring
 } from '../../wiring/graph';
@@ -30,13 +28,6 @@ export const LOOSE: Landing = { state: 'loose' };
 /** "wall" or "equipment" as one says it. */
 export function endName(side: EndSide): string {
   return side === 'wall' ? 'the wall' : 'the equipment';
-}
-
-/** Device name and mark. */
-export function terminalName(wiring: Wiring, terminal: TerminalId): string {
-  const { device } = splitTerminal(terminal);
-  const name = wiring.devices.find((one) => one.id === device)?.name ?? device;
-  return `${printedMark(wiring, terminal)} of the ${name}`;
 }
 
 export function markAt(landing: Landing): string | null {

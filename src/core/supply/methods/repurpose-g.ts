@@ -1,14 +1,8 @@
 import { FAMILY_NAMES } from '../../trade/vocabulary';
 import { finding, type Finding } from '../../trade/findings';
-import {
-  hasMark,
-  landedTerminal,
-  splitTerminal,
-  terminalId,
-  type Strand,
-  type WireLink
-} from '../../wiring/graph';
-import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from '../equipment';
+import { landedTerminal, splitTerminal, terminalId, type Strand, type WireLink } from '../../wiring/graph';
+import { strandsAt } from '../equipment';
+import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
 
@@ -20,13 +14,8 @@ export const repurposeG: Method = {
   standing: 'given-up',
   offer(situation) {
     const { before, device } = situation;
-    if (!hasMark(device, 'C')) {
-      return refused(
-        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
-      );
-    }
-    const board = boardWithCommon(before);
-    if (!board) return refused(noCommonMark(feedingBoard(before)));
+    const board = commonAtBothPlates(situation);
+    if (isFinding(board)) return refused(board);
     const strand = strandsAt(before, board, 'G').find((one) => one.wall.state === 'landed');
     if (!strand) {
       return refused(

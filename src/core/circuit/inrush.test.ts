@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE } from '../match/catalogue';
+import { boardOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import type { Wiring } from '../wiring/graph';
+import { simulate } from './simulate';
+
+const world = worldOf('furnace-ac');
+
+/** A furnace with an air conditioner on a cable of so many metres of 18 AWG. */
+function house(lengthM: number, transformerVa = 40): Wiring {
+  return {
+    devices: [
+      thermostatOf(
+        CATALOGUE.find((one) => one.id === 'de-fellgate')!,
+        'th'
+      ),
+      boardOf('eq', ['R', 'C', 'W', 'Y', 'G'], { transformerVa })
+    ],
+    cables: [],
+    strands: ['RC R', 'C C', 'W W', 'Y Y', 'G G'].map((pair) => {
+      const [wall = '', far = ''] = pair.split(' ');
+      return strandOf(far.toLowerCase(), ['th', wall], ['eq', far], lengthM);
+    }),
+    links: [{ id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
+  };
+}
+
+function cooling(wiring: Wiring) {
+  const made = simulate(wiring, world, 'cool1');
+  if (!made.ok) throw new Error(made.why);
+  return made.result;
+}
+
+describe('the moment of pulling in', () => {
+  it('dips below what holds afterwards, and leaves a sound house enough', () => {
+    const { inrush, thermostatVolts } = cooling(house(15));
+    expect(inrush.weak).toEqual([]);
+    expect(inrush.thermostatVolts!).toBeLessThan(thermostatVolts! - 1);
+  });
+
+  it('names the contactor that cannot pull in on a small transformer and a long cable, though it would hold', () => {
+    const { inrush, loads } = cooling(house(150, 20));
+    expect(loads.find((one) => one.id === 'compressor')?.energised).toBe(true);
+    expect(inrush.weak).toContain('eq:coil-Y1');
+  });
+
+  it('leaves the circuit as it was for the next call', () => {
+    const wiring = house(15);
+    const first = cooling(wiring).thermostatVolts;
+    expect(cooling(wiring).thermostatVolts).toBe(first);
+  });
+
+  it('has nothing to dip where no coil pulls in', () => {
+    const made = simulate(house(15), world, 'idle');
+    expect(made).toMatchObject({ ok: true, result: { inrush: { thermostatVolts: null, weak: [] } } });
+  });
+});
