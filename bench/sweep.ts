@@ -1,13 +1,17 @@
-/** `npm run sweep`: situations drawn from the whole (or all of it), planned and checked in threads; every violation with a job file. */
+/**
+ * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), planned by every method and checked
+ * in threads; every violation with a job file. A situation is a house, a thermostat and a method.
+ */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { writeJob } from '$core/formats/job-json';
-import { SITUATIONS, situationOf } from '$core/scenarios/situations';
-import { checkSituation, type Violation } from '$core/scenarios/sweep';
-import { chanceFrom } from '$core/trade/random';
+import { METHODS } from '$core/supply/methods/registry';
+import { BLOCK, SITUATIONS, situationOf } from '$core/scenarios/situations';
+import { checkSituation, sweepMemory, type Violation } from '$core/scenarios/sweep';
 
 interface Share {
   readonly seed: number;
+  /** Houses with a thermostat. */
   readonly count: number;
   readonly thread: number;
   readonly threads: number;
@@ -17,33 +21,49 @@ interface Report {
   readonly done: number;
   readonly options: number;
   readonly offered: number;
+  readonly cases: number;
   readonly compared: number;
   readonly violations: readonly Violation[];
 }
 
+const NOTHING: Report = { done: 0, options: 0, offered: 0, cases: 0, compared: 0, violations: [] };
+
+function sum(a: Report, b: Report): Report {
+  return {
+    done: a.done + b.done,
+    options: a.options + b.options,
+    offered: a.offered + b.offered,
+    cases: a.cases + b.cases,
+    compared: a.compared + b.compared,
+    violations: [...a.violations, ...b.violations]
+  };
+}
+
 const REPORT_EVERY = 200;
+/** A prime. */
+const STRIDE = 8191;
 
 if (!isMainThread) work(workerData as Share);
 
-/** Draws are numbered, and each thread takes every so-manieth: the same seed walks the same situations on any number of threads. */
+/** Each thread takes every so-manieth block: the same seed walks the same situations on any number of threads. */
 function work({ seed, count, thread, threads }: Share): void {
-  const chance = chanceFrom(seed);
-  const whole = count >= SITUATIONS;
-  let sum = { done: 0, options: 0, offered: 0, compared: 0, violations: [] as Violation[] };
+  const all = SITUATIONS / BLOCK;
+  let report = NOTHING;
   const send = () => {
-    parentPort?.postMessage(sum satisfies Report);
-    sum = { done: 0, options: 0, offered: 0, compared: 0, violations: [] };
+    parentPort?.postMessage(report);
+    report = NOTHING;
   };
-  for (let draw = 0; draw < Math.min(count, SITUATIONS); draw += 1) {
-    const number = whole ? draw : Math.floor(chance.next() * SITUATIONS);
+  const blocks = Math.ceil(Math.min(count, SITUATIONS) / BLOCK);
+  for (let draw = 0; draw < blocks; draw += 1) {
+    // A stride that shares no factor with the number of blocks: spread over the whole, and none comes twice.
+    const block = (seed + draw * STRIDE) % all;
     if (draw % threads !== thread) continue;
-    const checked = checkSituation(number);
-    sum.done += 1;
-    sum.options += checked.options;
-    sum.offered += checked.offered;
-    sum.compared += checked.compared;
-    sum.violations.push(...checked.violations);
-    if (sum.done >= REPORT_EVERY) send();
+    const memory = sweepMemory();
+    for (let at = 0; at < BLOCK; at += 1) {
+      const checked = checkSituation(block * BLOCK + at, memory);
+      report = sum(report, { done: 1, ...checked });
+      if (report.done >= REPORT_EVERY) send();
+    }
   }
   send();
 }
@@ -53,34 +73,30 @@ export async function main(words: readonly string[]): Promise<number> {
     const at = words.indexOf(`--${name}`);
     return at < 0 ? otherwise : Number(words[at + 1]);
   };
-  const [count, seed, threads] = [option('count', 20_000), option('seed', 1), option('threads', 2)];
+  const [count, seed, threads] = [option('count', 1_000_000), option('seed', 1), option('threads', 2)];
   if (![count, seed, threads].every((one) => Number.isInteger(one) && one > 0)) {
-    console.error('sweep [--count N] [--seed N] [--threads N], whole numbers from 1');
+    console.error('sweep [--count SITUATIONS] [--seed N] [--threads N], whole numbers from 1');
     return 2;
   }
   const start = performance.now();
-  const total = { done: 0, options: 0, offered: 0, compared: 0, violations: [] as Violation[] };
+  let total = NOTHING;
   await Promise.all(
     Array.from({ length: threads }, (_, thread) => {
-      const share: Share = { seed, count, thread, threads };
+      const share: Share = { seed, count: Math.ceil(count / METHODS.length), thread, threads };
       const worker = new Worker(new URL(import.meta.url), { workerData: share });
       return new Promise<void>((resolve, reject) => {
-        worker.on('message', (report: Report) => {
-          total.done += report.done;
-          total.options += report.options;
-          total.offered += report.offered;
-          total.compared += report.compared;
-          total.violations.push(...report.violations);
-        });
+        worker.on('message', (report: Report) => (total = sum(total, report)));
         worker.once('error', reject);
         worker.once('exit', () => resolve());
       });
     })
   );
   const seconds = (performance.now() - start) / 1000;
+  const situations = total.done * METHODS.length;
   console.log(
-    `${total.done} situations of ${SITUATIONS} (seed ${seed}), ${total.options} options, ${total.offered} of them on offer and checked; ` +
-      `${total.compared} calls compared with the second checker; ${total.violations.length} violations; ${seconds.toFixed(0)} s on ${threads} threads, ${(total.done / seconds).toFixed(0)} situations a second`
+    `${situations} situations: ${total.done} of ${SITUATIONS} houses with a thermostat (seed ${seed}), ${METHODS.length} methods each, ${total.options} ways with their variants\n` +
+      `${total.offered} on offer and checked, ${total.cases} calls powered up in every case of polarity and bonding, ${total.compared} of them compared with the second checker\n` +
+      `${total.violations.length} violations; ${seconds.toFixed(0)} s on ${threads} threads, ${(situations / seconds).toFixed(0)} situations a second`
   );
   tell(total.violations);
   return total.violations.length === 0 ? 0 : 1;

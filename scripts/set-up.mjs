@@ -37,11 +37,12 @@ export function ensureDependencies({ quiet = false } = {}) {
     });
     writeFileSync(stamp, lock);
   }
+  if (!existsSync(resolve(root, '.svelte-kit/tsconfig.json'))) ensureGenerated();
 }
 
 /** SvelteKit's generated types and tsconfig, which lint, check and the tests read. */
 export function ensureGenerated() {
-  run(bin('svelte-kit'), ['sync']);
+  run(bin('svelte-kit'), ['sync'], { stdio: ['ignore', 2, 2] });
 }
 
 /** The path of a Chromium that the end-to-end tests can drive; installs Debian's when there is none. */

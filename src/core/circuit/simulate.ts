@@ -27,10 +27,19 @@ export interface SupplyResult {
   readonly fuseAmps: number | null;
 }
 
+/** The electronics of one thermostat, receiver or the like. */
+export interface FeedResult {
+  readonly device: string;
+  readonly volts: number;
+  /** Whether that is inside its window. */
+  readonly fed: boolean;
+}
+
 export interface CallResult {
   readonly call: Call;
   readonly supplyCase: SupplyCase;
   readonly loads: readonly LoadResult[];
+  readonly feeds: readonly FeedResult[];
   /** Volts at the thermostat's electronics, the least where there are several; null when none would be fed by a common. */
   readonly thermostatVolts: number | null;
   /** Whether that voltage is inside its window; null as above. */
@@ -128,12 +137,9 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
   const feeds = fed.map((one) => {
     const at = circuit.placeOf.get(one.element);
     // Electronics that a fault has taken out get nothing.
-    return { ...one, volts: at === undefined ? 0 : elementVolts(relays, at) };
+    const least = at === undefined ? 0 : elementVolts(relays, at);
+    return { device: one.device, volts: least, fed: least >= one.min && least <= one.max };
   });
-  const least = feeds.reduce<(typeof feeds)[number] | null>(
-    (low, one) => (low === null || one.volts < low.volts ? one : low),
-    null
-  );
   const starved = Array.from(coils.keys()).filter((number) => {
     const coil = elements[coils[number] ?? 0] as Coil;
     return (volts[number] ?? 0) > 0.25 * coil.pullIn && energised[number] === 0;
@@ -142,8 +148,9 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     call,
     supplyCase,
     loads: mergeLoads(relays, volts),
-    thermostatVolts: least?.volts ?? null,
-    thermostatFed: least === null ? null : feeds.every((one) => one.volts >= one.min && one.volts <= one.max),
+    feeds,
+    thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((one) => one.volts)),
+    thermostatFed: feeds.length === 0 ? null : feeds.every((one) => one.fed),
     supplies: suppliesOf(relays),
     tied: tiedSupplies(circuit.netlist, circuit),
     chattering: Array.from(coils.keys())

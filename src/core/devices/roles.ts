@@ -49,10 +49,14 @@ export function isHydronic(family: Family): boolean {
   return family === 'boiler' || family === 'steam' || family === 'boiler-plus-ac';
 }
 
+/** `Z1`, `Z2`, …: the call terminal of one zone on a panel that several share. */
+export const ZONE_MARK = /^Z\d+$/;
+
 /** What the mark at the equipment does in this family; null for marks that carry no call (X, sensors, data). */
 export function roleOf(mark: string, world: { readonly family: Family }): Role | null {
   const canonical = canonicalMark(mark);
   if (isHeatPump(world.family) && (canonical === 'W1' || canonical === 'W2')) return 'aux';
+  if (isHydronic(world.family) && ZONE_MARK.test(canonical)) return 'heat1';
   return plainRoles[canonical] ?? null;
 }
 

@@ -43,7 +43,18 @@ export interface Identification {
   readonly findings: readonly Finding[];
 }
 
+/** A record is never changed in place, so what was found of it holds as long as it does; every screen and every plan asks. */
+const known = new WeakMap<Thermostat, { readonly job: Job; readonly found: Identification }>();
+
 export function identify(job: Job, thermostat: Thermostat): Identification {
+  const before = known.get(thermostat);
+  if (before?.job === job) return before.found;
+  const found = identified(job, thermostat);
+  known.set(thermostat, { job, found });
+  return found;
+}
+
+function identified(job: Job, thermostat: Thermostat): Identification {
   const situation = { job, thermostat, wiring: wiringOf(job, thermostat) };
   const weighed = weigh(situation);
   const beliefs = beliefsFrom(weighed);

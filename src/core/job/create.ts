@@ -60,6 +60,7 @@ export function emptyEquipment(id: EquipmentId, name: string): Equipment {
     model: '',
     marks: [],
     transformerVa: null,
+    plannedVa: null,
     fuseAmps: null,
     kind: 'unknown',
     fuel: 'unknown',

@@ -5,6 +5,7 @@ import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Minds, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
 import { optionsFor, type Option } from '../supply/options';
+import type { Prover } from '../supply/proof-memory';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Part, Variant } from '../supply/types';
 import { impliedSupplies } from '../safety/supplies';
@@ -54,13 +55,15 @@ export interface PlanRequest {
   readonly device?: DeviceFacts | null;
   readonly method?: MethodId | null;
   readonly variant?: string | null;
+  /** What proves the options; one that remembers serves where many plans share their circuits. */
+  readonly prover?: Prover | undefined;
 }
 
 /** Plans with the device and method asked for, else with those chosen in the job, else with the stand-in device and the best way. */
 export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Plan {
   const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
   const device = request.device ?? chosen ?? ANY_CONNECTED;
-  const { identification, options, before } = optionsFor(job, thermostat, device);
+  const { identification, options, before } = optionsFor(job, thermostat, device, request.prover);
   const others = impliedSupplies(job, thermostat, identification, before).filter(
     (one) => !before.devices.some((device) => device.id === one.id)
   );
@@ -92,48 +95,70 @@ function rankOptions(
   others: readonly OtherSupply[],
   { wanted, variant, minds }: { wanted: MethodId | null; variant: string | null; minds: Minds }
 ): PlannedOption[] {
-  const priced = options.map((option) => {
-    const moves = option.after === null ? [] : movesBetween(option.before, option.after, others);
+  const all = options
+    .map((option) => priced(option, others))
+    .sort((a, b) => compareOptions(a.facts, b.facts, minds));
+  const byMethod = new Map<MethodId, Priced[]>();
+  for (const one of all) byMethod.set(one.option.method, [...(byMethod.get(one.option.method) ?? []), one]);
+  const leads = new Set(
+    [...byMethod].map(([method, same]) => {
+      const chosen = method === wanted ? same.find((one) => one.option.variant?.id === variant) : undefined;
+      // Among the variants of one method, the one with the fewest conditions comes first.
+      const [best] = [...same].sort(
+        (a, b) =>
+          VERDICTS.indexOf(a.option.verdict) - VERDICTS.indexOf(b.option.verdict) || a.warnings - b.warnings
+      );
+      return chosen ?? best;
+    })
+  );
+  const sorted = all.filter((one) => leads.has(one));
+  return sorted.map(({ option, facts, moves }, index) => {
+    const next = sorted[index + 1];
     return {
       ...option,
       moves,
-      minutes: minutesFor(moves, option.extraMinutes),
-      cost: option.parts.reduce((sum, part) => sum + part.cost, 0)
+      minutes: facts.minutes,
+      cost: facts.cost,
+      variants: variantsOf(byMethod.get(option.method) ?? []),
+      whyAbove: next ? whyAbove(facts, next.facts, minds) : null
     };
-  });
-  const all = priced.sort((a, b) => compareOptions(factsOf(a), factsOf(b), minds));
-  const sorted = all.filter((option) => {
-    // Among the variants of one method, the one with the fewest conditions comes first.
-    const warnings = (one: Priced) => one.findings.filter((other) => other.level === 'warn').length;
-    const same = all
-      .filter((one) => one.method === option.method)
-      .sort((a, b) => VERDICTS.indexOf(a.verdict) - VERDICTS.indexOf(b.verdict) || warnings(a) - warnings(b));
-    const chosen = option.method === wanted ? same.find((one) => one.variant?.id === variant) : undefined;
-    return option === (chosen ?? same[0]);
-  });
-  return sorted.map((one, index) => {
-    const option = { ...one, variants: variantsOf(all.filter((other) => other.method === one.method)) };
-    const next = sorted[index + 1];
-    return { ...option, whyAbove: next ? whyAbove(factsOf(option), factsOf(next), minds) : null };
   });
 }
 
-type Priced = Omit<PlannedOption, 'whyAbove' | 'variants'>;
+interface Priced {
+  readonly option: Option;
+  readonly moves: readonly Move[];
+  readonly facts: RankFacts;
+  readonly warnings: number;
+}
+
+/** What nobody is to do has no moves. */
+function priced(option: Option, others: readonly OtherSupply[]): Priced {
+  const { method, title, verdict, standing, before, after, findings, parts } = option;
+  const moves = after === null || verdict === 'no' ? [] : movesBetween(before, after, others);
+  return {
+    option,
+    moves,
+    warnings: findings.filter((one) => one.level === 'warn').length,
+    facts: {
+      method,
+      title,
+      verdict,
+      standing,
+      functionsLost: findings.filter((one) => one.code === 'function-lost').length,
+      minutes: moves.length === 0 ? 0 : minutesFor(moves, option.extraMinutes),
+      cost: parts.reduce((sum, part) => sum + part.cost, 0),
+      shows: parts.some((one) => one.id === 'raceway')
+    }
+  };
+}
 
 function variantsOf(same: readonly Priced[]): PlannedVariant[] {
-  return same.flatMap(({ variant, verdict, minutes, cost, findings }) => {
+  return same.flatMap(({ option: { variant, verdict, findings }, facts: { minutes, cost } }) => {
     if (variant === null) return [];
     const closedBy = findings.find((one) => one.level === 'stop')?.text ?? null;
     return [{ ...variant, verdict, minutes, cost, closedBy }];
   });
-}
-
-function factsOf(option: Priced): RankFacts {
-  return {
-    ...option,
-    functionsLost: option.findings.filter((one) => one.code === 'function-lost').length,
-    shows: option.parts.some((one) => one.id === 'raceway')
-  };
 }
 
 /** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */

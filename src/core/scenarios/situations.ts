@@ -70,18 +70,22 @@ const CONTINUITY = ['proven', 'untested', 'broken'] as const;
 const TRANSFORMERS = [40, 20, null] as const;
 const LENGTHS = [15, 60, null] as const;
 
+/** What changes first stands first: the neighbours of a situation share its house, then its circuit. */
 const AXES = [
+  CATALOGUE.length,
+  PATHS.length,
+  OUTLETS.length,
+  CONTINUITY.length,
   FAMILIES.length,
   COMMONS.length,
   WRONG.length,
   HOTS.length,
-  PATHS.length,
-  OUTLETS.length,
-  CONTINUITY.length,
   TRANSFORMERS.length,
-  LENGTHS.length,
-  CATALOGUE.length
+  LENGTHS.length
 ] as const;
+
+/** So many situations in a row have the same conductors on the same terminals of the same machine. */
+export const BLOCK = AXES.slice(0, 4).reduce<number>((product, one) => product * one, 1);
 
 /** How many situations there are. */
 export const SITUATIONS = AXES.reduce<number>((product, one) => product * one, 1);
@@ -94,21 +98,35 @@ export interface Situation {
   readonly read: ReadonlyMap<string, readonly string[]>;
 }
 
+/** The house made last: the thermostats of the catalogue follow each other in it. */
+let last: { readonly number: number; readonly house: House } | null = null;
+
 /** Situation `number`, at least 0 and below `SITUATIONS`. */
 export function situationOf(number: number): Situation {
+  const place = Math.floor(number / CATALOGUE.length);
+  const made = last?.number === place ? last.house : houseOf(place);
+  last = { number: place, house: made };
+  return {
+    number,
+    house: made,
+    device: CATALOGUE[number % CATALOGUE.length]!,
+    read: new Map(made.job.equipment.map((one) => [one.id, one.marks]))
+  };
+}
+
+function houseOf(place: number): House {
   const digits: number[] = [];
-  let rest = number;
-  for (const base of AXES) {
+  let rest = place;
+  for (const base of AXES.slice(1)) {
     digits.push(rest % base);
     rest = Math.floor(rest / base);
   }
-  const [f = 0, c = 0, w = 0, h = 0, p = 0, o = 0, t = 0, va = 0, length = 0, d = 0] = digits;
+  const [p = 0, o = 0, t = 0, f = 0, c = 0, w = 0, h = 0, va = 0, length = 0] = digits;
   const family = FAMILIES[f]!;
   const common = COMMONS[c]!;
-  const board = common === 'none' ? family.board : [...family.board, 'C'];
   const sketch: HouseSketch = {
     strands: strandsOf(family, common, WRONG[w]!, HOTS[h]!),
-    board,
+    board: common === 'none' ? family.board : [...family.board, 'C'],
     links: HOTS[h] === 'RH linked' && !family.second ? ['wall RH RC'] : [],
     observed: { 'conductor-build': 'thin' },
     stated: family.family,
@@ -119,13 +137,7 @@ export function situationOf(number: number): Situation {
     continuity: CONTINUITY[t]!,
     outlet: OUTLETS[o]!
   };
-  const made = house(sketch);
-  return {
-    number,
-    house: made,
-    device: CATALOGUE[d]!,
-    read: new Map(made.job.equipment.map((one) => [one.id, one.marks]))
-  };
+  return house(sketch);
 }
 
 function strandsOf(

@@ -1,10 +1,11 @@
 /** What has to hold of every option that is offered, whatever the house: asserted over enumerated situations. */
 import { running } from '../circuit/expected';
-import { simulate } from '../circuit/simulate';
+import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
 import { supplyCases } from '../devices/world';
 import { applyMoves } from '../plan/moves';
 import { planFor, type PlannedOption } from '../plan/plan';
+import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
 import { canonicalMark } from '../trade/terminals';
 import { landedTerminal, sortedWiring, splitTerminal, type Wiring } from '../wiring/graph';
 import { reachedLoads } from './reach-checker';
@@ -19,19 +20,32 @@ export interface Violation {
 export interface Checked {
   readonly options: number;
   readonly offered: number;
-  /** Calls in which the second checker had a say. */
+  /** Calls powered up, each in every case of polarity and bonding; the same circuit of a neighbour counts again. */
+  readonly cases: number;
+  /** Of those, the ones in which the second checker had a say. */
   readonly compared: number;
   readonly violations: readonly Violation[];
 }
 
+/** What was solved for the neighbours of a situation: most of them share its circuits. */
+export interface SweepMemory {
+  readonly prover: Prover;
+  readonly checks: Map<string, CircuitCheck>;
+}
+
+export function sweepMemory(): SweepMemory {
+  return { prover: rememberingProver(MOST_PROOFS), checks: new Map() };
+}
+
 /** Plans one situation and checks every option that may be done. */
-export function checkSituation(number: number): Checked {
+export function checkSituation(number: number, memory: SweepMemory = sweepMemory()): Checked {
   const situation = situationOf(number);
   const { job, thermostat } = situation.house;
-  const plan = planFor(job, thermostat, { device: situation.device });
+  const plan = planFor(job, thermostat, { device: situation.device, prover: memory.prover });
   const violations: Violation[] = [];
   let offered = 0;
   let compared = 0;
+  let cases = 0;
   for (const option of plan.options) {
     if (option.after === null || (option.verdict !== 'go' && option.verdict !== 'care')) continue;
     offered += 1;
@@ -42,10 +56,17 @@ export function checkSituation(number: number): Checked {
         what
       });
     checkGraph(option, option.after, situation, say);
-    compared += checkCircuit(option, option.after, situation, say);
+    const check = circuitCheck(option, option.after, situation, memory);
+    check.violations.forEach(say);
+    compared += check.compared;
+    cases += check.cases;
   }
-  return { options: plan.options.length, offered, compared, violations };
+  const options = plan.options.reduce((sum, one) => sum + Math.max(1, one.variants.length), 0);
+  return { options, offered, cases, compared, violations };
 }
+
+/** More proofs than one block of situations has. */
+const MOST_PROOFS = 2000;
 
 type Say = (what: string) => void;
 
@@ -64,50 +85,90 @@ function checkGraph(option: PlannedOption, after: Wiring, { read }: Situation, s
   }
 }
 
-/** Powers the option up anew in every world, call and case; returns how many calls the second checker could compare. */
-function checkCircuit(option: PlannedOption, after: Wiring, { device }: Situation, say: Say): number {
-  let compared = 0;
+interface CircuitCheck {
+  /** Calls powered up, each in every case of polarity and bonding. */
+  readonly cases: number;
+  /** Of those, the ones in which the second checker had a say. */
+  readonly compared: number;
+  readonly violations: readonly string[];
+}
+
+/** The check of an option's circuit, made once for all situations that have the same one. */
+function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situation, memory: SweepMemory) {
   const needs = device.supply === 'common-required' && option.method !== 'no-c-needed';
-  const supplies = after.devices.filter(
-    (one) => one.kind === 'board' || one.kind.endsWith('transformer')
-  ).length;
   const declared = option.findings
     .filter((one) => one.code === 'function-lost')
     .map((one) => one.because.join());
+  const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')}`;
+  const known = memory.checks.get(key);
+  if (known) return known;
+  const check = checkCircuit(option, after, needs, declared);
+  memory.checks.set(key, check);
+  return check;
+}
+
+/** Powers the option up anew in every world, call and case. */
+function checkCircuit(
+  option: PlannedOption,
+  after: Wiring,
+  needs: boolean,
+  declared: readonly string[]
+): CircuitCheck {
+  const violations: string[] = [];
+  let compared = 0;
+  let cases = 0;
+  const supplies = after.devices.filter(
+    (one) => one.kind === 'board' || one.kind.endsWith('transformer')
+  ).length;
   for (const { world } of option.proof?.worlds ?? []) {
     for (const call of callsOf(world, option.before)) {
       const was = simulate(option.before, world, call);
       for (const supplyCase of supplyCases(supplies)) {
         const now = simulate(after, world, call, supplyCase);
+        cases += 1;
+        const where = `${call} in ${world.id}`;
         if (!now.ok || !was.ok) {
-          say(`${call}: not solved`);
+          violations.push(`${where}: not solved`);
           continue;
         }
-        const { result } = now;
-        const on = running(result.loads);
-        const where = `${call} in ${world.id}`;
-        if (needs && result.thermostatFed !== true) say(`${where}: the thermostat is not fed`);
-        if (result.tied.length > 0) say(`${where}: two supplies are tied`);
-        if (result.supplies.some((one) => one.fuseOpen)) say(`${where}: a fuse opens`);
-        if (result.supplies.some((one) => one.amps * 24 > one.ratedVa))
-          say(`${where}: a transformer is overloaded`);
-        if (!on.includes('blower') && (on.includes('compressor') || on.includes('strips')))
-          say(`${where}: runs without the blower`);
-        const lost = running(was.result.loads).filter((load) => !on.includes(load));
-        if (lost.length > 0 && !declared.includes(`call:${call}`))
-          say(`${where}: ${lost.join(', ')} lost and not said`);
+        violations.push(
+          ...wrongOf(was.result, now.result, { needs, declared }).map((what) => `${where}: ${what}`)
+        );
         const reached = reachedLoads(after, world, call);
         // Earth is no copper of the house: the second checker does not follow it.
         if (reached === null || supplyCase.bonded || isLong(after)) continue;
         compared += 1;
+        const on = running(now.result.loads);
         if (reached.join() !== [...on].sort().join())
-          say(
+          violations.push(
             `${where}: the second checker has ${reached.join(', ') || 'nothing'}, the circuit ${on.join(', ') || 'nothing'}`
           );
       }
     }
   }
-  return compared;
+  return { cases, compared, violations };
+}
+
+/** What no option on offer may do in any call. */
+function wrongOf(
+  was: CallResult,
+  now: CallResult,
+  { needs, declared }: { needs: boolean; declared: readonly string[] }
+): string[] {
+  const on = running(now.loads);
+  const lost = running(was.loads).filter((load) => !on.includes(load));
+  const wrong: [boolean, string][] = [
+    [needs && now.thermostatFed !== true, 'the thermostat is not fed'],
+    [now.tied.length > 0, 'two supplies are tied'],
+    [now.supplies.some((one) => one.fuseOpen), 'a fuse opens'],
+    [now.supplies.some((one) => one.amps * 24 > one.ratedVa), 'a transformer is overloaded'],
+    [
+      !on.includes('blower') && (on.includes('compressor') || on.includes('strips')),
+      'runs without the blower'
+    ],
+    [lost.length > 0 && !declared.includes(`call:${now.call}`), `${lost.join(', ')} lost and not said`]
+  ];
+  return wrong.filter(([is]) => is).map(([, what]) => what);
 }
 
 /** Where drops along the cable decide, reachability has no say. */

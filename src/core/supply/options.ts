@@ -11,6 +11,7 @@ import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Wiring } from '../wiring/graph';
 import { METHODS } from './methods/registry';
+import type { Prover } from './proof-memory';
 import { prove, type Proof, type ProofInput } from './prove';
 import {
   refused,
@@ -52,7 +53,7 @@ export function optionsFor(
   job: Job,
   thermostat: Thermostat,
   device: DeviceFacts,
-  only: MethodId | null = null
+  prover: Prover = prove
 ): Options {
   const identification = identify(job, thermostat);
   const recorded = wiringOf(job, thermostat);
@@ -81,12 +82,11 @@ export function optionsFor(
     worlds,
     world
   };
-  const methods = METHODS.filter((method) => only === null || method.id === only);
-  const options = methods.flatMap((method) => {
+  const options = METHODS.flatMap((method) => {
     if (method.standing === 'left') return [leave(method, situation, closed)];
     const variants = closed.length > 0 ? [] : (method.variants?.(situation) ?? []);
     const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
-    return all.map((variant) => optionOf(method, variant, situation, closed, conditions));
+    return all.map((variant) => optionOf(method, variant, situation, { closed, conditions, prover }));
   });
   return { identification, device, before: recorded, options };
 }
@@ -178,8 +178,11 @@ function optionOf(
   method: Method,
   variant: Variant | null,
   situation: SupplySituation,
-  closed: readonly Finding[],
-  conditions: readonly Finding[]
+  {
+    closed,
+    conditions,
+    prover
+  }: { closed: readonly Finding[]; conditions: readonly Finding[]; prover: Prover }
 ): Option {
   if (closed.length > 0)
     return assemble(
@@ -203,7 +206,7 @@ function optionOf(
   const proof =
     offer.after === null
       ? null
-      : prove({
+      : prover({
           before: situation.before,
           after: offer.after,
           worlds: situation.worlds,

@@ -107,9 +107,17 @@ const readAs: Readonly<Record<string, string>> = {
 
 /** The mark as the core compares it: `w` and `W` become `W1`, `o/b` becomes `OB`. Unknown marks stay as they are, in upper case. */
 export function canonicalMark(printed: string): string {
+  const known = canonicalOf.get(printed);
+  if (known !== undefined) return known;
   const upper = printed.trim().toUpperCase();
-  return readAs[upper] ?? upper;
+  const mark = readAs[upper] ?? upper;
+  if (canonicalOf.size < MOST_SPELLINGS) canonicalOf.set(printed, mark);
+  return mark;
 }
+
+/** Spellings met so far: a circuit asks for the same few marks over and over. Bounded, since a record may hold any text. */
+const canonicalOf = new Map<string, string>();
+const MOST_SPELLINGS = 500;
 
 /** Facts of a mark as printed, or undefined when the trade does not know it. */
 export function markFacts(printed: string): MarkFacts | undefined {

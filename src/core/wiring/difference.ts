@@ -3,7 +3,7 @@
  * nothing else, so that the moves cannot disagree with the sheet.
  */
 import type { EndSide } from '../trade/vocabulary';
-import type { Cable, Device, Landing, Strand, WireLink, Wiring } from './graph';
+import { boards, type Cable, type Device, type Landing, type Strand, type WireLink, type Wiring } from './graph';
 
 export type Change =
   | {
@@ -15,6 +15,13 @@ export type Change =
     }
   | { readonly kind: 'link-on' | 'link-off'; readonly link: WireLink }
   | { readonly kind: 'device-on' | 'device-off'; readonly device: Device }
+  | {
+      /** The transformer of a machine is exchanged: its size before and after, VA; null where nobody has read it. */
+      readonly kind: 'transformer';
+      readonly device: string;
+      readonly from: number | null;
+      readonly to: number | null;
+    }
   | { readonly kind: 'cable-in' | 'cable-out'; readonly cable: Cable; readonly strands: readonly Strand[] };
 
 const LOOSE: Landing = { state: 'loose' };
@@ -28,6 +35,7 @@ export function difference(before: Wiring, after: Wiring): Change[] {
   const come = after.cables.filter((one) => !before.cables.some((other) => other.id === one.id));
   const kept = before.strands.filter((one) => after.strands.some((other) => other.id === one.id));
   return [
+    ...transformerChanges(before, after),
     ...missing(before.links, after.links).map((link): Change => ({ kind: 'link-off', link })),
     ...gone.flatMap((cable) =>
       strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))
@@ -53,6 +61,14 @@ export function difference(before: Wiring, after: Wiring): Change[] {
     ),
     ...missing(after.links, before.links).map((link): Change => ({ kind: 'link-on', link }))
   ];
+}
+
+function transformerChanges(before: Wiring, after: Wiring): Change[] {
+  return boards(before).flatMap((was): Change[] => {
+    const now = boards(after).find((one) => one.id === was.id);
+    if (!now || now.transformerVa === was.transformerVa) return [];
+    return [{ kind: 'transformer', device: was.id, from: was.transformerVa, to: now.transformerVa }];
+  });
 }
 
 function missing<T extends { readonly id: string }>(from: readonly T[], other: readonly T[]): T[] {
@@ -90,6 +106,8 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
         ...wiring,
         strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one))
       };
+    case 'transformer':
+      return { ...wiring, devices: wiring.devices.map((one) => withTransformer(one, change)) };
     case 'link-on':
       return { ...wiring, links: [...wiring.links, change.link] };
     case 'link-off':
@@ -120,6 +138,13 @@ function withEnd(strand: Strand, change: Extract<Change, { kind: 'end' }>): Stra
   return { ...strand, [change.side]: change.to };
 }
 
+function withTransformer(device: Device, change: Extract<Change, { kind: 'transformer' }>): Device {
+  if (device.id !== change.device || device.kind !== 'board') return device;
+  if (device.transformerVa !== change.from)
+    throw new Error(`The transformer of ${device.id} is not the one that the change expects`);
+  return { ...device, transformerVa: change.to };
+}
+
 function without<T extends { readonly id: string }>(list: readonly T[], gone: T): readonly T[] {
   if (!list.some((one) => one.id === gone.id)) throw new Error(`${gone.id} is not there to be taken away`);
   return list.filter((one) => one.id !== gone.id);
@@ -137,5 +162,6 @@ const opposite = {
 /** The change that takes this one back. */
 export function reverseChange(change: Change): Change {
   if (change.kind === 'end') return { ...change, from: change.to, to: change.from };
+  if (change.kind === 'transformer') return { ...change, from: change.to, to: change.from };
   return { ...change, kind: opposite[change.kind] } as Change;
 }

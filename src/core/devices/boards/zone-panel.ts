@@ -3,15 +3,17 @@
  * transformer.
  */
 import { COILS, type CoilFacts } from '../../trade/loads';
+import { canonicalMark } from '../../trade/terminals';
 import type { LoadId } from '../../trade/vocabulary';
 import { hasMark, terminalId, type Board } from '../../wiring/graph';
 import type { Element, Fragment } from '../elements';
+import { ZONE_MARK } from '../roles';
 import { coilBetween, coilId, commonNode, hotMark, supplyElements } from './board';
 
 /** Call terminals of zones: the one that is named as on any board, and `Z1`, `Z2`, … of a panel with several. */
 function zoneMarks(board: Board): string[] {
   const single = ['W1', 'T2', 'TT'].filter((mark) => hasMark(board, mark)).slice(0, 1);
-  return [...single, ...board.marks.filter((mark) => /^Z\d+$/.test(mark))];
+  return [...single, ...board.marks.filter((mark) => ZONE_MARK.test(canonicalMark(mark)))];
 }
 
 /** `drive`: the coil that a zone's call works; `load`: what that coil moves; `contact`: the name of the contact it closes. */

@@ -1,0 +1,47 @@
+/**
+ * Proofs by what they rest on: the same two circuits in the same worlds are not solved twice. A record's path, names of cables and other
+ * things that carry no current are left out of the key, so that an edit of those finds its proofs again.
+ */
+import type { Wiring } from '../wiring/graph';
+import { prove, type Proof, type ProofInput } from './prove';
+
+export type Prover = (input: ProofInput) => Proof;
+
+/** A prover that remembers; the oldest proof goes when there are more than `most`. */
+export function rememberingProver(most: number): Prover {
+  const known = new Map<string, Proof>();
+  return (input) => {
+    const key = proofKey(input);
+    const before = known.get(key);
+    if (before) return before;
+    const proof = prove(input);
+    known.set(key, proof);
+    const [oldest] = known.keys();
+    if (known.size > most && oldest !== undefined) known.delete(oldest);
+    return proof;
+  };
+}
+
+function proofKey({ before, after, worlds, needsSupply }: ProofInput): string {
+  return `${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
+}
+
+/** The record is never changed in place, so each wiring is written out once. */
+const keys = new WeakMap<Wiring, string>();
+
+/** Everything of a wiring that a circuit, or a sentence about it, can depend on. */
+export function circuitKey(wiring: Wiring): string {
+  const known = keys.get(wiring);
+  if (known !== undefined) return known;
+  const strands = wiring.strands.map(({ id, name, ohms, continuity, wall, equipment }) => [
+    id,
+    name,
+    ohms,
+    continuity === 'broken',
+    wall,
+    equipment
+  ]);
+  const key = JSON.stringify([wiring.devices, strands, wiring.links, wiring.upsets ?? []]);
+  keys.set(wiring, key);
+  return key;
+}
