@@ -4,13 +4,15 @@
  * too little to be sure of pulling in.
  */
 import { NOMINAL_VOLTS, SENSE } from '../trade/loads';
-import { terminalId, type Adapter } from '../wiring/graph';
-import type { Contact, Fragment, Sense } from './elements';
+import { hasMark, terminalId, type Adapter } from '../wiring/graph';
+import { EMPTY_FRAGMENT, type Contact, type Fragment, type Sense } from './elements';
 
 /** What its own electronics draw. */
 const ADAPTER_VA = 0.5;
 
+/** A module with no K only passes its terminals on. */
 export function combinedAdapter(device: Adapter): Fragment {
+  if (!hasMark(device, 'K')) return EMPTY_FRAGMENT;
   const at = (mark: string) => terminalId(device.id, mark);
   const sense = (name: string, a: string, b: string): Sense => ({
     kind: 'sense',

@@ -97,6 +97,8 @@ export const MACHINE_KINDS = [
   'zone-panel',
   'zone-pump-panel',
   'outdoor-unit',
+  /** A module of the old thermostat that stands between its conductors and a board. */
+  'old-adapter',
   'other',
   'unknown'
 ] as const;

@@ -1,44 +1,83 @@
-/** Minutes of the moves. Estimates for somebody who does it for the second time; a band comes with measured jobs. */
+/** Minutes and money of a plan, each with a band: what it may take when all goes well, as a rule, and when it does not. */
+import type { Part } from '../supply/types';
 import { WORST_LENGTH_M } from '../trade/cable';
-import type { Action, Move } from './moves';
+import type { Wiring } from '../wiring/graph';
+import type { Action, Move } from './move-types';
 
-const minutesOf: Readonly<Record<Exclude<Action, 'pull'>, number>> = {
-  lift: 2,
-  land: 3,
-  link: 4,
-  unlink: 2,
-  cap: 2,
-  splice: 6,
-  mount: 8,
-  'power-off': 6,
-  check: 10,
-  'power-on': 3
+/** Low, usual and high. */
+export interface Band {
+  readonly low: number;
+  readonly usual: number;
+  readonly high: number;
+}
+
+const band = (low: number, usual: number, high: number): Band => ({ low, usual, high });
+
+/** Estimates for somebody who does it for the second time, the first time, and with cold hands in a bad light. */
+const minutesOf: Readonly<Record<Exclude<Action, 'pull'>, Band>> = {
+  lift: band(1, 2, 5),
+  land: band(2, 3, 8),
+  link: band(2, 4, 10),
+  unlink: band(1, 2, 5),
+  cap: band(1, 2, 4),
+  splice: band(4, 6, 12),
+  mount: band(5, 8, 25),
+  'power-off': band(3, 6, 15),
+  check: band(5, 10, 20),
+  'power-on': band(2, 3, 6)
 };
 
-/** Extra minutes for going to the machine at all: stairs, door, light. */
-const WAY_TO_EQUIPMENT = 10;
+/** For going to a machine at all: stairs, door, light. */
+export const WAY_TO_EQUIPMENT = band(5, 10, 20);
 
-export function minutesFor(moves: readonly Move[], extra: number): number {
-  if (moves.length === 0) return 0;
-  const own = moves.reduce(
-    (sum, move) => sum + (move.action === 'pull' ? pullMinutes(move) : minutesOf[move.action]),
-    0
+/** A pull that snags takes half a day. */
+const SNAG_MINUTES = 240;
+/** What a part may cost against its usual price, from shop to shop. */
+const PRICE = band(0.75, 1, 1.5);
+
+export function sumBands(bands: readonly Band[]): Band {
+  return bands.reduce(
+    (sum, one) => band(sum.low + one.low, sum.usual + one.usual, sum.high + one.high),
+    band(0, 0, 0)
   );
-  return Math.round(own + WAY_TO_EQUIPMENT + extra);
+}
+
+export function scaleBand(one: Band, factor: number): Band {
+  return band(one.low * factor, one.usual * factor, one.high * factor);
+}
+
+function rounded({ low, usual, high }: Band): Band {
+  return band(Math.round(low), Math.round(usual), Math.round(high));
+}
+
+/** `extra`: minutes of the method beyond its moves; `before`: the wiring whose cables show how the path is. */
+export function minutesFor(moves: readonly Move[], extra: number, before: Wiring): Band {
+  if (moves.length === 0) return band(0, 0, 0);
+  return rounded(sumBands([handsOn(moves, before), WAY_TO_EQUIPMENT, extraBand(extra)]));
+}
+
+export function extraBand(extra: number): Band {
+  return band(extra * 0.6, extra, extra * 2);
+}
+
+/** The moves alone, without the way to the machine. */
+export function handsOn(moves: readonly Move[], before: Wiring): Band {
+  const sure = before.cables.every((one) => one.path === 'free');
+  return sumBands(
+    moves.map((move) => (move.action === 'pull' ? pullMinutes(move, sure) : minutesOf[move.action]))
+  );
 }
 
 /** A cable comes in at three minutes a metre besides the setting up; the old one leaves in the same pull. */
-function pullMinutes(move: Move): number {
-  if (move.change?.kind !== 'cable-in') return 5;
-  return 15 + 3 * (move.change.cable.lengthM ?? WORST_LENGTH_M);
+function pullMinutes(move: Move, sure: boolean): Band {
+  if (move.change?.kind !== 'cable-in') return band(3, 5, 10);
+  const metres = move.change.cable.lengthM ?? WORST_LENGTH_M;
+  const high = 25 + 6 * metres;
+  return band(10 + 1.5 * metres, 15 + 3 * metres, sure ? high : Math.max(high, SNAG_MINUTES));
 }
 
-/** Everything needs these, whichever way is taken. */
-export const TOOLS = [
-  'small flat screwdriver',
-  'wire stripper',
-  'tape and pen for labels',
-  'meter',
-  'torch',
-  'level'
-] as const;
+/** Dollars for the parts, without whoever has to be paid for mains work. */
+export function costOf(parts: readonly Part[]): Band {
+  const usual = parts.reduce((sum, part) => sum + part.cost, 0);
+  return rounded(scaleBand(PRICE, usual));
+}

@@ -10,9 +10,12 @@ import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Part, Variant } from '../supply/types';
 import { impliedSupplies } from '../safety/supplies';
 import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
+import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
-import { minutesFor } from './effort';
-import { movesBetween, type Move, type OtherSupply } from './moves';
+import type { Neighbour } from '../wiring/joint';
+import { costOf, minutesFor, type Band } from './effort';
+import type { Move, OtherSupply } from './move-types';
+import { movesBetween } from './moves';
 
 /** A variant as one chooses between them. */
 export interface PlannedVariant extends Variant {
@@ -28,6 +31,9 @@ export interface PlannedOption extends Option {
   readonly variants: readonly PlannedVariant[];
   readonly minutes: number;
   readonly cost: number;
+  /** What it may take and cost when all goes well, and when it does not. */
+  readonly minutesBand: Band;
+  readonly costBand: Band;
   readonly moves: readonly Move[];
   /** Why it stands above the one that follows it; null for the last. */
   readonly whyAbove: string | null;
@@ -57,13 +63,19 @@ export interface PlanRequest {
   readonly variant?: string | null;
   /** What proves the options; one that remembers serves where many plans share their circuits. */
   readonly prover?: Prover | undefined;
+  /** The other thermostats on the same machines; those of the job, unless said otherwise. */
+  readonly neighbours?: readonly Neighbour[];
 }
 
 /** Plans with the device and method asked for, else with those chosen in the job, else with the stand-in device and the best way. */
 export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Plan {
   const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
   const device = request.device ?? chosen ?? ANY_CONNECTED;
-  const { identification, options, before } = optionsFor(job, thermostat, device, request.prover);
+  const neighbours = request.neighbours ?? neighboursOf(job, thermostat);
+  const { identification, options, before } = optionsFor(job, thermostat, device, {
+    prover: request.prover,
+    neighbours
+  });
   const others = impliedSupplies(job, thermostat, identification, before).filter(
     (one) => !before.devices.some((device) => device.id === one.id)
   );
@@ -90,6 +102,31 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   };
 }
 
+/** What each thermostat will be wired like if nobody changes his mind: kept as long as its part of the record is the same. */
+const ends = new WeakMap<
+  Thermostat,
+  { readonly equipment: Job['equipment']; readonly devices: Job['devices']; readonly wiring: Wiring }
+>();
+
+/** The other thermostats on the same machines: as they will be where one has chosen a device for them, else as they are. */
+export function neighboursOf(job: Job, thermostat: Thermostat): Neighbour[] {
+  const here = new Set<string>(thermostat.equipment);
+  return job.thermostats
+    .filter((one) => one.id !== thermostat.id && one.equipment.some((id) => here.has(id)))
+    .map((one) => ({ thermostat: one.id, wiring: endOf(job, one) }));
+}
+
+function endOf(job: Job, thermostat: Thermostat): Wiring {
+  const known = ends.get(thermostat);
+  if (known && known.equipment === job.equipment && known.devices === job.devices) return known.wiring;
+  const { wiring: today } = assumeUnseenEnds(wiringOf(job, thermostat));
+  const alone = thermostat.choice.device === null ? null : planFor(job, thermostat, { neighbours: [] });
+  const taken = alone?.options.find((one) => one.method === alone.taken);
+  const wiring = (taken?.verdict === 'no' ? null : taken?.after) ?? today;
+  ends.set(thermostat, { equipment: job.equipment, devices: job.devices, wiring });
+  return wiring;
+}
+
 function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
@@ -112,13 +149,15 @@ function rankOptions(
     })
   );
   const sorted = all.filter((one) => leads.has(one));
-  return sorted.map(({ option, facts, moves }, index) => {
+  return sorted.map(({ option, facts, moves, minutesBand, costBand }, index) => {
     const next = sorted[index + 1];
     return {
       ...option,
       moves,
       minutes: facts.minutes,
       cost: facts.cost,
+      minutesBand,
+      costBand,
       variants: variantsOf(byMethod.get(option.method) ?? []),
       whyAbove: next ? whyAbove(facts, next.facts, minds) : null
     };
@@ -128,6 +167,8 @@ function rankOptions(
 interface Priced {
   readonly option: Option;
   readonly moves: readonly Move[];
+  readonly minutesBand: Band;
+  readonly costBand: Band;
   readonly facts: RankFacts;
   readonly warnings: number;
 }
@@ -136,9 +177,13 @@ interface Priced {
 function priced(option: Option, others: readonly OtherSupply[]): Priced {
   const { method, title, verdict, standing, before, after, findings, parts } = option;
   const moves = after === null || verdict === 'no' ? [] : movesBetween(before, after, others);
+  const minutesBand = minutesFor(moves, option.extraMinutes, before);
+  const costBand = costOf(parts);
   return {
     option,
     moves,
+    minutesBand,
+    costBand,
     warnings: findings.filter((one) => one.level === 'warn').length,
     facts: {
       method,
@@ -146,8 +191,8 @@ function priced(option: Option, others: readonly OtherSupply[]): Priced {
       verdict,
       standing,
       functionsLost: findings.filter((one) => one.code === 'function-lost').length,
-      minutes: moves.length === 0 ? 0 : minutesFor(moves, option.extraMinutes),
-      cost: parts.reduce((sum, part) => sum + part.cost, 0),
+      minutes: minutesBand.usual,
+      cost: costBand.usual,
       shows: parts.some((one) => one.id === 'raceway')
     }
   };

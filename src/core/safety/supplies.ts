@@ -24,7 +24,9 @@ export function impliedSupplies(
   identification: Identification,
   wiring: Wiring
 ): ImpliedSupply[] {
-  const machines = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
+  const machines = job.equipment.filter(
+    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'old-adapter'
+  );
   const own = machines.map(supplyOf);
   const outdoor = outdoorSupply(machines, identification, wiring);
   return outdoor ? [...own, outdoor] : own;

@@ -2,7 +2,7 @@
 import { WORST_LENGTH_M } from '../trade/cable';
 import { finding, type Finding } from '../trade/findings';
 import type { Wiring } from '../wiring/graph';
-import type { SupplySituation } from './types';
+import type { Part, SupplySituation } from './types';
 
 /** For stripping at both ends and for the way round corners. */
 const SLACK_M = 2;
@@ -10,6 +10,35 @@ const SLACK_M = 2;
 /** Metres to buy for a run along the longest of the old cables. */
 export function newCableLength(before: Wiring): number {
   return Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+}
+
+const GAUGE = 18;
+/** Usual price of a metre for each conductor in it, dollars. */
+const DOLLARS_PER_CONDUCTOR = 0.38;
+
+/** A run of solid 18 AWG cable, priced by the metre. */
+export function cablePart(conductors: number, lengthM: number): Part {
+  const metres = Math.ceil(lengthM);
+  const what = conductors === 1 ? 'Thermostat conductor, one' : `Thermostat cable, ${conductors} conductors`;
+  return {
+    id: `cable-${conductors}`,
+    name: `${what}, ${GAUGE} AWG solid, listed for walls`,
+    quantity: metres,
+    unit: 'metre',
+    cost: Math.round(metres * (0.2 + DOLLARS_PER_CONDUCTOR * conductors)),
+    run: { conductors, gauge: GAUGE, lengthM: metres }
+  };
+}
+
+/** Left behind in the path, for whoever pulls next. */
+export function pullLine(lengthM: number): Part {
+  return {
+    id: 'pull-line',
+    name: 'Pull line, left behind in the path',
+    quantity: Math.ceil(lengthM),
+    unit: 'metre',
+    cost: 3
+  };
 }
 
 /** What the path of the old cable allows, and what to try first. */

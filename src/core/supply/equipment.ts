@@ -1,5 +1,7 @@
 /** Questions that the methods share about what was read at the equipment. */
+import type { DeviceFacts } from '../job/device-facts';
 import { finding, type Finding } from '../trade/findings';
+import { canonicalMark, isHot } from '../trade/terminals';
 import {
   boards,
   hasMark,
@@ -9,23 +11,39 @@ import {
   type Strand,
   type Wiring
 } from '../wiring/graph';
+import { reachable } from '../wiring/trace';
 
-/** The board whose hot conductor feeds the wall; the first board when none does yet. */
-export function feedingBoard(wiring: Wiring): Board | undefined {
+/**
+ * The board whose hot conductor feeds the wall; the first board when none does yet. Where two supplies reach the wall and the device is
+ * known, the one on the rail that its electronics live on.
+ */
+export function feedingBoard(wiring: Wiring, device?: DeviceFacts): Board | undefined {
   const all = boards(wiring);
-  for (const strand of wiring.strands) {
+  const feeding = wiring.strands.flatMap((strand) => {
     const far = landedTerminal(strand.equipment);
     const wall = landedTerminal(strand.wall);
-    if (far === null || wall === null || !['R', 'RH', 'RC', 'T1'].includes(splitTerminal(far).mark)) continue;
+    if (far === null || wall === null || !['R', 'RH', 'RC', 'T1'].includes(splitTerminal(far).mark))
+      return [];
     const board = all.find((one) => one.id === splitTerminal(far).device);
-    if (board) return board;
-  }
-  return all[0];
+    return board ? [{ board, rail: splitTerminal(wall).mark }] : [];
+  });
+  const rail = device && countSupplies(wiring) > 1 ? canonicalMark(device.electronicsFrom) : null;
+  return (feeding.find((one) => one.rail === rail) ?? feeding[0])?.board ?? all[0];
 }
 
-export function boardWithCommon(wiring: Wiring): Board | undefined {
-  const board = feedingBoard(wiring);
+export function boardWithCommon(wiring: Wiring, device?: DeviceFacts): Board | undefined {
+  const board = feedingBoard(wiring, device);
   return board && hasMark(board, 'C') ? board : undefined;
+}
+
+/** Machines whose common could be landed: the one that feeds the electronics first, others only where they bring a supply of their own. */
+export function commonBoards(wiring: Wiring, device: DeviceFacts): Board[] {
+  const first = boardWithCommon(wiring, device);
+  const others =
+    countSupplies(wiring) > 1
+      ? boards(wiring).filter((one) => hasMark(one, 'C') && one.id !== first?.id)
+      : [];
+  return first ? [first, ...others] : others;
 }
 
 export function noCommonMark(board: Board | undefined): Finding {
@@ -77,4 +95,23 @@ export function continuityFindings(strand: Strand): Finding[] {
     );
   }
   return found;
+}
+
+/** Transformers that reach the wall by hot conductors of their own, links at the equipment taken into account. */
+export function countSupplies(wiring: Wiring): number {
+  const groups: Set<string>[] = [];
+  const atEquipment = {
+    ...wiring,
+    strands: [],
+    links: wiring.links.filter((link) => link.place === 'equipment')
+  };
+  for (const strand of wiring.strands) {
+    const wall = landedTerminal(strand.wall);
+    const far = landedTerminal(strand.equipment);
+    if (wall === null || far === null || !isHot(splitTerminal(wall).mark)) continue;
+    if (groups.some((group) => group.has(splitTerminal(far).device))) continue;
+    const reach = reachable(atEquipment, far);
+    groups.push(new Set([...reach].map((terminal) => splitTerminal(terminal).device)));
+  }
+  return groups.length;
 }

@@ -9,9 +9,12 @@ import { stopFindings } from '../safety/standing';
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
 import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
-import { boards, type Wiring } from '../wiring/graph';
+import { boards, type Landing, type Wiring } from '../wiring/graph';
+import type { Neighbour } from '../wiring/joint';
 import { METHODS } from './methods/registry';
 import type { Prover } from './proof-memory';
+import { withExchange } from './exchange';
+import { withoutOldAdapter } from './old-adapter';
 import { prove, type Proof, type ProofInput } from './prove';
 import {
   refused,
@@ -42,6 +45,12 @@ export interface Option {
   readonly proof: Proof | null;
 }
 
+/** What proves the options, and which other thermostats draw from the same machines meanwhile. */
+export interface ProofMeans {
+  readonly prover?: Prover | undefined;
+  readonly neighbours?: readonly Neighbour[];
+}
+
 export interface Options {
   readonly identification: Identification;
   readonly device: DeviceFacts;
@@ -53,7 +62,7 @@ export function optionsFor(
   job: Job,
   thermostat: Thermostat,
   device: DeviceFacts,
-  prover: Prover = prove
+  { prover = prove, neighbours = [] }: ProofMeans = {}
 ): Options {
   const identification = identify(job, thermostat);
   const recorded = wiringOf(job, thermostat);
@@ -71,22 +80,25 @@ export function optionsFor(
     reversing: 'none',
     says: 'an unknown system'
   };
+  const cleared = withoutOldAdapter(before);
   const situation: SupplySituation = {
     job,
     thermostat,
     identification,
     device,
     recorded,
-    before,
+    found: before,
+    before: cleared.wiring,
     assumed,
     worlds,
     world
   };
+  const asked = { closed, conditions: [...conditions, ...cleared.findings], prover, neighbours };
   const options = METHODS.flatMap((method) => {
     if (method.standing === 'left') return [leave(method, situation, closed)];
     const variants = closed.length > 0 ? [] : (method.variants?.(situation) ?? []);
     const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
-    return all.map((variant) => optionOf(method, variant, situation, { closed, conditions, prover }));
+    return all.map((variant) => optionOf(method, variant, situation, asked));
   });
   return { identification, device, before: recorded, options };
 }
@@ -174,15 +186,17 @@ function sharedConditions(
   return found;
 }
 
+interface Asked extends Required<ProofMeans> {
+  readonly prover: Prover;
+  readonly closed: readonly Finding[];
+  readonly conditions: readonly Finding[];
+}
+
 function optionOf(
   method: Method,
   variant: Variant | null,
   situation: SupplySituation,
-  {
-    closed,
-    conditions,
-    prover
-  }: { closed: readonly Finding[]; conditions: readonly Finding[]; prover: Prover }
+  { closed, conditions, prover, neighbours }: Asked
 ): Option {
   if (closed.length > 0)
     return assemble(
@@ -202,18 +216,31 @@ function optionOf(
             [situation.device.id]
           )
         )
-      : method.offer(situation, variant?.id ?? null);
+      : finished(method.offer(situation, variant?.id ?? null), situation.job);
   const proof =
     offer.after === null
       ? null
       : prover({
-          before: situation.before,
+          before: situation.found,
           after: offer.after,
           worlds: situation.worlds,
-          needsSupply: needsSupply(method, situation.device)
+          needsSupply: needsSupply(method, situation.device),
+          neighbours
         });
   const all = [...offer.findings, ...(offer.after === null ? [] : conditions), ...(proof?.findings ?? [])];
   return assemble(method, variant, situation, { ...offer, findings: all }, proof);
+}
+
+/** What holds of every way: planned transformers come along, and no bare end is left hanging. */
+function finished(offer: Offer, job: Job): Offer {
+  if (offer.after === null) return offer;
+  const cap = (landing: Landing): Landing => (landing.state === 'loose' ? { state: 'coiled' } : landing);
+  const strands = offer.after.strands.map((one) => ({
+    ...one,
+    wall: cap(one.wall),
+    equipment: cap(one.equipment)
+  }));
+  return withExchange({ ...offer, after: { ...offer.after, strands } }, job);
 }
 
 function needsSupply(method: Method, device: DeviceFacts): ProofInput['needsSupply'] {
@@ -255,7 +282,7 @@ function assemble(
     loses: [...losses, ...offer.loses],
     parts: offer.parts,
     extraMinutes: offer.extraMinutes,
-    before: situation.before,
+    before: situation.found,
     after: offer.after,
     proof
   };

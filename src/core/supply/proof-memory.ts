@@ -22,8 +22,9 @@ export function rememberingProver(most: number): Prover {
   };
 }
 
-function proofKey({ before, after, worlds, needsSupply }: ProofInput): string {
-  return `${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
+function proofKey({ before, after, worlds, needsSupply, neighbours = [] }: ProofInput): string {
+  const others = neighbours.map((one) => `${one.thermostat} ${circuitKey(one.wiring)}`).join(' ');
+  return `${others} ${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
 }
 
 /** The record is never changed in place, so each wiring is written out once. */

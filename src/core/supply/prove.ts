@@ -12,6 +12,7 @@ import { LOAD_NAMES } from '../trade/loads';
 import { finding, sortFindings, type Finding } from '../trade/findings';
 import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
+import { jointWiring, type Neighbour } from '../wiring/joint';
 import { harmFindings } from './harm';
 
 export interface ProofRow {
@@ -51,6 +52,8 @@ export interface ProofInput {
   readonly worlds: readonly WeightedWorld[];
   /** Whether the device dies or dozes without a common, charges itself while nothing is called, or does not care. */
   readonly needsSupply: 'always' | 'dozes' | 'idle' | 'never';
+  /** Other thermostats on the same machines, as they are or will be: they draw from the same transformer. */
+  readonly neighbours?: readonly Neighbour[];
 }
 
 export function prove(input: ProofInput): Proof {
@@ -117,6 +120,8 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
   const rows: ProofRow[] = [];
   const before: CallResult[] = [];
   const after: CallResult[] = [];
+  const neighbours = input.neighbours ?? [];
+  const joint = neighbours.length === 0 ? null : jointWiring(input.after, neighbours);
   let solves = 0;
   for (const call of callsOf(behaviour, input.before)) {
     const was = simulate(input.before, behaviour, call);
@@ -129,7 +134,14 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
       solves += now.result.solves;
     }
     solves += was.result.solves;
-    const row = compare(call, was.result, cases);
+    // Polarity and bonding are each thermostat's own matter, and solved above; what all draw together is solved once.
+    const together = joint && simulate(joint, behaviour, call);
+    if (together && !together.ok)
+      return { world, proof: null, findings: [unsolvable(together, world)], solves };
+    const crowd = together?.ok ? together.result : null;
+    solves += crowd?.solves ?? 0;
+    const row = compare(call, was.result, cases, crowd);
+    findings.push(...crowdFindings(crowd, cases, neighbours.length + 1));
     rows.push(row);
     before.push(was.result);
     after.push(...cases.slice(0, 1));
@@ -187,14 +199,37 @@ function unsolvable(
     : finding('stop', 'circuit-not-solvable', `The circuit cannot be solved: ${failure.why}.`, [failure.at]);
 }
 
-function compare(call: Call, was: CallResult, cases: readonly CallResult[]): ProofRow {
+/** What breaks only when all thermostats on a machine call at once. */
+function crowdFindings(
+  crowd: CallResult | null,
+  cases: readonly CallResult[],
+  thermostats: number
+): Finding[] {
+  if (crowd === null) return [];
+  const alone = new Set(cases.flatMap((one) => harmFindings(one)).map((one) => one.code));
+  return harmFindings(crowd)
+    .filter((one) => one.code === 'fuse-opens' || one.code === 'transformer-overloaded')
+    .filter((one) => !alone.has(one.code))
+    .map((one) => ({ ...one, text: `${one.text} (All ${thermostats} thermostats on it call at once.)` }));
+}
+
+function compare(
+  call: Call,
+  was: CallResult,
+  cases: readonly CallResult[],
+  crowd: CallResult | null
+): ProofRow {
   const before = running(was.loads);
   const always = cases
     .map((one) => running(one.loads))
     .reduce((common, one) => common.filter((load) => one.includes(load)));
   const ever = new Set(cases.flatMap((one) => running(one.loads)));
-  const volts = cases.map((one) => one.thermostatVolts).filter((one): one is number => one !== null);
-  const fed = cases.map((one) => one.thermostatFed);
+  const own = new Set(cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
+  const crowded = crowd?.feeds.filter((one) => own.has(one.device)) ?? [];
+  const volts = [...cases.map((one) => one.thermostatVolts), ...crowded.map((one) => one.volts)].filter(
+    (one): one is number => one !== null
+  );
+  const fed = [...cases.map((one) => one.thermostatFed), ...crowded.map((one) => one.fed)];
   return {
     call,
     before,
@@ -206,7 +241,9 @@ function compare(call: Call, was: CallResult, cases: readonly CallResult[]): Pro
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
     loadShare: Math.max(
       0,
-      ...cases.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24)))
+      ...[...cases, ...(crowd ? [crowd] : [])].flatMap((one) =>
+        one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24))
+      )
     )
   };
 }

@@ -1,14 +1,39 @@
 /** What several methods ask for before they can be drawn at all. */
 import { finding, type Finding } from '../trade/findings';
 import { hasMark, type Board, type Strand } from '../wiring/graph';
-import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from './equipment';
-import type { SupplySituation } from './types';
+import { boardWithCommon, commonBoards, feedingBoard, noCommonMark, strandsAt } from './equipment';
+import type { SupplySituation, Variant } from './types';
 
 /** The board that feeds the wall, with a common, for a device that takes one; or why not. */
 export function commonAtBothPlates({ before, device }: SupplySituation): Board | Finding {
   if (!hasMark(device, 'C'))
     return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
-  return boardWithCommon(before) ?? noCommonMark(feedingBoard(before));
+  return boardWithCommon(before, device) ?? noCommonMark(feedingBoard(before, device));
+}
+
+/** The machine that a variant names after its `@`, else the first whose common could be landed; or why there is none. */
+export function commonAt(situation: SupplySituation, variant: string | null): Board | Finding {
+  const { before, device } = situation;
+  const named = commonBoards(before, device).find((one) => variant?.endsWith(`@${one.id}`));
+  return named ?? commonAtBothPlates(situation);
+}
+
+/** `choices` for each machine whose common could be landed, where there is more than one; unchanged where there is not. */
+export function perCommon({ before, device }: SupplySituation, choices: readonly Variant[]): Variant[] {
+  const machines = commonBoards(before, device);
+  if (machines.length < 2) return [...choices];
+  const base = choices.length > 0 ? choices : [{ id: '', title: '' }];
+  return base.flatMap((one) =>
+    machines.map((board) => ({
+      id: `${one.id}@${board.id}`,
+      title: [one.title, `common of ${board.name}`].filter(Boolean).join(', ')
+    }))
+  );
+}
+
+/** The variant without the machine that it may name. */
+export function choiceOf(variant: string | null): string | null {
+  return variant?.split('@')[0] ?? null;
 }
 
 export interface CallPair {

@@ -12,13 +12,14 @@ import {
   splitTerminal,
   terminalId,
   wallThermostat,
+  type Board,
   type Landing,
   type NewThermostat,
   type Strand,
   type WireLink,
   type Wiring
 } from '../wiring/graph';
-import { reachable } from '../wiring/trace';
+import { countSupplies, feedingBoard } from './equipment';
 import type { SupplySituation } from './types';
 
 const COILED: Landing = { state: 'coiled' };
@@ -28,7 +29,11 @@ export interface Swapped {
   readonly findings: readonly Finding[];
 }
 
-export function swapThermostat({ before, device, world }: SupplySituation): Swapped {
+/** `common`: the machine whose common the new thermostat gets, where two supplies reach the wall; else the one that feeds its electronics. */
+export function swapThermostat(
+  { before, device, world }: SupplySituation,
+  common: Board | undefined = feedingBoard(before, device)
+): Swapped {
   const old = wallThermostat(before);
   const fresh = newThermostatDevice(device);
   const findings: Finding[] = [];
@@ -36,6 +41,17 @@ export function swapThermostat({ before, device, world }: SupplySituation): Swap
   const strands = before.strands.map((strand) => {
     if (strand.wall.state !== 'landed') return strand;
     const placed = placeFor(strand, device, world, twoSupplies);
+    if (twoSupplies && isCommonOfAnother(strand, common)) {
+      findings.push(
+        finding(
+          'note',
+          'terminal-moved',
+          `The ${strand.name} conductor is the common of another transformer: it stays off, since two commons on one terminal tie the supplies.`,
+          [strand.id]
+        )
+      );
+      return { ...strand, wall: COILED };
+    }
     if ('finding' in placed) findings.push(placed.finding);
     return { ...strand, wall: placed.landing };
   });
@@ -52,6 +68,11 @@ export function swapThermostat({ before, device, world }: SupplySituation): Swap
     },
     findings
   };
+}
+
+function isCommonOfAnother(strand: Strand, common: Board | undefined): boolean {
+  const far = landedTerminal(strand.equipment);
+  return far !== null && splitTerminal(far).mark === 'C' && splitTerminal(far).device !== common?.id;
 }
 
 export function newThermostatDevice(device: DeviceFacts): NewThermostat {
@@ -118,23 +139,4 @@ function markFor(role: Role, device: DeviceFacts, keepMark: string | null): stri
     return hasMark(device, feeds) ? feeds : markForRole('hot', device.marks);
   }
   return markForRole(role, device.marks);
-}
-
-/** Transformers that reach the wall by hot conductors of their own, links at the equipment taken into account. */
-export function countSupplies(wiring: Wiring): number {
-  const groups: Set<string>[] = [];
-  const atEquipment = {
-    ...wiring,
-    strands: [],
-    links: wiring.links.filter((link) => link.place === 'equipment')
-  };
-  for (const strand of wiring.strands) {
-    const wall = landedTerminal(strand.wall);
-    const far = landedTerminal(strand.equipment);
-    if (wall === null || far === null || !isHot(splitTerminal(wall).mark)) continue;
-    if (groups.some((group) => group.has(splitTerminal(far).device))) continue;
-    const reach = reachable(atEquipment, far);
-    groups.push(new Set([...reach].map((terminal) => splitTerminal(terminal).device)));
-  }
-  return groups.length;
 }

@@ -12,7 +12,7 @@ import {
   type Wiring,
   type WireLink
 } from '../wiring/graph';
-import { countSupplies } from './swap-thermostat';
+import { countSupplies } from './equipment';
 import type { Part, SupplySituation, Variant } from './types';
 import type { CallPair } from './requirements';
 

@@ -15,7 +15,9 @@ export interface SupplySituation {
   readonly device: DeviceFacts;
   /** As recorded, with doubt. */
   readonly recorded: Wiring;
-  /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. */
+  /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. What is proven and moved starts here. */
+  readonly found: Wiring;
+  /** `found` without an adapter of the old thermostat: what the methods build on. */
   readonly before: Wiring;
   readonly assumed: readonly string[];
   /** Believable ways the equipment may be, likeliest first; never empty where a method is asked. */
@@ -31,6 +33,15 @@ export interface Part {
   readonly unit: string;
   /** Price for that quantity, dollars, for comparing ways with each other. */
   readonly cost: number;
+  /** One run of cable, for cutting it from rolls. */
+  readonly run?: CableRun;
+}
+
+export interface CableRun {
+  readonly conductors: number;
+  /** AWG. */
+  readonly gauge: number;
+  readonly lengthM: number;
 }
 
 export interface Loss {

@@ -122,6 +122,9 @@ export const FINDING_CODES = [
   'load-runs-uncalled',
   'no-circuit',
   'values-assumed',
+  'transformer-exchange',
+  'device-may-complain',
+  'old-adapter-in-line',
   'circuit-not-solvable',
   'supply-relationship-unknown'
 ] as const;

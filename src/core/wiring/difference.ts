@@ -3,7 +3,15 @@
  * nothing else, so that the moves cannot disagree with the sheet.
  */
 import type { EndSide } from '../trade/vocabulary';
-import { boards, type Cable, type Device, type Landing, type Strand, type WireLink, type Wiring } from './graph';
+import {
+  boards,
+  type Cable,
+  type Device,
+  type Landing,
+  type Strand,
+  type WireLink,
+  type Wiring
+} from './graph';
 
 export type Change =
   | {

@@ -4,7 +4,17 @@ import type { Conductor, ConductorEnd, Equipment, Job, Thermostat } from '../job
 import { traceOf } from '../reading/trace-common';
 import { conductorOhms } from '../trade/cable';
 import { canonicalMark } from '../trade/terminals';
-import { boards, hasMark, terminalId, type Board, type Landing, type Strand, type Wiring } from './graph';
+import {
+  boards,
+  hasMark,
+  terminalId,
+  type Adapter,
+  type Board,
+  type Landing,
+  type Strand,
+  type WireLink,
+  type Wiring
+} from './graph';
 
 /** The board that stands in where no machine is recorded at all. */
 export const UNREAD_BOARD_ID = 'eq-unread';
@@ -16,6 +26,9 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
       thermostat.equipment.includes(one.id) &&
       (one.kind !== 'outdoor-unit' || usedMarks(thermostat, one.id).length > 0)
   );
+  const adapters = machines.filter((one) => one.kind === 'old-adapter');
+  const withBoard = machines.filter((one) => one.kind !== 'old-adapter');
+  const all = withBoard.length > 0 ? withBoard.map((one) => boardOf(thermostat, one)) : [unreadBoard()];
   return {
     devices: [
       {
@@ -26,7 +39,8 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
         supply: thermostat.oldSupply,
         marks: withUsed(thermostat.marks, usedMarks(thermostat, thermostat.id))
       },
-      ...(machines.length > 0 ? machines.map((one) => boardOf(thermostat, one)) : [unreadBoard()])
+      ...all,
+      ...adapters.map((one) => adapterOf(thermostat, one, all[0]?.name))
     ],
     cables: thermostat.cables.map(({ id, name, path, lengthM, gauge }) => ({
       id,
@@ -36,14 +50,49 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
       gauge
     })),
     strands: strandsOf(thermostat),
-    links: thermostat.links.map((link) => ({
-      id: link.id,
-      place: link.end,
-      a: terminalId(link.a.at, link.a.mark),
-      b: terminalId(link.b.at, link.b.mark),
-      kind: link.kind
-    }))
+    links: [...recordedLinks(thermostat), ...adapters.flatMap((one) => piecesOf(thermostat, one, all[0]))]
   };
+}
+
+function recordedLinks(thermostat: Thermostat): WireLink[] {
+  return thermostat.links.map((link) => ({
+    id: link.id,
+    place: link.end,
+    a: terminalId(link.a.at, link.a.mark),
+    b: terminalId(link.b.at, link.b.mark),
+    kind: link.kind
+  }));
+}
+
+function adapterOf(thermostat: Thermostat, machine: Equipment, beside: string | undefined): Adapter {
+  return {
+    kind: 'adapter',
+    id: machine.id,
+    place: 'equipment',
+    name: machine.name || 'adapter of the old thermostat',
+    marks: withUsed(machine.marks, usedMarks(thermostat, machine.id)),
+    ...(beside === undefined ? {} : { beside })
+  };
+}
+
+/** Nobody writes down the short pieces of such a module: each of its marks that the board has too is taken to be joined to that. */
+function piecesOf(thermostat: Thermostat, machine: Equipment, board: Board | undefined): WireLink[] {
+  if (!board) return [];
+  const linked = new Set(
+    thermostat.links
+      .flatMap((one) => [one.a, one.b].filter((ref) => ref.at === machine.id))
+      .map((ref) => canonicalMark(ref.mark))
+  );
+  return machine.marks
+    .map(canonicalMark)
+    .filter((mark) => mark !== 'K' && !linked.has(mark) && hasMark(board, mark))
+    .map((mark) => ({
+      id: `ln-${machine.id}-${mark.toLowerCase()}`,
+      place: 'equipment',
+      a: terminalId(machine.id, mark),
+      b: terminalId(board.id, mark),
+      kind: 'wire'
+    }));
 }
 
 function boardOf(thermostat: Thermostat, machine: Equipment): Board {

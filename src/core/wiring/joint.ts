@@ -2,7 +2,16 @@
  * Several thermostats on the same machines as one graph, so that what they draw together is solved and not added up. Each keeps its own
  * conductors; a machine that more than one is wired to is there once, with its one transformer.
  */
-import { boards, hasMark, splitTerminal, terminalId, type Board, type Device, type Landing, type Wiring } from './graph';
+import {
+  boards,
+  hasMark,
+  splitTerminal,
+  terminalId,
+  type Board,
+  type Device,
+  type Landing,
+  type Wiring
+} from './graph';
 
 export interface Neighbour {
   /** Id of the thermostat's place; it keeps the names of its parts apart from those of the others. */
@@ -29,7 +38,9 @@ function join(joint: Wiring, neighbour: Neighbour): Wiring {
     ...joint,
     devices: [
       ...joint.devices.map((one) => move.grown(one)),
-      ...wiring.devices.filter((one) => !shared.some((board) => board.id === one.id)).map((one) => move.device(one))
+      ...wiring.devices
+        .filter((one) => !shared.some((board) => board.id === one.id))
+        .map((one) => move.device(one))
     ],
     strands: [
       ...joint.strands,
@@ -84,7 +95,10 @@ class Renaming {
       const calls = CALLS_OF_A_ZONE.includes(mark) || /^Z\d+$/.test(mark);
       if (device !== board.id || !calls || !taken.has(terminal) || this.zones.has(terminal)) continue;
       let number = 1;
-      while (hasMark(board, `Z${number}`) || [...this.zones.values()].includes(terminalId(board.id, `Z${number}`)))
+      while (
+        hasMark(board, `Z${number}`) ||
+        [...this.zones.values()].includes(terminalId(board.id, `Z${number}`))
+      )
         number += 1;
       this.zones.set(terminal, terminalId(board.id, `Z${number}`));
     }
@@ -113,7 +127,9 @@ class Renaming {
   grown(device: Device): Device {
     if (device.kind !== 'board' || !this.shared.some((one) => one.id === device.id)) return device;
     const other = boards(this.neighbour.wiring).find((one) => one.id === device.id);
-    const zones = [...this.zones.values()].map((one) => splitTerminal(one)).filter((one) => one.device === device.id);
+    const zones = [...this.zones.values()]
+      .map((one) => splitTerminal(one))
+      .filter((one) => one.device === device.id);
     const more = [...(other?.marks ?? []), ...zones.map((one) => one.mark)];
     return {
       ...device,

@@ -19,6 +19,7 @@
     'room-heater': 'heater in the room',
     'zone-panel': 'panel of zone valves, or not known which',
     'zone-pump-panel': 'panel of zone pumps',
+    'old-adapter': 'adapter of the old thermostat, in line',
     'outdoor-unit': 'outdoor unit',
     other: 'something else'
   };

@@ -1,7 +1,7 @@
 import { conductorOhms, type Gauge } from '../../trade/cable';
 import { terminalId, type Strand } from '../../wiring/graph';
-import { newCableLength, pathConditions } from '../cable-pull';
-import { commonAtBothPlates, isFinding } from '../requirements';
+import { cablePart, newCableLength, pathConditions, pullLine } from '../cable-pull';
+import { commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
 
@@ -14,11 +14,12 @@ export const addConductor: Method = {
   title: 'Pull one conductor more',
   how: 'One new conductor is pulled along the old cable and landed on C at both ends; a pull line stays behind.',
   standing: 'added',
-  offer(situation) {
+  variants: (situation) => perCommon(situation, []),
+  offer(situation, variant) {
     const { before, device } = situation;
-    const board = commonAtBothPlates(situation);
+    const board = commonAt(situation, variant);
     if (isFinding(board)) return refused(board);
-    const { wiring, findings } = swapThermostat(situation);
+    const { wiring, findings } = swapThermostat(situation, board);
     const lengthM = newCableLength(before);
     const strand: Strand = {
       id: 'co-one',
@@ -48,22 +49,7 @@ export const addConductor: Method = {
       },
       findings: [...findings, ...pathConditions(situation)],
       loses: [],
-      parts: [
-        {
-          id: 'conductor',
-          name: `Thermostat conductor, one, ${GAUGE} AWG solid, listed for the wall`,
-          quantity: Math.ceil(lengthM),
-          unit: 'metre',
-          cost: Math.round(lengthM * 0.6)
-        },
-        {
-          id: 'pull-line',
-          name: 'Pull line, left behind in the path',
-          quantity: Math.ceil(lengthM),
-          unit: 'metre',
-          cost: 3
-        }
-      ],
+      parts: [cablePart(1, lengthM), pullLine(lengthM)],
       extraMinutes: 20
     };
   }

@@ -1,7 +1,7 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
 import { terminalId, type AddedTransformer, type Strand, type Wiring } from '../../wiring/graph';
-import { newCableLength, pathConditions } from '../cable-pull';
+import { cablePart, newCableLength, pathConditions } from '../cable-pull';
 import { feedingBoard } from '../equipment';
 import { ownSupply, railsTrouble } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation, type Variant } from '../types';
@@ -52,16 +52,7 @@ export const addedTransformer: Method = {
       after: onNewPair(wiring, lengthM, ends),
       findings: [...rules, ...pathConditions(situation)],
       loses: [],
-      parts: [
-        TRANSFORMER,
-        {
-          id: 'cable',
-          name: 'Thermostat cable, 2 conductors, 18 AWG solid',
-          quantity: Math.ceil(lengthM),
-          unit: 'metre',
-          cost: Math.round(lengthM * 0.9)
-        }
-      ],
+      parts: [TRANSFORMER, cablePart(2, lengthM)],
       extraMinutes: 60
     };
   }

@@ -1,6 +1,7 @@
 import { finding } from '../../trade/findings';
-import { hasMark, isFree, terminalId } from '../../wiring/graph';
-import { boardWithCommon, continuityFindings, noCommonMark, strandsAt } from '../equipment';
+import { isFree, terminalId } from '../../wiring/graph';
+import { continuityFindings, strandsAt } from '../equipment';
+import { commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
 
@@ -10,15 +11,18 @@ export const existingC: Method = {
   title: 'Use the common that is there',
   how: 'A conductor is on C at the equipment already: land it on C at the new thermostat.',
   standing: 'exists',
-  offer(situation) {
+  variants(situation) {
+    const choices = perCommon(situation, []).filter((one) => {
+      const board = commonAt(situation, one.id);
+      return !isFinding(board) && strandsAt(situation.before, board, 'C').length > 0;
+    });
+    return choices.length < 2 ? [] : choices;
+  },
+  offer(situation, variant) {
     const { before, recorded, device } = situation;
-    if (!hasMark(device, 'C')) {
-      return refused(
-        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
-      );
-    }
-    const board = boardWithCommon(before);
-    if (!board) return refused(...oneEnded(situation), noCommonMark(undefinedIfNone(situation)));
+    const board = commonAt(situation, variant);
+    if (isFinding(board))
+      return refused(...(board.code === 'board-mark-missing' ? oneEnded(situation) : []), board);
     const candidates = strandsAt(before, board, 'C');
     const strand =
       candidates.find((one) => one.wall.state === 'landed') ?? candidates.find((one) => isFree(one.wall));
@@ -37,7 +41,7 @@ export const existingC: Method = {
             ])
       );
     }
-    const { wiring, findings } = swapThermostat(situation);
+    const { wiring, findings } = swapThermostat(situation, board);
     const landed = { state: 'landed', terminal: terminalId(device.id, 'C') } as const;
     const wasFree = isFree(strand.wall);
     return {
@@ -56,10 +60,6 @@ export const existingC: Method = {
     };
   }
 };
-
-function undefinedIfNone({ before }: SupplySituation) {
-  return before.devices.find((one) => one.kind === 'board');
-}
 
 /** A C at the wall whose other end is known to be on nothing. */
 function oneEnded({ recorded }: SupplySituation) {

@@ -9,14 +9,13 @@ import {
   type Strand,
   type Wiring
 } from '../../wiring/graph';
-import { newCableLength, pathConditions } from '../cable-pull';
+import { cablePart, newCableLength, pathConditions, pullLine } from '../cable-pull';
 import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
 
 const GAUGE: Gauge = 18;
 const CABLE_ID = 'ca-new';
-const DOLLARS_PER_METRE = 1.9;
 
 /** A new cable with spare conductors, pulled along the old path with the old cable as the leader. */
 export const newCable: Method = {
@@ -61,22 +60,7 @@ export const newCable: Method = {
           : [])
       ],
       loses: [],
-      parts: [
-        {
-          id: 'cable',
-          name: `Thermostat cable, ${conductors} conductors, ${GAUGE} AWG solid`,
-          quantity: Math.ceil(lengthM),
-          unit: 'metre',
-          cost: Math.round(lengthM * DOLLARS_PER_METRE * (conductors / 5))
-        },
-        {
-          id: 'pull-line',
-          name: 'Pull line, left behind in the path',
-          quantity: Math.ceil(lengthM),
-          unit: 'metre',
-          cost: 3
-        }
-      ],
+      parts: [cablePart(conductors, lengthM), pullLine(lengthM)],
       extraMinutes: 0
     };
   }

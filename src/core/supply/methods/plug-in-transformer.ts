@@ -1,6 +1,7 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
 import { terminalId, type PlugInTransformer, type Strand } from '../../wiring/graph';
+import { cablePart } from '../cable-pull';
 import { ownSupply, railsTrouble } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation } from '../types';
 
@@ -77,13 +78,7 @@ function partsOf(hidden: boolean): Part[] {
     ];
   return [
     supply,
-    {
-      id: 'listed-cable',
-      name: 'Low-voltage cable listed for walls, 2 conductors, 18 AWG',
-      quantity: CORD_M,
-      unit: 'metre',
-      cost: 5
-    },
+    cablePart(2, CORD_M),
     {
       id: 'low-voltage-plate',
       name: 'Low-voltage box and plate beside the outlet',

@@ -1,6 +1,14 @@
 import { finding, type Finding } from '../../trade/findings';
-import { hasMark, isFree, terminalId, type Strand, type Wiring } from '../../wiring/graph';
-import { boardWithCommon, continuityFindings, feedingBoard, noCommonMark } from '../equipment';
+import {
+  isFree,
+  landedTerminal,
+  splitTerminal,
+  terminalId,
+  type Strand,
+  type Wiring
+} from '../../wiring/graph';
+import { continuityFindings } from '../equipment';
+import { choiceOf, commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
 
@@ -10,23 +18,22 @@ export const spareConductor: Method = {
   title: 'Use a spare conductor',
   how: 'An unused conductor of the same cable is landed on C at both ends.',
   standing: 'spare',
-  variants: ({ before }) => {
-    const free = freeStrands(before);
-    return free.length < 2 ? [] : free.map((one) => ({ id: one.id, title: `The ${one.name} conductor` }));
+  variants: (situation) => {
+    const free = idleStrands(situation.before);
+    const choices =
+      free.length < 2 ? [] : free.map((one) => ({ id: one.id, title: `The ${one.name} conductor` }));
+    return free.length === 0 ? [] : perCommon(situation, choices);
   },
   offer(situation, variant) {
-    const { before, device } = situation;
-    if (!hasMark(device, 'C')) {
-      return refused(
-        finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id])
-      );
-    }
-    const board = boardWithCommon(before);
-    const free = freeStrands(before);
-    const strand = free.find((one) => one.id === variant) ?? free[0];
+    const { before } = situation;
+    const board = commonAt(situation, variant);
+    if (isFinding(board) && board.code === 'device-has-no-common') return refused(board);
+    const free = idleStrands(before);
+    const strand = free.find((one) => one.id === choiceOf(variant)) ?? free[0];
     if (!strand) return refused(...whyNone(before));
-    if (!board) return refused(noCommonMark(feedingBoard(before)));
-    const { wiring, findings } = swapThermostat(situation);
+    if (isFinding(board)) return refused(board);
+    const { device } = situation;
+    const { wiring, findings } = swapThermostat(situation, board);
     const landed: Strand = {
       ...strand,
       wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
@@ -34,7 +41,11 @@ export const spareConductor: Method = {
     };
     return {
       after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? landed : one)) },
-      findings: [...findings, ...continuityFindings(strand)],
+      findings: [
+        ...findings.filter((one) => !one.because.includes(strand.id)),
+        ...continuityFindings(strand),
+        ...looseFarEnd(strand)
+      ],
       loses: [{ text: `the ${strand.name} conductor is no longer a spare` }],
       parts: [],
       extraMinutes: 0
@@ -52,6 +63,29 @@ export function freeStrands(wiring: Wiring): Strand[] {
         order[a.continuity] - order[b.continuity] ||
         Number(a.spliced === 'hidden') - Number(b.spliced === 'hidden')
     );
+}
+
+/** Marks of the wall plate whose conductor, found loose at the equipment, may be a call that somebody misses. */
+const CALLS = new Set(['R', 'RH', 'RC', 'W1', 'W2', 'AUX', 'E', 'Y1', 'Y2', 'G', 'K', 'T1', 'T2', 'TT']);
+
+/** Spares, and behind them conductors that are fixed at the wall only and carry nothing: the one on C first. */
+function idleStrands(wiring: Wiring): Strand[] {
+  const fixed = wiring.strands.flatMap((strand) => {
+    const wall = landedTerminal(strand.wall);
+    if (wall === null || !isFree(strand.equipment) || strand.continuity === 'broken') return [];
+    const { mark } = splitTerminal(wall);
+    return CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
+  });
+  const onCommon = fixed.filter((one) => one.common).map((one) => one.strand);
+  const others = fixed.filter((one) => !one.common).map((one) => one.strand);
+  return [...onCommon, ...freeStrands(wiring), ...others];
+}
+
+function looseFarEnd(strand: Strand): Finding[] {
+  const wall = landedTerminal(strand.wall);
+  if (wall === null) return [];
+  const text = `The ${strand.name} conductor is on ${splitTerminal(wall).mark} at the wall and on nothing at the equipment: it carries nothing today. Its far end is landed on C.`;
+  return [finding('note', 'common-one-ended', text, [strand.id])];
 }
 
 function whyNone(wiring: Wiring): Finding[] {

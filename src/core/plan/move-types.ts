@@ -1,0 +1,45 @@
+/** What a move is. */
+import type { EndSide } from '../trade/vocabulary';
+import type { Change } from '../wiring/difference';
+
+export type Action =
+  | 'lift'
+  | 'land'
+  | 'link'
+  | 'unlink'
+  | 'cap'
+  | 'splice'
+  | 'mount'
+  | 'pull'
+  | 'power-off'
+  | 'check'
+  | 'power-on';
+
+export interface Move {
+  readonly id: string;
+  readonly end: EndSide;
+  /** Where one stands: `wall`, `outlet`, or the name of the machine. */
+  readonly place: string;
+  readonly action: Action;
+  /** Id of the conductor, link, cable, device or supply. */
+  readonly what: string;
+  readonly from: string;
+  readonly to: string;
+  /** The move in words. */
+  readonly text: string;
+  /** What the hands need for it. */
+  readonly tools: readonly string[];
+  /** How much insulation comes off, where an end is landed; null where nothing is stripped. */
+  readonly strip: string | null;
+  /** What it does to the graph; null for power, which changes no wiring. */
+  readonly change: Change | null;
+}
+
+/** A move before it has its number and its tools. */
+export type Draft = Omit<Move, 'id' | 'tools' | 'strip'>;
+
+/** A supply that the wiring does not show, such as the outdoor unit's own: its id and its name. */
+export interface OtherSupply {
+  readonly id: string;
+  readonly name: string;
+}
