@@ -113,10 +113,14 @@ export function neighboursOf(job: Job, thermostat: Thermostat): Neighbour[] {
   const here = new Set<string>(thermostat.equipment);
   return job.thermostats
     .filter((one) => one.id !== thermostat.id && one.equipment.some((id) => here.has(id)))
-    .map((one) => ({ thermostat: one.id, wiring: endOf(job, one) }));
+    .map((one) => ({ thermostat: one.id, wiring: wantedWiring(job, one) }));
 }
 
-function endOf(job: Job, thermostat: Thermostat): Wiring {
+/**
+ * The wiring that a place is to end with: of the way taken where a device is chosen, else today's. Taken for itself, so that a way that only
+ * its neighbours' load closes still counts as what is wanted.
+ */
+export function wantedWiring(job: Job, thermostat: Thermostat): Wiring {
   const known = ends.get(thermostat);
   if (known && known.equipment === job.equipment && known.devices === job.devices) return known.wiring;
   const { wiring: today } = assumeUnseenEnds(wiringOf(job, thermostat));

@@ -42,14 +42,14 @@ export function withExchange(offer: Offer, job: Job): Offer {
         )
       )
     ],
-    parts: [...offer.parts, ...exchanged.map((one) => transformerPart(wanted(one) ?? 0))]
+    parts: [...offer.parts, ...exchanged.map((one) => transformerPart(one.id, wanted(one) ?? 0))]
   };
 }
 
-function transformerPart(va: number): Part {
+function transformerPart(machine: string, va: number): Part {
   const size = TRANSFORMER_SIZES.find((one) => one.va >= va) ?? TRANSFORMER_SIZES.at(-1);
   return {
-    id: `transformer-${va}`,
+    id: `transformer-${machine}`,
     name: `Class 2 control transformer, 24 VAC, ${va} VA`,
     quantity: 1,
     unit: 'piece',

@@ -206,10 +206,11 @@ function crowdFindings(
   thermostats: number
 ): Finding[] {
   if (crowd === null) return [];
-  const alone = new Set(cases.flatMap((one) => harmFindings(one)).map((one) => one.code));
+  const key = (one: Finding) => `${one.code} ${one.because[0] ?? ''}`;
+  const alone = new Set(cases.flatMap((one) => harmFindings(one)).map(key));
   return harmFindings(crowd)
     .filter((one) => one.code === 'fuse-opens' || one.code === 'transformer-overloaded')
-    .filter((one) => !alone.has(one.code))
+    .filter((one) => !alone.has(key(one)))
     .map((one) => ({ ...one, text: `${one.text} (All ${thermostats} thermostats on it call at once.)` }));
 }
 

@@ -1,5 +1,5 @@
 import { markForRole, roleOf } from '../../devices/roles';
-import { finding } from '../../trade/findings';
+import { finding, type Finding } from '../../trade/findings';
 import { canonicalMark } from '../../trade/terminals';
 import {
   landedTerminal,
@@ -10,8 +10,9 @@ import {
   type Receiver,
   type WireLink
 } from '../../wiring/graph';
-import { boardWithCommon, feedingBoard, noCommonMark } from '../equipment';
-import { refused, type Method, type SupplySituation } from '../types';
+import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from '../equipment';
+import { swapThermostat } from '../swap-thermostat';
+import { refused, type Method, type Offer, type Part, type SupplySituation } from '../types';
 
 const RECEIVER_ID = 'receiver';
 
@@ -21,7 +22,24 @@ export const receiverAtEquipment: Method = {
   title: 'Receiver at the equipment',
   how: 'A receiver beside the board switches the calls and lives on its R and C; the part on the wall speaks to it by radio. The old cable is retired.',
   standing: 'added',
-  offer(situation) {
+  variants(situation) {
+    if (situation.device.supply !== 'paired-receiver') return [];
+    return [
+      { id: 'cells', title: 'At the equipment; the part on the wall lives on cells' },
+      ...(situation.thermostat.outlet === 'none'
+        ? []
+        : [
+            {
+              id: 'small-supply',
+              title: 'At the equipment; the part on the wall has a small supply in an outlet'
+            }
+          ]),
+      ...(commonAtWall(situation)
+        ? [{ id: 'at-the-wall', title: 'In place of the old plate, on the conductors that are there' }]
+        : [])
+    ];
+  },
+  offer(situation, variant) {
     const { before, device } = situation;
     if (device.supply !== 'paired-receiver')
       return refused(
@@ -32,8 +50,10 @@ export const receiverAtEquipment: Method = {
           [device.id]
         )
       );
-    const board = boardWithCommon(before);
-    if (!board) return refused(noCommonMark(feedingBoard(before)));
+    const board = boardWithCommon(before, device);
+    if (!board) return refused(noCommonMark(feedingBoard(before, device)));
+    if (variant === 'at-the-wall') return atTheWall(situation, board);
+    const supplied = variant === 'small-supply';
     const receiver: Receiver = {
       kind: 'receiver',
       id: RECEIVER_ID,
@@ -55,20 +75,64 @@ export const receiverAtEquipment: Method = {
         })),
         links: [...before.links.filter((one) => one.place === 'equipment'), ...piecesTo(situation, board)]
       },
-      findings: [
-        finding(
-          'warn',
-          'radio-must-reach',
-          'Try the radio before anything is fixed: hold the wall part where it will hang, with the machine’s door closed.',
-          [device.id]
-        )
+      findings: [radioMustReach(device.id), ...(supplied ? outletFindings(situation) : [])],
+      loses: [
+        {
+          text: supplied
+            ? 'an outlet is taken, and a cord shows on the wall'
+            : 'the part on the wall lives on cells, which have to be changed'
+        }
       ],
-      loses: [{ text: 'the part on the wall lives on cells, which have to be changed' }],
-      parts: [{ id: 'cells', name: 'Cells for the wall part', quantity: 1, unit: 'set', cost: 4 }],
+      parts: [supplied ? SMALL_SUPPLY : CELLS],
       extraMinutes: 15
     };
   }
 };
+
+const CELLS: Part = { id: 'cells', name: 'Cells for the wall part', quantity: 1, unit: 'set', cost: 4 };
+const SMALL_SUPPLY: Part = {
+  id: 'wall-part-supply',
+  name: 'The maker’s small supply for the wall part',
+  quantity: 1,
+  unit: 'piece',
+  cost: 18
+};
+
+function radioMustReach(device: string): Finding {
+  const text =
+    'Try the radio before anything is fixed: hold the wall part where it will hang, with the machine’s door closed.';
+  return finding('warn', 'radio-must-reach', text, [device]);
+}
+
+function outletFindings({ thermostat }: SupplySituation): Finding[] {
+  if (thermostat.outlet === 'near') return [];
+  const text = 'Make sure that an outlet is in reach that no switch turns off.';
+  return [finding('warn', 'outlet-not-known', text, ['outlet'])];
+}
+
+/** True when a common is landed at both ends: the receiver can live where the old thermostat hangs. */
+function commonAtWall({ before, device }: SupplySituation): boolean {
+  const board = boardWithCommon(before, device);
+  return board !== undefined && strandsAt(before, board, 'C').some((one) => one.wall.state === 'landed');
+}
+
+/** The wired part on the old plate's place, as a thermostat; its wireless part hangs anywhere. */
+function atTheWall(situation: SupplySituation, board: Board): Offer {
+  if (!commonAtWall(situation))
+    return refused(
+      finding('stop', 'no-common-found', 'At the wall it needs a common, and none is landed at both ends.', [
+        board.id
+      ])
+    );
+  const { wiring, findings } = swapThermostat(situation, board);
+  return {
+    after: wiring,
+    findings: [...findings, radioMustReach(situation.device.id)],
+    loses: [{ text: 'the part that one reads and sets lives on cells, which have to be changed' }],
+    parts: [CELLS],
+    extraMinutes: 10
+  };
+}
 
 /** Short pieces from the receiver to every terminal of the machine that is in use, by what it does, and to common. */
 function piecesTo({ before, device, world }: SupplySituation, board: Board): WireLink[] {

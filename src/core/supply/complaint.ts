@@ -1,0 +1,33 @@
+/**
+ * Whether the device may report a wiring fault though everything works: many look for a voltage between each hot terminal and C. Put to the
+ * solved circuit: a hot terminal whose supply has no tie to that of C has no voltage against it at all.
+ */
+import { powerUp } from '../circuit/simulate';
+import type { World } from '../devices/world';
+import { finding, type Finding } from '../trade/findings';
+import { canonicalMark, isHot } from '../trade/terminals';
+import { landedTerminal, splitTerminal, terminalId, wallThermostat, type Wiring } from '../wiring/graph';
+
+export function complaintFindings(after: Wiring, world: World): Finding[] {
+  const device = after.devices.find((one) => one.kind === 'new-thermostat');
+  if (device?.kind !== 'new-thermostat' || device.id !== wallThermostat(after).id) return [];
+  const landed = after.strands.flatMap((one) => landedTerminal(one.wall) ?? []);
+  const rails = landed
+    .filter((one) => splitTerminal(one).device === device.id && isHot(splitTerminal(one).mark))
+    .map((one) => splitTerminal(one).mark);
+  const own = canonicalMark(device.facts.electronicsFrom);
+  const others = [...new Set(rails)].filter((mark) => mark !== own);
+  if (others.length === 0 || !rails.includes(own)) return [];
+  const idle = powerUp(after, world, 'idle');
+  if (!idle.ok) return [];
+  const common = terminalId(device.id, 'C');
+  const blind = others.filter((mark) => idle.meter.volts(terminalId(device.id, mark), common) === null);
+  return blind.map((mark) =>
+    finding(
+      'note',
+      'device-may-complain',
+      `Between ${mark} and C there is no voltage to be found: ${mark} belongs to another transformer, whose common is not here. The ${device.facts.model} may report a wiring fault for it. The circuit shows that both sides work; its own sheet says how such a report is put aside.`,
+      [device.id]
+    )
+  );
+}
