@@ -1,6 +1,7 @@
 /** What the command line and the server give back: the plan, the match and the rest as plain JSON with the words of the contract. */
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
+import { aspectOf } from '../match/aspects';
 import type { Match } from '../match/match';
 import type { Plan, PlannedOption } from '../plan/plan';
 import type { Finding } from '../trade/findings';
@@ -36,7 +37,7 @@ export function matchReport(thermostat: string, matches: readonly Match[]) {
       maker: device.maker,
       name: device.model,
       verdict,
-      findings
+      findings: findings.map((one) => ({ ...one, aspect: aspectOf(one) }))
     }))
   };
 }
@@ -72,18 +73,22 @@ export function planReport(plan: Plan) {
       findings: option.findings,
       loses: option.loses.map((one) => one.text),
       minutes: option.minutes,
+      minutesBand: option.minutesBand,
       cost: option.cost,
+      costBand: option.costBand,
       whyAbove: option.whyAbove,
       proof: proofReport(option)
     })),
-    moves: plan.moves.map(({ end, place, action, what, from, to, text }) => ({
+    moves: plan.moves.map(({ end, place, action, what, from, to, text, tools, strip }) => ({
       end,
       place,
       action,
       what,
       from,
       to,
-      text
+      text,
+      tools,
+      strip
     })),
     parts: plan.parts,
     before: plan.before.map((one) => callReport(one)),

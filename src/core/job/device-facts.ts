@@ -14,6 +14,9 @@ export const SUPPLY_NEEDS = [
 export const RAILS = ['one-r', 'link-removable', 'link-to-be-cut', 'joined-inside'] as const;
 export type Rails = (typeof RAILS)[number];
 
+export const ADAPTER_RULES = ['any', 'own', 'none', 'unknown'] as const;
+export const ACCESSORY_OUTPUTS = ['none', 'powered', 'dry', 'unknown'] as const;
+
 export const DeviceFacts = v.strictObject({
   id: DeviceId,
   maker: shortText,
@@ -39,6 +42,15 @@ export const DeviceFacts = v.strictObject({
   plateHeightMm: positive(1000),
   wifiBands: shortText,
   price: v.nullable(positive(100000)),
-  note: text
+  note: text,
+  /** What its sheet says of modules that put two calls on one conductor: any, only the one in its box, none, or nothing. */
+  adapters: v.optional(v.picklist(ADAPTER_RULES, `one of ${ADAPTER_RULES.join(', ')}`), 'unknown'),
+  /** Its outputs for a humidifier, a ventilator and the like: none, powered from R, or dry contacts. */
+  accessoryOutputs: v.optional(
+    v.picklist(ACCESSORY_OUTPUTS, `one of ${ACCESSORY_OUTPUTS.join(', ')}`),
+    'unknown'
+  ),
+  /** Where its menus ask for the kind of system: codes or names, as its sheet has them. */
+  setUp: v.optional(text, '')
 });
 export type DeviceFacts = v.InferOutput<typeof DeviceFacts>;

@@ -25,7 +25,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 86,
     wifiBands: '2.4 and 5 GHz',
     price: 139,
-    note: 'A clip joins RH and RC and can be taken out.'
+    note: 'A clip joins RH and RC and can be taken out.',
+    adapters: 'any',
+    accessoryOutputs: 'none',
+    setUp: 'System menu, page 2: “kind of heat”, “heat pump yes or no”, “valve on O or B”, “fan with heat”.'
   },
   {
     id: 'de-weftline',
@@ -45,7 +48,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 104,
     wifiBands: '2.4 GHz',
     price: 119,
-    note: 'K carries Y and G on one conductor, with the adapter that comes in the box.'
+    note: 'K carries Y and G on one conductor, with the adapter that comes in the box.',
+    adapters: 'own',
+    accessoryOutputs: 'none',
+    setUp: 'Installer code 11 (kind of system), 14 (valve), 17 (one conductor for Y and G).'
   },
   {
     id: 'de-sipper',
@@ -65,7 +71,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 92,
     wifiBands: '2.4 GHz',
     price: 169,
-    note: 'Charges itself through an idle call circuit where no common is landed.'
+    note: 'Charges itself through an idle call circuit where no common is landed.',
+    adapters: 'none',
+    accessoryOutputs: 'none',
+    setUp: 'First start asks: heat, cool, or both; air or water.'
   },
   {
     id: 'de-pair',
@@ -85,7 +94,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 90,
     wifiBands: 'none; local radio',
     price: 59,
-    note: 'Two AA cells, about a year.'
+    note: 'Two AA cells, about a year.',
+    adapters: 'unknown',
+    accessoryOutputs: 'none',
+    setUp: 'Switches behind the cells: 1 gas or electric, 2 fan by furnace or by thermostat.'
   },
   {
     id: 'de-twobridge',
@@ -105,7 +117,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 100,
     wifiBands: '2.4 and 5 GHz',
     price: 189,
-    note: 'On cells the radio sleeps: it shows and switches, and is not reached from outside.'
+    note: 'On cells the radio sleeps: it shows and switches, and is not reached from outside.',
+    adapters: 'any',
+    accessoryOutputs: 'dry',
+    setUp: 'Menu “House”: machine, stages, auxiliary heat, valve O or B, humidifier.'
   },
   {
     id: 'de-onebar',
@@ -125,7 +140,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 112,
     wifiBands: '2.4 GHz',
     price: 219,
-    note: 'RH and RC are joined inside by set-up; there is no clip to take out.'
+    note: 'RH and RC are joined inside by set-up; there is no clip to take out.',
+    adapters: 'any',
+    accessoryOutputs: 'none',
+    setUp: 'Menu “Wiring”: one or two supplies (it takes one only), stages, valve.'
   },
   {
     id: 'de-farspeak',
@@ -145,7 +163,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 98,
     wifiBands: '2.4 GHz at the receiver; local radio to the wall',
     price: 179,
-    note: 'A receiver beside the board, a part with cells on the wall. The marks are the receiver’s.'
+    note: 'A receiver beside the board, a part with cells on the wall. The marks are the receiver’s.',
+    adapters: 'none',
+    accessoryOutputs: 'none',
+    setUp: 'At the receiver: a dial of eight positions for the kind of system; the sheet lists them.'
   },
   {
     id: 'de-cutlink',
@@ -165,7 +186,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 82,
     wifiBands: '2.4 GHz',
     price: 89,
-    note: 'A link on the circuit board joins RH and RC; where two supplies are used it is cut, and cannot be put back.'
+    note: 'A link on the circuit board joins RH and RC; where two supplies are used it is cut, and cannot be put back.',
+    adapters: 'unknown',
+    accessoryOutputs: 'none',
+    setUp: 'Installer code 3 (air or water), 5 (fan with heat).'
   },
   {
     id: 'de-warmonly',
@@ -185,7 +209,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 86,
     wifiBands: '2.4 GHz',
     price: 79,
-    note: 'Heat only, for boilers and furnaces without an air conditioner.'
+    note: 'Heat only, for boilers and furnaces without an air conditioner.',
+    adapters: 'unknown',
+    accessoryOutputs: 'none',
+    setUp: 'None: it only calls for heat. Cycles an hour are set by a switch behind the head.'
   },
   {
     id: 'de-twocell',
@@ -205,7 +232,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 80,
     wifiBands: 'none; local radio',
     price: 45,
-    note: 'A dry contact between T1 and T2, on two cells; for two conductors of the 24 V class.'
+    note: 'A dry contact between T1 and T2, on two cells; for two conductors of the 24 V class.',
+    adapters: 'unknown',
+    accessoryOutputs: 'none',
+    setUp: 'A switch behind the cells: air, water, floor.'
   },
   {
     id: 'de-kettering',
@@ -225,7 +255,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 104,
     wifiBands: '2.4 and 5 GHz',
     price: 159,
-    note: 'As the Weftline K, with a second heat stage.'
+    note: 'As the Weftline K, with a second heat stage.',
+    adapters: 'own',
+    accessoryOutputs: 'none',
+    setUp: 'Installer code 11 (kind of system), 12 (second heat stage), 17 (one conductor for Y and G).'
   },
   {
     id: 'de-moistly',
@@ -245,7 +278,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 106,
     wifiBands: '2.4 and 5 GHz',
     price: 249,
-    note: 'Powered outputs for a humidifier, a dehumidifier and a ventilator.'
+    note: 'Powered outputs for a humidifier, a dehumidifier and a ventilator.',
+    adapters: 'any',
+    accessoryOutputs: 'powered',
+    setUp: 'Menu “System”: machine, stages, valve, accessories, each output by itself.'
   },
   {
     id: 'de-narrow',
@@ -265,7 +301,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 120,
     wifiBands: '2.4 GHz',
     price: 99,
-    note: 'A narrow window of voltage: it does not suit long thin cables.'
+    note: 'A narrow window of voltage: it does not suit long thin cables.',
+    adapters: 'any',
+    accessoryOutputs: 'none',
+    setUp: 'Hold both keys: kind of heat, fan with heat.'
   },
   {
     id: 'de-thrift',
@@ -285,7 +324,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
     plateHeightMm: 100,
     wifiBands: '2.4 GHz',
     price: 149,
-    note: 'Draws little through an idle call; a common is the better way.'
+    note: 'Draws little through an idle call; a common is the better way.',
+    adapters: 'none',
+    accessoryOutputs: 'none',
+    setUp: 'Menu “Power”: with or without C; menu “Machine”: kind, valve O or B.'
   }
 ];
 

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { house } from '../scenarios/builder';
 import {
   boilerHouse,
+  boilerPlusAcHouse,
   furnaceFourWires,
   furnaceWithCommon,
   heatPumpHouse,
@@ -11,11 +12,20 @@ import {
 import type { House } from '../scenarios/builder';
 import { makeId } from '../job/ids';
 import { CATALOGUE, findDevice } from './catalogue';
+import { byAspect } from './aspects';
 import { matchAll, matchDevice } from './match';
 
 const match = ({ job, thermostat }: House, model: string) =>
   matchDevice(job, thermostat, findDevice(job, model)!);
-const codes = (where: House, model: string) => match(where, model).findings.map((one) => one.code);
+/** What stands in the way; settings are looked at by themselves. */
+const codes = (where: House, model: string) =>
+  match(where, model)
+    .findings.map((one) => one.code)
+    .filter((one) => one !== 'set-up');
+const settings = (where: House, model: string) =>
+  match(where, model)
+    .findings.filter((one) => one.code === 'set-up')
+    .map((one) => one.text);
 
 describe('the catalogue', () => {
   it('holds fourteen devices that differ in what decides a match', () => {
@@ -104,5 +114,45 @@ describe('checks', () => {
       match(two, 'de-fellgate').findings.find((one) => one.code === 'link-must-suit-supplies')
     ).toMatchObject({ level: 'warn' });
     expect(codes(furnaceWithCommon(), 'de-onebar')).not.toContain('link-must-suit-supplies');
+  });
+});
+
+describe('what a match means for whoever buys it', () => {
+  const aspects = (where: House, model: string) =>
+    byAspect(match(where, model).findings).map((one) => one.aspect);
+
+  it('sorts what does harm, is lost, is needed, is cut and is set', () => {
+    expect(aspects(lineVoltageHouse(), 'de-fellgate')).toContain('damages');
+    expect(aspects(furnaceFourWires(), 'de-fellgate')).toEqual(['needs', 'set']);
+    expect(aspects(furnaceWithCommon(), 'de-warmonly')).toContain('damages');
+    expect(aspects(boilerPlusAcHouse(), 'de-cutlink')).toContain('cut');
+    expect(match(boilerPlusAcHouse(), 'de-cutlink').findings.map((one) => one.code)).toContain(
+      'link-to-be-cut'
+    );
+  });
+
+  it('names every setting, and leaves open what is not settled', () => {
+    expect(settings(furnaceWithCommon(), 'de-onebar')).toEqual([
+      'Set that one supply feeds both its sides: it joins RH and RC inside.',
+      'Set its kind of system to furnace with air conditioner.',
+      'Set that the machine runs the blower in heating by itself.'
+    ]);
+    expect(settings(heatPumpHouse(), 'de-onebar').join(' ')).toContain('heat pump');
+    const open = match(furnaceWithCommon(), 'de-onebar').findings.filter((one) => one.code === 'set-up');
+    expect(open.every((one) => one.level === 'note')).toBe(true);
+  });
+
+  it('says what an accessory on the machine keeps or loses', () => {
+    const base = furnaceWithCommon();
+    const equipment = base.job.equipment.map((one) => ({
+      ...one,
+      accessories: [{ kind: 'humidifier' as const, ownRelay: 'yes' as const, note: '' }]
+    }));
+    const moist: House = { job: { ...base.job, equipment }, thermostat: base.thermostat };
+    const said = (model: string) =>
+      match(moist, model).findings.find((one) => one.code === 'accessory-output');
+    expect(said('de-fellgate')?.text).toContain('has no output for the humidifier');
+    expect(said('de-moistly')?.text).toContain('never one supply onto another');
+    expect(said('de-twobridge')).toBeUndefined();
   });
 });

@@ -3,8 +3,8 @@
  * done at the wall; one conductor at a time. Every move carries the change of the graph that it makes, so that the list can be replayed.
  */
 import type { EndSide } from '../trade/vocabulary';
-import { applyChange, difference } from '../wiring/difference';
-import type { Wiring } from '../wiring/graph';
+import { applyChange, difference, type Change } from '../wiring/difference';
+import type { Place, Wiring } from '../wiring/graph';
 import {
   MoveWriter,
   type CableChange,
@@ -26,67 +26,12 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
   if (changes.length === 0) return [];
   const both = merged(before, after);
   const draft = new MoveWriter(both);
-  const stays = (id: string) =>
-    before.strands.some((one) => one.id === id) && after.strands.some((one) => one.id === id);
-  const ends = changes.filter((one): one is EndChange => one.kind === 'end');
-  const at = (side: EndSide) => ends.filter((one) => one.side === side && draft.isAt(one, side));
-  const leaving = ends.filter((one) => !after.strands.some((strand) => strand.id === one.strand));
-  const coming = ends.filter((one) => !before.strands.some((strand) => strand.id === one.strand));
-  const kept = (side: EndSide) => at(side).filter((one) => stays(one.strand));
-  const links = (kind: 'link-on' | 'link-off', place: EndSide) =>
-    changes.filter((one): one is LinkChange => one.kind === kind && one.link.place === place);
-  const devices = (kind: 'device-on' | 'device-off') =>
-    changes.filter((one): one is DeviceChange => one.kind === kind);
-  const cables = (kind: 'cable-in' | 'cable-out') =>
-    changes.filter((one): one is CableChange => one.kind === kind);
-  const outlet = coming.filter((one) => one.side === 'equipment' && !draft.isAt(one, 'equipment'));
-
-  // A small part that stands in line at the equipment: what is on it comes off first.
-  const oldParts = devices('device-off').filter((one) => one.device.place === 'equipment');
-
+  const sorted = sortChanges(changes, before, after, draft);
   const drafts: Draft[] = [
     ...others.map((one) => draft.otherSupply(one, 'power-off')),
     ...draft.powerOff(before),
-    ...changes
-      .filter((one): one is TransformerChange => one.kind === 'transformer')
-      .map((one) => draft.transformer(one)),
-    ...kept('equipment').flatMap((one) => draft.check(one)),
-    ...links('link-off', 'equipment').map((one) => draft.link(one)),
-    ...leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
-    ...oldParts.flatMap((one) =>
-      kept('equipment')
-        .filter((end) => draft.isOn(end, one))
-        .map((end) => draft.lift(end))
-    ),
-    ...oldParts.map((one) => draft.device(one)),
-    ...devices('device-on')
-      .filter((one) => one.device.place === 'equipment')
-      .map((one) => draft.device(one)),
-    ...kept('equipment').flatMap((one) =>
-      oldParts.some((part) => draft.isOn(one, part)) ? draft.landOnly(one) : draft.liftAndLand(one)
-    ),
-    ...links('link-on', 'equipment').map((one) => draft.link(one)),
-    ...links('link-off', 'wall').map((one) => draft.link(one)),
-    ...[...leaving.filter((one) => one.side === 'wall'), ...kept('wall')].flatMap((one) =>
-      draft.liftOnly(one)
-    ),
-    ...devices('device-off')
-      .filter((one) => one.device.place !== 'equipment')
-      .map((one) => draft.device(one)),
-    ...[...cables('cable-out'), ...cables('cable-in')].map((one) => draft.cable(one)),
-    ...coming
-      .filter((one) => one.side === 'equipment' && draft.isAt(one, 'equipment'))
-      .flatMap((one) => draft.landOnly(one)),
-    ...devices('device-on')
-      .filter((one) => one.device.place === 'wall')
-      .map((one) => draft.device(one)),
-    ...links('link-on', 'wall').map((one) => draft.link(one)),
-    ...kept('wall').flatMap((one) => draft.landOnly(one)),
-    ...coming.filter((one) => one.side === 'wall').flatMap((one) => draft.landOnly(one)),
-    ...devices('device-on')
-      .filter((one) => one.device.place === 'outlet')
-      .map((one) => draft.device(one)),
-    ...outlet.flatMap((one) => draft.landOnly(one)),
+    ...atEquipment(sorted, draft),
+    ...atWall(sorted, draft),
     ...draft.powerOn(after),
     ...others.map((one) => draft.otherSupply(one, 'power-on'))
   ];
@@ -98,9 +43,90 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
   }));
 }
 
+/** The changes by what the hands do with them. */
+interface Sorted {
+  readonly transformers: readonly TransformerChange[];
+  /** Ends of conductors that stay, by the end. */
+  kept(side: EndSide): readonly EndChange[];
+  /** Ends of conductors whose cable is pulled out, or comes in. */
+  readonly leaving: readonly EndChange[];
+  readonly coming: readonly EndChange[];
+  links(kind: LinkChange['kind'], place: EndSide): readonly LinkChange[];
+  devices(kind: DeviceChange['kind'], place: Place): readonly DeviceChange[];
+  readonly cables: readonly CableChange[];
+}
+
+function sortChanges(changes: readonly Change[], before: Wiring, after: Wiring, draft: MoveWriter): Sorted {
+  const ends = changes.filter((one): one is EndChange => one.kind === 'end');
+  const [was, is] = [before, after].map(({ strands }) => new Set(strands.map((one) => one.id)));
+  const stays = (id: string) => was?.has(id) === true && is?.has(id) === true;
+  const isCable = (one: Change): one is CableChange => one.kind === 'cable-in' || one.kind === 'cable-out';
+  return {
+    transformers: changes.filter((one): one is TransformerChange => one.kind === 'transformer'),
+    kept: (side) => ends.filter((one) => one.side === side && draft.isAt(one, side) && stays(one.strand)),
+    leaving: ends.filter((one) => is?.has(one.strand) !== true),
+    coming: ends.filter((one) => was?.has(one.strand) !== true),
+    links: (kind, place) =>
+      changes.filter((one): one is LinkChange => one.kind === kind && one.link.place === place),
+    devices: (kind, place) =>
+      changes.filter((one): one is DeviceChange => one.kind === kind && one.device.place === place),
+    cables: [...changes.filter(isCable)].sort(
+      (a, b) => Number(b.kind === 'cable-out') - Number(a.kind === 'cable-out')
+    )
+  };
+}
+
+function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
+  const kept = sorted.kept('equipment');
+  // A small part that stands in line here: what is on it comes off first.
+  const inLine = sorted.devices('device-off', 'equipment');
+  const onIt = (end: EndChange) => inLine.some((part) => draft.isOn(end, part));
+  return [
+    ...sorted.transformers.map((one) => draft.transformer(one)),
+    ...kept.flatMap((one) => draft.check(one)),
+    ...sorted.links('link-off', 'equipment').map((one) => draft.link(one)),
+    ...sorted.leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
+    ...kept.filter(onIt).map((one) => draft.lift(one)),
+    ...inLine.map((one) => draft.device(one)),
+    ...sorted.devices('device-on', 'equipment').map((one) => draft.device(one)),
+    ...kept.flatMap((one) => (onIt(one) ? draft.landOnly(one) : draft.liftAndLand(one))),
+    ...sorted.links('link-on', 'equipment').map((one) => draft.link(one))
+  ];
+}
+
+/** The wall, with what a new cable or a supply in an outlet brings along. */
+function atWall(sorted: Sorted, draft: MoveWriter): Draft[] {
+  const comingAt = (side: EndSide) => sorted.coming.filter((one) => one.side === side);
+  const outlet = comingAt('equipment').filter((one) => !draft.isAt(one, 'equipment'));
+  return [
+    ...sorted.links('link-off', 'wall').map((one) => draft.link(one)),
+    ...[...sorted.leaving.filter((one) => one.side === 'wall'), ...sorted.kept('wall')].flatMap((one) =>
+      draft.liftOnly(one)
+    ),
+    ...sorted.devices('device-off', 'wall').map((one) => draft.device(one)),
+    ...sorted.cables.map((one) => draft.cable(one)),
+    ...comingAt('equipment')
+      .filter((one) => draft.isAt(one, 'equipment'))
+      .flatMap((one) => draft.landOnly(one)),
+    ...sorted.devices('device-on', 'wall').map((one) => draft.device(one)),
+    ...sorted.links('link-on', 'wall').map((one) => draft.link(one)),
+    ...sorted.kept('wall').flatMap((one) => draft.landOnly(one)),
+    ...comingAt('wall').flatMap((one) => draft.landOnly(one)),
+    ...sorted.devices('device-on', 'outlet').map((one) => draft.device(one)),
+    ...outlet.flatMap((one) => draft.landOnly(one))
+  ];
+}
+
 /** The wiring that the moves lead to. */
 export function applyMoves(wiring: Wiring, moves: readonly Pick<Move, 'change'>[]): Wiring {
   return moves.reduce((current, move) => (move.change ? applyChange(current, move.change) : current), wiring);
+}
+
+/** The wiring before the first move, and after each: one more than there are moves. */
+export function wiringsAlong(wiring: Wiring, moves: readonly Pick<Move, 'change'>[]): Wiring[] {
+  const along = [wiring];
+  for (const move of moves) along.push(applyMoves(along[along.length - 1]!, [move]));
+  return along;
 }
 
 /** Both wirings in one, to look names up in. */

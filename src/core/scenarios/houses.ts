@@ -101,6 +101,30 @@ export const boilerHouse = () =>
     equipment: { name: 'boiler', fuseAmps: null }
   });
 
+/** Boiler heat on RH, a separate air handler with its own transformer on RC; `commons` are conductors that carry a common. */
+export const boilerPlusAcHouse = (commons: readonly string[] = []) =>
+  house({
+    strands: ['RD RH R', 'WH W W', 'BU RC R@2', 'YE Y Y@2', 'GN G G@2', ...commons],
+    board: ['R', 'C', 'W'],
+    observed: { 'conductor-build': 'thin' },
+    stated: 'boiler-plus-ac',
+    equipment: { name: 'boiler', kind: 'boiler' },
+    further: [{ name: 'air handler', kind: 'air-handler', marks: ['R', 'C', 'Y', 'G'] }]
+  });
+
+/** Y and G on one conductor through an adapter of the old thermostat; the conductor that this freed is the common. */
+export const oldAdapterHouse = (fifth: readonly string[] = []) =>
+  house({
+    strands: ['RD R R', 'WH W W', 'YE K K@2', 'GN C C', ...fifth],
+    board: ['R', 'C', 'W', 'Y', 'G'],
+    plate: ['R', 'C', 'W', 'K'],
+    observed: { 'heat-from': 'registers', 'conductor-build': 'thin' },
+    stated: 'furnace-ac',
+    further: [
+      { name: 'grey module', kind: 'old-adapter', marks: ['R', 'C', 'K', 'Y', 'G'], transformerVa: null }
+    ]
+  });
+
 /** Two thick conductors in wire nuts. */
 export const lineVoltageHouse = () =>
   house({

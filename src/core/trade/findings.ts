@@ -125,6 +125,9 @@ export const FINDING_CODES = [
   'transformer-exchange',
   'device-may-complain',
   'old-adapter-in-line',
+  'set-up',
+  'link-to-be-cut',
+  'accessory-output',
   'circuit-not-solvable',
   'supply-relationship-unknown'
 ] as const;

@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import type { DeviceFacts } from '../../job/device-facts';
+import { finding, type Finding } from '../../trade/findings';
 import { splitTerminal, landedTerminal } from '../../wiring/graph';
 import { reachable } from '../../wiring/trace';
 import type { MatchCheck } from '../types';
@@ -24,12 +25,21 @@ export const rails: MatchCheck = {
       const terminal = landedTerminal(strand.equipment);
       return terminal !== null && !together.has(terminal) && splitTerminal(terminal).device !== boardOf;
     });
-    if (!second) return [];
+    if (!second) return oneSupply(device);
     const because = [first.id, second.id, device.id];
     if (device.rails === 'one-r' || device.rails === 'joined-inside') {
       const text = `Two machines each bring a hot conductor of their own. The ${device.model} joins them inside: two transformers would feed each other.`;
       return [finding('stop', 'link-must-suit-supplies', text, because)];
     }
+    if (device.rails === 'link-to-be-cut')
+      return [
+        finding(
+          'warn',
+          'link-to-be-cut',
+          'Two machines each bring a hot conductor of their own: its link between RH and RC is cut, for good.',
+          because
+        )
+      ];
     return [
       finding(
         'warn',
@@ -40,3 +50,16 @@ export const rails: MatchCheck = {
     ];
   }
 };
+
+function oneSupply(device: DeviceFacts): Finding[] {
+  if (device.rails === 'joined-inside')
+    return [
+      finding('note', 'set-up', 'Set that one supply feeds both its sides: it joins RH and RC inside.', [
+        device.id
+      ])
+    ];
+  if (device.rails === 'one-r') return [];
+  const text =
+    'One supply: its link between RH and RC stays in, unless the way of supplying it says otherwise.';
+  return [finding('note', 'set-up', text, [device.id])];
+}

@@ -13,7 +13,8 @@ const spoken: Partial<Record<Role, string>> = {
   fan: 'the blower',
   reversing: 'the reversing valve',
   aux: 'auxiliary heat',
-  emergency: 'emergency heat'
+  emergency: 'emergency heat',
+  humidify: 'the humidifier'
 };
 
 /** Every conductor that works today wants a terminal on the new thermostat. */

@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import type { DeviceFacts } from '../../job/device-facts';
+import { finding, type Finding } from '../../trade/findings';
 import { terminalId, type Splitter, type WireLink } from '../../wiring/graph';
 import { callPair, commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
@@ -16,6 +17,8 @@ export const signalSplitter: Method = {
   variants: () => PAIR_VARIANTS,
   offer(situation, variant) {
     const { device } = situation;
+    const refusal = splitterRefused(device);
+    if (refusal) return refused(refusal);
     const board = commonAtBothPlates(situation);
     if (isFinding(board)) return refused(board);
     const pair = callPair(situation, board);
@@ -70,3 +73,11 @@ export const signalSplitter: Method = {
     };
   }
 };
+
+/** Its maker's word wins: some devices feel for what hangs on their terminals, and take diodes for a fault. */
+function splitterRefused(device: DeviceFacts): Finding | null {
+  if (device.adapters !== 'none' && device.adapters !== 'own') return null;
+  const only =
+    device.adapters === 'own' ? 'takes only the adapter that comes in its box' : 'takes no adapter';
+  return finding('stop', 'adapter-not-for-this', `By its sheet, the ${device.model} ${only}.`, [device.id]);
+}

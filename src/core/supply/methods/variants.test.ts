@@ -1,0 +1,166 @@
+/** Choices inside the methods, and houses that bring something of their own: two commons, an old adapter, a loose end. */
+import { describe, expect, it } from 'vitest';
+import { findDevice } from '../../match/catalogue';
+import { applyMoves } from '../../plan/moves';
+import { planFor, type PlannedOption } from '../../plan/plan';
+import { house, type House } from '../../scenarios/builder';
+import {
+  boilerPlusAcHouse,
+  furnaceWithCommon,
+  furnaceFourWires,
+  heatOnly,
+  oldAdapterHouse
+} from '../../scenarios/houses';
+import type { MethodId } from '../../trade/vocabulary';
+import { landedTerminal, sortedWiring } from '../../wiring/graph';
+
+function optionOf(
+  { job, thermostat }: House,
+  method: MethodId,
+  model: string,
+  variant?: string
+): PlannedOption {
+  const plan = planFor(job, thermostat, {
+    device: findDevice(job, model) ?? null,
+    method,
+    variant: variant ?? null
+  });
+  const option = plan.options.find((one) => one.method === method);
+  if (!option) throw new Error(`${method} is not among the options`);
+  return option;
+}
+const codes = (option: PlannedOption) => option.findings.map((one) => one.code);
+const far = (option: PlannedOption, strand: string) =>
+  landedTerminal(option.after?.strands.find((one) => one.id === strand)?.equipment ?? { state: 'loose' });
+
+describe('a common where two supplies reach the wall', () => {
+  it('comes from the machine that feeds the electronics, and the circuit refuses the other', () => {
+    const spare = boilerPlusAcHouse(['BK coiled coiled']);
+    const right = optionOf(spare, 'spare-conductor', 'de-fellgate');
+    expect(right.verdict).not.toBe('no');
+    expect(far(right, 'co-6')).toBe('eq-2.C');
+    const wrong = optionOf(spare, 'spare-conductor', 'de-fellgate', '@eq-1');
+    expect(far(wrong, 'co-6')).toBe('eq-1.C');
+    expect(wrong.verdict).toBe('no');
+    expect(codes(wrong)).toContain('thermostat-unfed');
+    expect(right.variants.map((one) => one.title)).toEqual(['common of air handler', 'common of boiler']);
+  });
+
+  it('is one of two that are landed; the other comes off, since both on one terminal tie the supplies', () => {
+    const both = boilerPlusAcHouse(['BK C C', 'BN C C@2']);
+    const option = optionOf(both, 'existing-c', 'de-fellgate');
+    expect(option.verdict).not.toBe('no');
+    expect(option.after?.strands.find((one) => one.id === 'co-6')?.wall.state).toBe('coiled');
+    expect(landedTerminal(option.after!.strands.find((one) => one.id === 'co-7')!.wall)).toBe(
+      'de-fellgate.C'
+    );
+    expect(option.variants).toHaveLength(2);
+  });
+});
+
+describe('an adapter of the old thermostat in line', () => {
+  it('works in the circuit of before: the compressor and the blower by one conductor', () => {
+    const { before } = planFor(oldAdapterHouse().job, oldAdapterHouse().thermostat);
+    const cooling = before.find((one) => one.call === 'cool1')?.loads.filter((one) => one.energised);
+    expect(cooling?.map((one) => one.id).sort()).toEqual(['blower', 'compressor']);
+  });
+
+  it('comes out, whichever way is taken, in the same move list', () => {
+    const option = optionOf(oldAdapterHouse(['BK coiled coiled']), 'spare-conductor', 'de-fellgate');
+    expect(option.verdict).toBe('care');
+    expect(codes(option)).toContain('old-adapter-in-line');
+    expect(option.after?.devices.some((one) => one.kind === 'adapter')).toBe(false);
+    expect([far(option, 'co-3'), far(option, 'co-4'), far(option, 'co-5')]).toEqual([
+      'eq-1.Y1',
+      'eq-1.G',
+      'eq-1.C'
+    ]);
+    expect(sortedWiring(applyMoves(option.before, option.moves))).toEqual(sortedWiring(option.after!));
+    const out = option.moves.findIndex(
+      (one) => one.action === 'mount' && one.what === 'eq-2' && one.to === ''
+    );
+    const lifted = option.moves.findIndex((one) => one.action === 'lift' && one.from === 'eq-2.K');
+    const landed = option.moves.findIndex((one) => one.action === 'land' && one.to === 'eq-1.Y1');
+    expect(lifted).toBeLessThan(out);
+    expect(out).toBeLessThan(landed);
+    expect(option.moves[out]?.text).toContain('it belonged to the old thermostat');
+  });
+
+  it('is exchanged for the one of the new device where that puts both calls on one conductor too', () => {
+    const option = optionOf(oldAdapterHouse(), 'combined-terminal-adapter', 'de-weftline', 'g-becomes-c');
+    expect(option.verdict).toBe('care');
+    expect(option.findings.filter((one) => one.code === 'function-lost')).toEqual([]);
+    const mounted = option.moves.filter((one) => one.action === 'mount').map((one) => one.text);
+    expect(mounted.some((text) => text.startsWith('Unscrew the grey module'))).toBe(true);
+    expect(mounted.some((text) => text.startsWith('Screw the adapter to bare metal'))).toBe(true);
+  });
+});
+
+describe('conductors that hang loose at the equipment', () => {
+  const loose = house({
+    strands: ['RD R R', 'WH W W', 'BU C loose', 'OG O loose'],
+    board: ['R', 'C', 'W'],
+    observed: furnaceFourWires().thermostat.observed,
+    stated: 'furnace'
+  });
+
+  it('are landed where they serve: the one on C at the wall becomes the common', () => {
+    const option = optionOf(loose, 'spare-conductor', 'de-fellgate');
+    expect(option.verdict).not.toBe('no');
+    expect(far(option, 'co-3')).toBe('eq-1.C');
+    expect(codes(option)).toContain('common-one-ended');
+  });
+
+  it('are wrapped back where they do not, at both ends, so that no bare end is left', () => {
+    const option = optionOf(loose, 'spare-conductor', 'de-fellgate');
+    const orange = option.after?.strands.find((one) => one.id === 'co-4');
+    expect([orange?.wall.state, orange?.equipment.state]).toEqual(['coiled', 'coiled']);
+    const capped = option.moves.filter((one) => one.what === 'co-4' && one.action === 'cap');
+    expect(capped.map((one) => one.end).sort()).toEqual(['equipment', 'wall']);
+  });
+});
+
+describe('a receiver', () => {
+  const model = 'de-farspeak';
+  it('sits at the equipment with a wall part on cells or on a small supply, or takes the old place where a common is', () => {
+    const ways = (where: House) =>
+      optionOf(where, 'receiver-at-equipment', model).variants.map((one) => one.id);
+    expect(ways(furnaceWithCommon()).sort()).toEqual(['at-the-wall', 'cells', 'small-supply']);
+    expect(ways(furnaceFourWires()).sort()).toEqual(['cells', 'small-supply']);
+    const supplied = optionOf(furnaceFourWires(), 'receiver-at-equipment', model, 'small-supply');
+    expect(supplied.parts.map((one) => one.id)).toEqual(['wall-part-supply']);
+  });
+
+  it('keeps every function in the old place, on the conductors that are there', () => {
+    const option = optionOf(furnaceWithCommon(), 'receiver-at-equipment', model, 'at-the-wall');
+    expect(option.verdict).toBe('care');
+    expect(option.findings.some((one) => one.code === 'function-lost')).toBe(false);
+    expect(option.moves.filter((one) => one.end === 'equipment' && !one.action.startsWith('power'))).toEqual(
+      []
+    );
+  });
+});
+
+describe('a device that may report a fault although it works', () => {
+  it('is said to, from the circuit, where one hot side has no common of its own', () => {
+    const option = optionOf(heatOnly(), 'plug-in-transformer', 'de-fellgate');
+    const said = option.findings.find((one) => one.code === 'device-may-complain');
+    expect(said?.text).toContain('Between RH and C there is no voltage');
+    expect(option.verdict).not.toBe('no');
+  });
+
+  it('is not where both sides are fed by the transformer whose common it has', () => {
+    expect(codes(optionOf(furnaceWithCommon(), 'existing-c', 'de-fellgate'))).not.toContain(
+      'device-may-complain'
+    );
+  });
+});
+
+describe('the maker’s word on adapters', () => {
+  it('closes the splitter for a device whose sheet takes none', () => {
+    expect(optionOf(furnaceFourWires(), 'signal-splitter', 'de-fellgate').verdict).not.toBe('no');
+    const thrift = optionOf(furnaceFourWires(), 'signal-splitter', 'de-thrift');
+    expect(thrift.verdict).toBe('no');
+    expect(codes(thrift)).toContain('adapter-not-for-this');
+  });
+});
