@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { JOB_MIGRATIONS, migrate, type Migrations } from '../job/migrations';
 import { Job, JOB_FORMAT, JOB_VERSION } from '../job/schema';
 import { faultsOf, type Fault } from './faults';
+import { isRefusal, parseJson, recordOf, refuse } from './json-text';
 
 /** A job of some hundred conductors is below 200 kB; what is larger than this is not read. */
 export const MOST_BYTES = 2_000_000;
@@ -16,37 +17,14 @@ export function writeJob(job: Job): string {
 
 /** Reads a job file. Nothing is repaired in silence: a file either holds or comes back with its faults. */
 export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): JobRead {
-  const bytes = new TextEncoder().encode(text).length;
-  if (bytes > MOST_BYTES)
-    return refuse('the file', `at most ${MOST_BYTES / 1_000_000} MB`, `${(bytes / 1_000_000).toFixed(1)} MB`);
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return refuse(
-      'the file',
-      'JSON',
-      `text that breaks off: ${error instanceof Error ? error.message : String(error)}`
-    );
-  }
-  return readRawJob(raw, migrations);
+  const parsed = parseJson(text, MOST_BYTES);
+  return parsed.ok ? readRawJob(parsed.raw, migrations) : parsed;
 }
 
 /** The same for data that is parsed already, such as a request's body. */
 export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS): JobRead {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
-    return refuse('the file', 'a job', Array.isArray(raw) ? 'a list' : (JSON.stringify(raw) ?? 'nothing'));
-  }
-  const record = raw as Record<string, unknown>;
-  if (record['format'] !== JOB_FORMAT) {
-    return refuse(
-      'format',
-      `"${JOB_FORMAT}"`,
-      record['format'] === undefined
-        ? 'nothing: this is another kind of file'
-        : JSON.stringify(record['format'])
-    );
-  }
+  const record = recordOf(raw, JOB_FORMAT, 'a job');
+  if (isRefusal(record)) return record;
   const migrated = migrate(record, JOB_VERSION, migrations);
   if (!migrated.ok) {
     const found = JSON.stringify(migrated.found) ?? 'nothing';
@@ -61,8 +39,4 @@ export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS
   }
   const parsed = v.safeParse(Job, migrated.raw);
   return parsed.success ? { ok: true, job: parsed.output } : { ok: false, faults: faultsOf(parsed.issues) };
-}
-
-function refuse(path: string, expected: string, found: string): JobRead {
-  return { ok: false, faults: [{ path, expected, found }] };
 }

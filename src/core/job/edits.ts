@@ -225,7 +225,8 @@ export function saveDevice(job: Job, device: DeviceFacts): Step {
 }
 
 /** A further thermostat, driving a machine of its own. */
-export function addThermostat(job: Job, name: string): Step {
+/** With a machine of its own, or on one that is there already. */
+export function addThermostat(job: Job, name: string, on: EquipmentId | null = null): Step {
   const equipment = emptyEquipment(
     nextId(
       'equipment',
@@ -237,6 +238,8 @@ export function addThermostat(job: Job, name: string): Step {
     'thermostat',
     job.thermostats.map((one) => one.id)
   );
+  if (on !== null)
+    return insertStep(job, ['thermostats'], emptyThermostat(id, name, [on]), `Thermostat ${name}`);
   return batch(`Thermostat ${name}`, [
     insertStep(job, ['equipment'], equipment, ''),
     insertStep(job, ['thermostats'], emptyThermostat(id, name, [equipment.id]), '')
@@ -261,6 +264,14 @@ export function addMachine(job: Job, th: number, name: string): Step {
     insertStep(job, ['equipment'], emptyEquipment(id, name), ''),
     setStep(job, ['thermostats', th, 'equipment'], [...thermostat.equipment, id], '')
   ]);
+}
+
+/** A machine of the job that this thermostat is wired to as well: several on one panel share its transformer. */
+export function shareMachine(job: Job, th: number, machine: EquipmentId): Step {
+  const thermostat = thermostatAt(job, th);
+  const name = job.equipment.find((one) => one.id === machine)?.name ?? machine;
+  const own = thermostat.equipment.filter((one) => one !== machine);
+  return setStep(job, ['thermostats', th, 'equipment'], [...own, machine], `Also wired to ${name}`);
 }
 
 /** Takes a machine away from a thermostat; the machine stays in the job as long as another one names it. */

@@ -4,13 +4,14 @@
   import { batch } from '$core/job/steps';
   import { apply } from '$core/job/steps';
   import { chooseDevice, saveDevice } from '$core/job/edits';
-  import { DeviceFacts, RAILS, SUPPLY_NEEDS } from '$core/job/device-facts';
+  import { ACCESSORY_OUTPUTS, ADAPTER_RULES, DeviceFacts, RAILS, SUPPLY_NEEDS } from '$core/job/device-facts';
+  import { readDevice } from '$core/formats/device-json';
   import { nextId } from '$core/job/ids';
   import { devicesOf } from '$core/match/catalogue';
   import { faultsOf, faultText } from '$core/formats/faults';
   import MarksToggle from '../sheet/marks-toggle.svelte';
   import { getPlace } from '../state/context';
-  import { RAIL_WORDS, SUPPLY_WORDS } from './words';
+  import { ADAPTER_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
 
   interface Props {
     ondone: () => void;
@@ -47,7 +48,10 @@
       plateHeightMm: number('plateHeightMm'),
       wifiBands: text('wifiBands'),
       price: text('price') === '' ? null : number('price'),
-      note: text('note')
+      note: text('note'),
+      adapters: text('adapters'),
+      accessoryOutputs: text('accessoryOutputs'),
+      setUp: text('setUp')
     });
     if (!parsed.success) {
       faults = faultsOf(parsed.issues).map(faultText);
@@ -57,14 +61,40 @@
       faults = ['voltsMin: expected less than the highest voltage'];
       return;
     }
-    const save = saveDevice(place.job, parsed.output);
+    keep(parsed.output);
+  }
+
+  function keep(device: DeviceFacts): void {
+    const save = saveDevice(place.job, device);
     place.session.edit(
-      batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, parsed.output.id)])
+      batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, device.id)])
     );
     ondone();
   }
+
+  /** A sheet that was taken out of another job. It gets an id of its own here: two jobs may have used the same. */
+  async function fromFile(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+    const [file] = event.currentTarget.files ?? [];
+    event.currentTarget.value = '';
+    if (!file) return;
+    const read = readDevice(await file.text());
+    if (!read.ok) {
+      faults = read.faults.map(faultText);
+      return;
+    }
+    const taken = devicesOf(place.job).map((one) => one.id);
+    keep({ ...read.device, id: nextId('device', taken) });
+  }
 </script>
 
+<label class="mb-3 flex flex-col gap-1 text-sm"
+  >From a file that Ulterum wrote<input
+    class="file-input w-full"
+    type="file"
+    accept=".json,application/json"
+    onchange={fromFile}
+  /></label
+>
 <form class="grid gap-3 sm:grid-cols-3" onsubmit={submit}>
   <label class="flex flex-col gap-1 text-sm"
     >Maker<input class="input w-full" name="maker" maxlength="120" /></label
@@ -130,6 +160,26 @@
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
     >Network bands<input class="input w-full" name="wifiBands" maxlength="120" /></label
+  >
+  <label class="flex flex-col gap-1 text-sm"
+    >Adapters
+    <select class="select w-full" name="adapters" value="unknown"
+      >{#each ADAPTER_RULES as one (one)}<option value={one}>{ADAPTER_WORDS[one]}</option>{/each}</select
+    >
+  </label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-2"
+    >Accessories
+    <select class="select w-full" name="accessoryOutputs" value="unknown"
+      >{#each ACCESSORY_OUTPUTS as one (one)}<option value={one}>{OUTPUT_WORDS[one]}</option>{/each}</select
+    >
+  </label>
+  <label class="flex flex-col gap-1 text-sm sm:col-span-3"
+    >Where it is set up<input
+      class="input w-full"
+      name="setUp"
+      maxlength="400"
+      placeholder="codes or menu names for the kind of system"
+    /></label
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
     >Note<input class="input w-full" name="note" maxlength="400" /></label

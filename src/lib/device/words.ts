@@ -17,6 +17,20 @@ export const RAIL_WORDS: Readonly<Record<DeviceFacts['rails'], string>> = {
   'joined-inside': 'RH and RC, joined inside'
 };
 
+export const ADAPTER_WORDS: Readonly<Record<DeviceFacts['adapters'], string>> = {
+  any: 'takes adapters and splitters',
+  own: 'takes only the one in its box',
+  none: 'takes none',
+  unknown: 'not said'
+};
+
+export const OUTPUT_WORDS: Readonly<Record<DeviceFacts['accessoryOutputs'], string>> = {
+  none: 'no output',
+  powered: 'outputs powered from R',
+  dry: 'dry contacts',
+  unknown: 'not said'
+};
+
 /** A match's verdict: a device fits or it does not. */
 export const FIT_WORDS: Readonly<Record<Verdict, string>> = {
   go: 'Fits',

@@ -2,7 +2,10 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { wiringSvg } from '$core/formats/wiring-svg';
 import { deviceName } from '$core/match/catalogue';
-import { TOOLS } from '$core/plan/effort';
+import { moveSvg } from '$core/formats/move-svg';
+import { wiringsAlong } from '$core/plan/moves';
+import { bagFor } from '$core/plan/tools';
+import { costText, minutesText } from '../moves/bands';
 import type { Plan, PlannedOption } from '$core/plan/plan';
 import { voltsText } from '$core/trade/figures';
 import { LOAD_NAMES } from '$core/trade/loads';
@@ -39,7 +42,7 @@ function contentOf(sheet: PlanSheet): Content[] {
   return [
     { text: title, style: 'title' },
     {
-      text: `${deviceName(plan.device)}: ${taken.title}${variant}. ${VERDICT_NAMES[taken.verdict]}, about ${taken.minutes} minutes.`,
+      text: `${deviceName(plan.device)}: ${taken.title}${variant}. ${VERDICT_NAMES[taken.verdict]}, ${minutesText(taken.minutesBand)}, parts ${costText(taken.costBand)}.`,
       margin: [0, 0, 0, 6]
     },
     {
@@ -68,21 +71,39 @@ function contentOf(sheet: PlanSheet): Content[] {
     { svg: before, width: 500, margin: [0, 10, 0, 0] },
     ...(after ? [{ svg: after, width: 500, margin: [0, 10, 0, 0] as [number, number, number, number] }] : []),
     { text: 'One conductor at a time', style: 'head' },
-    movesTable(plan),
+    movesTable(plan, taken),
     { text: 'Parts and tools', style: 'head' },
-    { ul: [...plan.parts.map((one) => `${one.quantity} ${one.unit}: ${one.name}`), TOOLS.join(', ')] },
+    {
+      ul: [
+        ...plan.parts.map((one) => `${one.quantity} ${one.unit}: ${one.name}`),
+        bagFor(plan.moves).join(', ')
+      ]
+    },
     ...proofTable(plan)
   ];
 }
 
-function movesTable({ moves }: Plan): Content {
-  const body: TableCell[][] = moves.map((move, at) => [
-    { canvas: [{ type: 'rect', x: 0, y: 1, w: 9, h: 9, lineWidth: 0.8 }] },
-    { text: `${at + 1}`, alignment: 'right' },
-    { text: move.place === 'wall' ? 'wall' : move.place },
-    { text: move.text }
-  ]);
-  return { table: { widths: [12, 16, 90, '*'], body, dontBreakRows: true }, layout: 'lightHorizontalLines' };
+/** Each move with a box to tick, what it takes, and both ends before and after. */
+function movesTable({ moves }: Plan, { before }: PlannedOption): Content {
+  const along = wiringsAlong(before, moves);
+  const body: TableCell[][] = moves.map((move, at) => {
+    const [was, is] = [along[at], along[at + 1]];
+    const svg = was && is ? moveSvg(was, is, move) : null;
+    const facts = [move.strip === null ? '' : `strip ${move.strip}`, move.tools.join(', ')].filter(Boolean);
+    return [
+      { canvas: [{ type: 'rect', x: 0, y: 1, w: 9, h: 9, lineWidth: 0.8 }] },
+      { text: `${at + 1}`, alignment: 'right' },
+      { text: move.place === 'wall' ? 'wall' : move.place },
+      {
+        stack: [{ text: move.text }, ...(facts.length > 0 ? [{ text: facts.join('; '), fontSize: 7.5 }] : [])]
+      },
+      svg === null ? { text: '' } : { svg, width: 150 }
+    ];
+  });
+  return {
+    table: { widths: [12, 16, 62, '*', 150], body, dontBreakRows: true },
+    layout: 'lightHorizontalLines'
+  };
 }
 
 function proofTable({ before, after }: Plan): Content[] {

@@ -4,6 +4,7 @@
   import type { MistakeCounts } from '$core/diagnose/mistakes';
   import type { PlannedOption } from '$core/plan/plan';
   import type { MethodId } from '$core/trade/vocabulary';
+  import { costText, minutesText } from '../moves/bands';
   import FindingList from '../reasons/finding-list.svelte';
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
@@ -68,9 +69,9 @@
     </dd>
     {#if option.standing !== 'left'}
       <dt class="quiet">Work</dt>
-      <dd>about {option.minutes} minutes</dd>
+      <dd>{minutesText(option.minutesBand)}</dd>
       <dt class="quiet">Parts</dt>
-      <dd>{option.cost === 0 ? 'none to buy' : `about $${option.cost}`}</dd>
+      <dd>{costText(option.costBand)}</dd>
     {/if}
     {#if option.proof}<dt class="quiet">Proof</dt>
       <dd>{callsText(option.proof)}</dd>{/if}

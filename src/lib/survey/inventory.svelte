@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The machines, with their plates, breakers and what hangs on them. */
-  import { addMachine, machineIsUsed, removeMachine } from '$core/job/edits';
+  import { addMachine, machineIsUsed, removeMachine, shareMachine } from '$core/job/edits';
   import { ACCESSORY_KINDS, FUELS, MACHINE_KINDS, type Accessory } from '$core/job/schema';
   import ChoiceField from '../fields/choice-field.svelte';
   import NumberField from '../fields/number-field.svelte';
@@ -30,6 +30,10 @@
     'condensate-pump': 'condensate pump',
     lamp: 'fault lamp'
   };
+
+  const elsewhere = $derived(
+    place.job.equipment.filter((one) => !place.thermostat.equipment.includes(one.id))
+  );
 
   function addAccessory(index: number, list: readonly Accessory[], kind: string): void {
     const found = ACCESSORY_KINDS.find((one) => one === kind);
@@ -197,4 +201,21 @@
       place.session.edit(addMachine(place.job, place.index, `Machine ${place.equipment.length + 1}`))}
     >+ Machine</button
   >
+  {#if elsewhere.length > 0}
+    <label class="flex max-w-80 flex-col gap-1 text-sm"
+      >This thermostat is wired to a machine of another one as well
+      <select
+        class="select w-full"
+        value=""
+        onchange={(event) => {
+          const found = elsewhere.find((one) => one.id === event.currentTarget.value);
+          if (found) place.session.edit(shareMachine(place.job, place.index, found.id));
+          event.currentTarget.value = '';
+        }}
+      >
+        <option value="">choose the machine</option>
+        {#each elsewhere as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </select>
+    </label>
+  {/if}
 </section>

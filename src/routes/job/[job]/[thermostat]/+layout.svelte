@@ -24,9 +24,10 @@
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const name =
-      String(new FormData(event.currentTarget as HTMLFormElement).get('name') ?? '').trim() || 'Thermostat';
-    session.edit(addThermostat(session.job, name));
+    const form = new FormData(event.currentTarget as HTMLFormElement);
+    const name = String(form.get('name') ?? '').trim() || 'Thermostat';
+    const on = session.job.equipment.find((one) => one.id === form.get('on'))?.id ?? null;
+    session.edit(addThermostat(session.job, name, on));
     adding = false;
     await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
   }
@@ -40,12 +41,21 @@
       {#each session.job.thermostats as one (one.id)}
         <a
           class="btn btn-sm flex-none"
-          class:btn-neutral={one.id === place.thermostat.id}
-          class:btn-ghost={one.id !== place.thermostat.id}
-          aria-current={one.id === place.thermostat.id ? 'true' : undefined}
-          href="/job/{session.job.id}/{one.id}/{station}">{one.name}</a
+          class:btn-neutral={one.id === place.thermostat.id && station !== 'together'}
+          class:btn-ghost={one.id !== place.thermostat.id || station === 'together'}
+          aria-current={one.id === place.thermostat.id && station !== 'together' ? 'true' : undefined}
+          href="/job/{session.job.id}/{one.id}/{station === 'together' ? 'moves' : station}">{one.name}</a
         >
       {/each}
+      {#if session.job.thermostats.length > 1}
+        <a
+          class="btn btn-sm flex-none"
+          class:btn-neutral={station === 'together'}
+          class:btn-ghost={station !== 'together'}
+          aria-current={station === 'together' ? 'page' : undefined}
+          href="/job/{session.job.id}/{place.thermostat.id}/together">All together</a
+        >
+      {/if}
       <button type="button" class="btn btn-ghost btn-sm flex-none" onclick={() => (adding = true)}
         >+ Thermostat</button
       >
@@ -69,6 +79,13 @@
     <label class="flex flex-col gap-1 text-sm"
       >Where it hangs
       <input class="input w-full" name="name" maxlength="120" placeholder="Upstairs" />
+    </label>
+    <label class="flex flex-col gap-1 text-sm"
+      >Its conductors go to
+      <select class="select w-full" name="on">
+        <option value="">a machine that no other one is on</option>
+        {#each session.job.equipment as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </select>
     </label>
     <button class="btn btn-primary justify-self-end">Add</button>
   </form>

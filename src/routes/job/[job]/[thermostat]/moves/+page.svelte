@@ -2,11 +2,14 @@
   /** Station: the move list, with the sheet before and after; made to be printed and carried. */
   import Printer from '@lucide/svelte/icons/printer';
   import { deviceName } from '$core/match/catalogue';
-  import { TOOLS } from '$core/plan/effort';
   import { tickMove } from '$core/job/edits';
-  import { moveKey, type Move } from '$core/plan/moves';
+  import type { Move } from '$core/plan/move-types';
+  import { moveKey, wiringsAlong } from '$core/plan/moves';
+  import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
+  import { costText, minutesText } from '$lib/moves/bands';
+  import MoveRow from '$lib/moves/move-row.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ProofTable from '$lib/reasons/proof-table.svelte';
@@ -36,6 +39,7 @@
     place.thermostat.done.filter((one) => !plan.moves.some((move) => moveKey(move) === one.key)).length
   );
   const next = $derived(plan.moves.find((one) => !doneAt.has(moveKey(one))));
+  const along = $derived(taken ? wiringsAlong(taken.before, plan.moves) : []);
   const timeOf = (iso: string) =>
     new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
 
@@ -130,7 +134,7 @@
     <section class="sheet-of-paper p-4" aria-label="Verdict">
       <p class="mb-2">
         <VerdictMark verdict={taken.verdict} />{#if taken.verdict !== 'no' && taken.minutes > 0}<span
-            >&ensp;about {taken.minutes} minutes</span
+            >&ensp;{minutesText(taken.minutesBand)}</span
           >{/if}
       </p>
       <FindingList findings={conditions} />
@@ -185,19 +189,16 @@
         <ol start={group.first} class="flex list-none flex-col">
           {#each group.moves as move, index (move.id)}
             {@const at = doneAt.get(moveKey(move))}
-            <li class="move" data-action={move.action} data-done={at !== undefined} data-next={move === next}>
-              <label class="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
-                <input
-                  type="checkbox"
-                  class="checkbox mt-0.5 flex-none"
-                  checked={at !== undefined}
-                  onchange={() => tick(move)}
-                  aria-label="Done: {move.text}"
-                /><span class="w-6 flex-none text-right font-semibold">{group.first + index}</span><span
-                  >{move.text}{#if at}<span class="quiet text-sm">&ensp;done {timeOf(at)}</span>{/if}</span
-                >
-              </label>
-            </li>
+            {@const position = group.first + index}
+            <MoveRow
+              {move}
+              number={position}
+              done={at === undefined ? null : timeOf(at)}
+              next={move === next}
+              before={along[position - 1]}
+              after={along[position]}
+              ontick={() => tick(move)}
+            />
           {/each}
         </ol>
       {/each}
@@ -215,11 +216,19 @@
               {part.unit}: {part.name}&ensp;about ${part.cost}
             </li>{/each}
         </ul>
+        {#if taken}<p class="mt-2">
+            Parts {costText(taken.costBand)}, without the thermostat and without whoever is paid for mains
+            work.
+          </p>{/if}
+        {#if place.job.thermostats.length > 1}<p class="mt-1">
+            Several thermostats: cable from common rolls and one trip for all under
+            <a class="underline" href="together">All together</a>.
+          </p>{/if}
       </section>
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">In the bag</h2>
         <ul class="list-disc pl-5">
-          {#each TOOLS as tool (tool)}<li>{tool}</li>{/each}
+          {#each bagFor(plan.moves) as tool (tool)}<li>{tool}</li>{/each}
         </ul>
       </section>
     </div>
@@ -234,16 +243,6 @@
 </div>
 
 <style>
-  .move[data-done='true'] {
-    color: color-mix(in oklab, var(--color-base-content) 76%, transparent);
-  }
-
-  .move[data-next='true'] {
-    border-left: 4px solid var(--color-primary);
-    padding-left: 0.5rem;
-    margin-left: -0.75rem;
-  }
-
   @media print {
     section {
       break-inside: avoid;
@@ -251,10 +250,6 @@
 
     .moves {
       break-inside: auto;
-    }
-
-    li {
-      break-inside: avoid;
     }
   }
 </style>

@@ -2,6 +2,7 @@
   /** Station: match a thermostat. */
   import Plus from '@lucide/svelte/icons/plus';
   import { chooseDevice } from '$core/job/edits';
+  import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
   import { FIT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from '$lib/device/words';
@@ -42,25 +43,24 @@
           </div>
           <VerdictMark {verdict} words={FIT_WORDS} />
         </div>
-        <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 text-sm">
-          <dt class="quiet">Lives on</dt>
-          <dd>{SUPPLY_WORDS[device.supply]}</dd>
-          <dt class="quiet">Terminals</dt>
-          <dd class="font-semibold">{device.marks.join(' ')}</dd>
-          <dt class="quiet">Hot side</dt>
-          <dd>{RAIL_WORDS[device.rails]}</dd>
-          <dt class="quiet">Stages</dt>
-          <dd>{device.heatStages} heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}</dd>
-          <dt class="quiet">Draws</dt>
-          <dd>{device.drawVa} VA, {device.voltsMin} to {device.voltsMax} V</dd>
-          {#if device.price !== null}<dt class="quiet">Price</dt>
-            <dd>${device.price}</dd>{/if}
-        </dl>
+        <p class="mt-2 text-sm">
+          {SUPPLY_WORDS[device.supply]}; <b>{device.marks.join(' ')}</b>; {RAIL_WORDS[device.rails]}; {device.heatStages}
+          heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}; {device.drawVa} VA{device.price ===
+          null
+            ? ''
+            : `; $${device.price}`}
+        </p>
         <div class="mt-3 flex-1">
-          {#if findings.length === 0}<p class="text-sm">
-              Everything that works today has a terminal on it.
-            </p>{:else}<FindingList {findings} compact />{/if}
+          {#each byAspect(findings).filter((one) => one.aspect !== 'set') as group (group.aspect)}
+            <h3 class="quiet mt-2 text-sm">{ASPECT_NAMES[group.aspect]}</h3>
+            <FindingList findings={group.findings} compact />
+          {:else}<p class="text-sm">Everything that works today has a terminal on it.</p>{/each}
         </div>
+        <p class="mt-3 text-sm">
+          <a class="underline" href="thermostat/{device.id}" aria-label="Sheet of the {deviceName(device)}"
+            >Its sheet, what is set, what would make it fit</a
+          >
+        </p>
         <div class="mt-3">
           {#if chosen === device.id}
             <button

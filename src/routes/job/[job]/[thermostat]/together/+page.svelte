@@ -1,0 +1,142 @@
+<script lang="ts">
+  /** All thermostats of the job as one piece of work: shared transformers, one trip, one list to buy. */
+  import Printer from '@lucide/svelte/icons/printer';
+  import { tickMove } from '$core/job/edits';
+  import { deviceName } from '$core/match/catalogue';
+  import { moveKey } from '$core/plan/moves';
+  import { planTogether, type JointMove } from '$core/plan/together';
+  import SafetyNotice from '$lib/frame/safety-notice.svelte';
+  import { minutesText } from '$lib/moves/bands';
+  import MoveRow from '$lib/moves/move-row.svelte';
+  import VerdictMark from '$lib/reasons/verdict-mark.svelte';
+  import { clock } from '$lib/state/clock.svelte';
+  import { getPlace } from '$lib/state/context';
+  import SharedSupply from '$lib/together/shared-supply.svelte';
+  import Shopping from '$lib/together/shopping.svelte';
+
+  const place = getPlace();
+  const together = $derived(planTogether(place.job));
+  const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
+  const groups = $derived(byPlace(together.moves));
+  const next = $derived(together.moves.find((one) => doneAt(one) === undefined));
+
+  function doneAt(move: JointMove): string | undefined {
+    const key = moveKey(move);
+    const owners = place.job.thermostats.filter((one) => move.thermostats.includes(one.id));
+    const times = owners.map((one) => one.done.find((tick) => tick.key === key)?.at);
+    return times.every((one) => one !== undefined) ? times[0] : undefined;
+  }
+
+  /** What is done once for several is ticked for each of them. */
+  function tick(move: JointMove): void {
+    const done = doneAt(move) !== undefined;
+    const key = moveKey(move);
+    for (const id of move.thermostats) {
+      const index = place.job.thermostats.findIndex((one) => one.id === id);
+      const ticked = place.job.thermostats[index]?.done.some((one) => one.key === key) ?? false;
+      if (ticked === done)
+        place.session.edit(tickMove(place.job, index, key, new Date(clock.now).toISOString()));
+    }
+  }
+
+  function byPlace(moves: readonly JointMove[]) {
+    const groups: { place: string; first: number; moves: JointMove[] }[] = [];
+    moves.forEach((move, index) => {
+      const where =
+        move.place === 'wall' || move.place === 'outlet'
+          ? `${move.place} ${move.thermostats.join()}`
+          : move.place;
+      const last = groups.at(-1);
+      if (last?.place === where) last.moves.push(move);
+      else groups.push({ place: where, first: index + 1, moves: [move] });
+    });
+    return groups;
+  }
+
+  function head(move: JointMove | undefined): string {
+    if (!move) return '';
+    const whose = move.thermostats.map((id) => nameOf.get(id) ?? id).join(', ');
+    if (move.place === 'wall') return `At the wall: ${whose}`;
+    if (move.place === 'outlet') return `At the outlet: ${whose}`;
+    return `At the ${move.place}`;
+  }
+
+  const timeOf = (iso: string) =>
+    new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+</script>
+
+<svelte:head><title>All together · {place.job.name} · Ulterum</title></svelte:head>
+
+<div class="flex flex-col gap-4">
+  <div class="flex flex-wrap items-end justify-between gap-2">
+    <div>
+      <h1 class="station-title">All together</h1>
+      <p class="quiet">
+        {place.job.thermostats.length} thermostats as one piece of work: one trip to each machine, one list to buy.
+      </p>
+    </div>
+    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}
+      ><Printer size={18} aria-hidden="true" />Print</button
+    >
+  </div>
+
+  <section class="sheet-of-paper p-4" aria-label="Ways taken">
+    <ul class="flex flex-col gap-2">
+      {#each together.places as one (one.thermostat.id)}
+        <li
+          class="flex flex-wrap items-center gap-x-3 border-b border-base-300 pb-2 last:border-none last:pb-0"
+        >
+          <a class="min-w-40 font-semibold underline" href="/job/{place.job.id}/{one.thermostat.id}/supply"
+            >{one.thermostat.name}</a
+          >
+          <VerdictMark verdict={one.option.verdict} size={16} />
+          <span
+            >{one.option.title}{one.plan.assumedDevice
+              ? ', no device chosen yet'
+              : `, ${deviceName(one.plan.device)}`}{one.thermostat.choice.method === null
+              ? ' (recommended, not chosen)'
+              : ''}</span
+          >
+        </li>
+      {/each}
+    </ul>
+    {#if together.moves.length > 0}<p class="mt-3">
+        {minutesText(together.minutes)}; one after the other it would be {minutesText(together.minutesApart)}.
+      </p>{/if}
+  </section>
+
+  {#each together.shared as shared (shared.machine)}<SharedSupply {shared} />{/each}
+
+  {#if together.moves.length === 0}
+    <section class="sheet-of-paper p-4">
+      <h2 class="section-title mb-1">Nothing is moved</h2>
+      <p>No way is open for any of them, or all are left as they are: see Supply of each.</p>
+    </section>
+  {:else}
+    <Shopping {together} />
+    <SafetyNotice at="moving" />
+    <section class="sheet-of-paper p-4" aria-label="Moves of all">
+      <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
+      {#each groups as group (group.first)}
+        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.moves[0])}</h3>
+        <ol start={group.first} class="flex list-none flex-col">
+          {#each group.moves as move, index (move.id)}
+            {@const at = doneAt(move)}
+            <MoveRow
+              {move}
+              number={group.first + index}
+              done={at === undefined ? null : timeOf(at)}
+              next={move === next}
+              before={undefined}
+              after={undefined}
+              whose={move.end === 'equipment' && move.change !== null && move.thermostats.length === 1
+                ? (nameOf.get(move.thermostats[0] ?? '') ?? '')
+                : ''}
+              ontick={() => tick(move)}
+            />
+          {/each}
+        </ol>
+      {/each}
+    </section>
+  {/if}
+</div>
