@@ -14,6 +14,7 @@ mkdirSync(folder, { recursive: true });
 
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
+const ferry = (thermostat, station) => `/job/job-ferry-house/th-${thermostat}/${station}`;
 const place = (thermostat, station) => `/job/job-schoolhouse/th-${thermostat}/${station}`;
 const views = [
   { name: 'jobs', path: '/', size: desk },
@@ -26,12 +27,15 @@ const views = [
   { name: 'safe-phone', path: place('classroom', 'safe'), size: phone, theme: 'cellar' },
   { name: 'system', path: place('classroom', 'system'), size: desk },
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
+  { name: 'device', path: place('classroom', 'thermostat/de-fellgate'), size: desk, full: true },
   { name: 'supply', path: place('classroom', 'supply'), size: desk },
   { name: 'supply-phone', path: place('classroom', 'supply'), size: phone },
   { name: 'bench', path: place('classroom', 'bench'), size: desk },
   { name: 'bench-phone', path: place('classroom', 'bench'), size: phone, theme: 'cellar' },
   { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
   { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
+  { name: 'together', path: ferry('landing', 'together'), size: desk },
+  { name: 'together-phone', path: ferry('landing', 'together'), size: phone, theme: 'cellar' },
   { name: 'stop', path: place('bell-room', 'supply'), size: desk }
 ];
 
@@ -43,7 +47,7 @@ try {
       viewport: view.size,
       colorScheme: view.theme === 'cellar' ? 'dark' : 'light'
     });
-    await page.goto(`${origin}/demo`);
+    await page.goto(`${origin}/demo/${view.path.includes('ferry') ? 'ferry-house' : 'schoolhouse'}`);
     await page.waitForURL('**/sheet');
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();

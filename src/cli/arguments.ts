@@ -16,6 +16,7 @@ export interface Arguments {
   readonly out: string | undefined;
   readonly complex: boolean;
   readonly pairs: boolean;
+  readonly together: boolean;
   readonly draws: string | undefined;
   readonly seed: string | undefined;
 }
@@ -37,6 +38,7 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         out: { type: 'string' },
         complex: { type: 'boolean', default: false },
         pairs: { type: 'boolean', default: false },
+        together: { type: 'boolean', default: false },
         draws: { type: 'string' },
         seed: { type: 'string' }
       }
@@ -57,6 +59,7 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       out: values.out,
       complex: values.complex,
       pairs: values.pairs,
+      together: values.together,
       draws: values.draws,
       seed: values.seed
     };

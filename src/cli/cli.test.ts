@@ -4,7 +4,7 @@ import { mkdtemp, readFile, readdir, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { DEMO_JOBS } from '$demo/schoolhouse';
+import { DEMO_JOBS } from '$demo/jobs';
 import { writeJob } from '$core/formats/job-json';
 import { main } from './main';
 

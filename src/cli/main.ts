@@ -33,6 +33,7 @@ const HELP = `ulterum VERB FILE [options]
   match FILE       every known model against each thermostat's place
   plan FILE        the ways to supply the common, proven and ranked; the moves
                    [--thermostat ID] [--model ID] [--method ID] [--variant ID]
+                   --together: all thermostats of the job as one piece of work
   simulate FILE    what runs in each call, at what voltage
                    [--wiring before|after] [--call ID] [--thermostat ID] [--model ID] [--method ID]
   spice FILE       the circuit of one call as a SPICE netlist

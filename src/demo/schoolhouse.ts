@@ -1,18 +1,10 @@
 /** The demo house: a village school turned into a home. Everybody and everything in it is invented. */
 import * as v from 'valibot';
-import type { ColourCode } from '$core/trade/colours';
-import { emptyConductor, emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
-import { endFrom } from '$core/job/edits';
+import { emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
 import { makeId } from '$core/job/ids';
 import { EMPTY_SURVEY } from '$core/job/survey-schema';
-import {
-  Job,
-  JOB_FORMAT,
-  JOB_VERSION,
-  type Conductor,
-  type Equipment,
-  type Thermostat
-} from '$core/job/schema';
+import { Job, JOB_FORMAT, JOB_VERSION, type Equipment, type Thermostat } from '$core/job/schema';
+import { conductors } from './lines';
 
 const classroomId = makeId('thermostat', 'classroom');
 const flatId = makeId('thermostat', 'flat');
@@ -20,28 +12,6 @@ const bellId = makeId('thermostat', 'bell-room');
 const furnaceId = makeId('equipment', 'oil-furnace');
 const handlerId = makeId('equipment', 'air-handler');
 const heaterId = makeId('equipment', 'bell-heater');
-
-type Line = readonly [
-  colour: ColourCode,
-  wall: string,
-  equipment: string,
-  continuity?: Conductor['continuity']
-];
-
-function conductors(
-  prefix: string,
-  wallId: Thermostat['id'],
-  boardId: Equipment['id'],
-  lines: readonly Line[]
-): Conductor[] {
-  const cable = makeId('cable', prefix);
-  return lines.map(([colour, wall, equipment, continuity = 'untested'], index) => ({
-    ...emptyConductor(makeId('conductor', `${prefix}-${index + 1}`), cable, colour),
-    wall: endFrom(wall, wallId),
-    equipment: endFrom(equipment, boardId),
-    continuity
-  }));
-}
 
 /** Oil furnace, an air conditioner added in a later year, a fifth conductor left in the wall. White is hot here, and red is heat. */
 const classroom: Thermostat = {
@@ -220,21 +190,3 @@ export const SCHOOLHOUSE: Job = v.parse(Job, {
     rebate: 40
   }
 });
-
-/** The whole house, and one job for each thermostat, by the name of the file. */
-export const DEMO_JOBS: readonly { readonly file: string; readonly job: Job }[] = [
-  { file: 'schoolhouse.json', job: SCHOOLHOUSE },
-  ...SCHOOLHOUSE.thermostats.map((thermostat) => {
-    const rest = thermostat.id.replace('th-', '');
-    return {
-      file: `${rest}.json`,
-      job: {
-        ...SCHOOLHOUSE,
-        id: makeId('job', `schoolhouse-${rest}`),
-        name: `The old schoolhouse: ${thermostat.name.toLowerCase()}`,
-        equipment: SCHOOLHOUSE.equipment.filter((one) => thermostat.equipment.includes(one.id)),
-        thermostats: [thermostat]
-      }
-    };
-  })
-];

@@ -6,7 +6,7 @@
   import Trash from '@lucide/svelte/icons/trash-2';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { SCHOOLHOUSE } from '$demo/schoolhouse';
+  import { DEMO_HOUSES } from '$demo/jobs';
   import { newJob } from '$core/job/create';
   import { makeId } from '$core/job/ids';
   import type { Job } from '$core/job/schema';
@@ -138,9 +138,11 @@
           onchange={bring}
         />
       </label>
-      <a class="btn btn-outline" href="/demo"
-        ><House size={20} aria-hidden="true" />{SCHOOLHOUSE.name} (demo)</a
-      >
+      {#each DEMO_HOUSES as house (house.id)}<a
+          class="btn btn-outline"
+          href="/demo/{house.id.replace('job-', '')}"
+          ><House size={20} aria-hidden="true" />{house.name} (demo)</a
+        >{/each}
     </div>
 
     {#if jobs === null}
@@ -149,8 +151,9 @@
       <div class="sheet-of-paper p-6">
         <h2 class="section-title mb-1">No job yet</h2>
         <p>
-          Begin one at the wall, with the cover off and every supply off. Or open the demo house: a school
-          turned into a home, with three thermostats that differ in all that matters.
+          Begin one at the wall, with the cover off and every supply off. Or open a demo house: a school
+          turned into a home, with three thermostats that differ in all that matters; or a ferry house, with
+          four on one panel.
         </p>
       </div>
     {:else}

@@ -1,7 +1,7 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { writeJob } from '$core/formats/job-json';
-import { DEMO_JOBS } from '$demo/schoolhouse';
+import { DEMO_JOBS } from '$demo/jobs';
 import type { Arguments } from '../arguments';
 import { wrongUse, type Outcome } from '../outcome';
 

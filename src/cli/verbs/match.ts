@@ -1,4 +1,5 @@
 import { matchReport } from '$core/formats/reports';
+import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
 import { deviceName } from '$core/match/catalogue';
 import { matchAll } from '$core/match/match';
 import type { Arguments } from '../arguments';
@@ -15,7 +16,10 @@ export async function match({ file }: Arguments): Promise<Outcome> {
     thermostat.name,
     ...matches.flatMap((one) => [
       `  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`,
-      ...findingLines(one.findings, '        ')
+      ...byAspect(one.findings).flatMap(({ aspect, findings }) => [
+        `        ${ASPECT_NAMES[aspect]}:`,
+        ...findingLines(findings, '          ')
+      ])
     ]),
     ''
   ]);

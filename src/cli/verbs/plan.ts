@@ -1,5 +1,6 @@
 import { planReport } from '$core/formats/reports';
 import { deviceName, devicesOf, findDevice } from '$core/match/catalogue';
+import { bagFor } from '$core/plan/tools';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
@@ -8,11 +9,13 @@ import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
 import { findingLines, table, wrap } from '../page';
+import { planAll } from './plan-together';
 
 /** The options for one thermostat, proven and ranked, and the moves of the one taken. */
 export async function plan(args: Arguments): Promise<Outcome> {
   const job = await loadJob(args.file);
   if (!isJob(job)) return job;
+  if (args.together) return planAll(job);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   return { kind: 'result', json: planReport(made.plan), page: pageOf(made.thermostat, made.plan) };
@@ -59,6 +62,7 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
     ...made.moves.flatMap((move, index) =>
       wrap(`${String(index + 1).padStart(2)}. [${move.place}] ${move.text}`, '  ', '      ')
     ),
+    ...(made.moves.length > 0 ? ['', `Tools: ${bagFor(made.moves).join(', ')}`] : []),
     ...(made.parts.length > 0 ? ['', 'Parts:'] : []),
     ...made.parts.map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
     '',
@@ -68,7 +72,10 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
 }
 
 function optionLines(option: PlannedOption): string[] {
-  const facts = option.verdict === 'no' ? '' : `, ${option.minutes} min, $${option.cost}`;
+  const facts =
+    option.verdict === 'no'
+      ? ''
+      : `, ${option.minutes} min (${option.minutesBand.low} to ${option.minutesBand.high}), $${option.cost} (${option.costBand.low} to ${option.costBand.high})`;
   return [
     `${VERDICT_NAMES[option.verdict].padEnd(15)} ${option.title} (${option.method}${facts})`,
     ...(option.whyAbove === null ? [] : wrap(option.whyAbove, '    ', '    ')),

@@ -3,6 +3,8 @@ import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
 import { aspectOf } from '../match/aspects';
 import type { Match } from '../match/match';
+import type { Move } from '../plan/move-types';
+import type { Together } from '../plan/together';
 import type { Plan, PlannedOption } from '../plan/plan';
 import type { Finding } from '../trade/findings';
 
@@ -79,21 +81,45 @@ export function planReport(plan: Plan) {
       whyAbove: option.whyAbove,
       proof: proofReport(option)
     })),
-    moves: plan.moves.map(({ end, place, action, what, from, to, text, tools, strip }) => ({
-      end,
-      place,
-      action,
-      what,
-      from,
-      to,
-      text,
-      tools,
-      strip
-    })),
+    moves: plan.moves.map(moveReport),
     parts: plan.parts,
     before: plan.before.map((one) => callReport(one)),
     after: plan.after.map((one) => callReport(one))
   };
+}
+
+/** All thermostats of a job as one piece of work. */
+export function togetherReport({
+  places,
+  shared,
+  moves,
+  parts,
+  cuts,
+  minutes,
+  minutesApart,
+  cost
+}: Together) {
+  return {
+    thermostats: places.map(({ thermostat, plan, option, works }) => ({
+      thermostat: thermostat.id,
+      model: plan.device.id,
+      method: option.method,
+      variant: option.variant?.id ?? null,
+      verdict: option.verdict,
+      works
+    })),
+    shared,
+    moves: moves.map((move) => ({ ...moveReport(move), thermostats: move.thermostats })),
+    parts,
+    cuts,
+    minutes,
+    minutesApart,
+    cost
+  };
+}
+
+function moveReport({ end, place, action, what, from, to, text, tools, strip }: Move) {
+  return { end, place, action, what, from, to, text, tools, strip };
 }
 
 export function callReport(result: CallResult, findings: readonly Finding[] = []) {

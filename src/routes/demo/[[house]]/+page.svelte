@@ -2,17 +2,20 @@
   /** Opens the demo house; what somebody changed in it before is kept. */
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { SCHOOLHOUSE } from '$demo/schoolhouse';
+  import { page } from '$app/state';
+  import { DEMO_HOUSES } from '$demo/jobs';
   import { jobStore } from '$lib/state/store';
 
+  /** The one named in the address, else the first. */
+  const house = DEMO_HOUSES.find((one) => one.id === `job-${page.params['house'] ?? ''}`) ?? DEMO_HOUSES[0]!;
   let trouble = $state('');
 
   onMount(async () => {
     const store = jobStore();
-    const there = await store.load(SCHOOLHOUSE.id);
+    const there = await store.load(house.id);
     if (!there.ok) {
       const saved = await store.save(
-        { job: SCHOOLHOUSE, saved: new Date().toISOString(), past: [], future: [] },
+        { job: house, saved: new Date().toISOString(), past: [], future: [] },
         0
       );
       if (!saved.ok && saved.reason !== 'conflict') {
@@ -20,13 +23,13 @@
         return;
       }
     }
-    await goto(`/job/${SCHOOLHOUSE.id}/${SCHOOLHOUSE.thermostats[0]?.id}/sheet`, { replaceState: true });
+    await goto(`/job/${house.id}/${house.thermostats[0]?.id}/sheet`, { replaceState: true });
   });
 </script>
 
 <svelte:head><title>Demo · Ulterum</title></svelte:head>
 <main class="mx-auto max-w-xl p-6">
-  <h1 class="station-title">{SCHOOLHOUSE.name}</h1>
+  <h1 class="station-title">{house.name}</h1>
   {#if trouble}<p role="alert">The browser does not keep the demo house: {trouble}</p>{:else}<p>
       Opening …
     </p>{/if}
