@@ -22,7 +22,11 @@ function pageOf(job: Job, together: Together): string {
     ),
     '',
     ...together.shared.flatMap(sharedLines),
-    `About ${minutes.usual} minutes (${minutes.low} to ${minutes.high}); one after the other ${minutesApart.usual}. Parts about $${cost.usual} ($${cost.low} to $${cost.high}).`,
+    ...wrap(
+      `About ${minutes.usual} minutes (${minutes.low} to ${minutes.high}); one after the other ${minutesApart.usual}. Parts about $${cost.usual} ($${cost.low} to $${cost.high}).`,
+      '',
+      '  '
+    ),
     '',
     ...together.moves.flatMap((move, index) => {
       const whose = move.thermostats.map((id) => nameOf.get(id) ?? id).join(', ');

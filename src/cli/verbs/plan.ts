@@ -62,7 +62,7 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
     ...made.moves.flatMap((move, index) =>
       wrap(`${String(index + 1).padStart(2)}. [${move.place}] ${move.text}`, '  ', '      ')
     ),
-    ...(made.moves.length > 0 ? ['', `Tools: ${bagFor(made.moves).join(', ')}`] : []),
+    ...(made.moves.length > 0 ? ['', ...wrap(`Tools: ${bagFor(made.moves).join(', ')}`, '', '  ')] : []),
     ...(made.parts.length > 0 ? ['', 'Parts:'] : []),
     ...made.parts.map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
     '',
@@ -77,7 +77,11 @@ function optionLines(option: PlannedOption): string[] {
       ? ''
       : `, ${option.minutes} min (${option.minutesBand.low} to ${option.minutesBand.high}), $${option.cost} (${option.costBand.low} to ${option.costBand.high})`;
   return [
-    `${VERDICT_NAMES[option.verdict].padEnd(15)} ${option.title} (${option.method}${facts})`,
+    ...wrap(
+      `${VERDICT_NAMES[option.verdict].padEnd(15)} ${option.title} (${option.method}${facts})`,
+      '',
+      '                '
+    ),
     ...(option.whyAbove === null ? [] : wrap(option.whyAbove, '    ', '    ')),
     ...option.loses.flatMap((loss) => wrap(`takes away: ${loss.text}`, '    ', '      ')),
     ...findingLines(option.findings, '    ')

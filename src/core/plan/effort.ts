@@ -46,14 +46,31 @@ export function scaleBand(one: Band, factor: number): Band {
   return band(one.low * factor, one.usual * factor, one.high * factor);
 }
 
-function rounded({ low, usual, high }: Band): Band {
+/** Whole minutes, or whole dollars. */
+export function rounded({ low, usual, high }: Band): Band {
   return band(Math.round(low), Math.round(usual), Math.round(high));
+}
+
+/** How often one goes to a machine: once for each stretch of work there; to switch the power on again belongs to the first. */
+export function visitsTo(moves: readonly Move[]): number {
+  let visits = 0;
+  let here: string | null = null;
+  for (const { end, place, action } of moves) {
+    if (end === 'wall') here = null;
+    else if (!action.startsWith('power-') && place !== here) {
+      visits += 1;
+      here = place;
+    }
+  }
+  return Math.max(1, visits);
 }
 
 /** `extra`: minutes of the method beyond its moves; `before`: the wiring whose cables show how the path is. */
 export function minutesFor(moves: readonly Move[], extra: number, before: Wiring): Band {
   if (moves.length === 0) return band(0, 0, 0);
-  return rounded(sumBands([handsOn(moves, before), WAY_TO_EQUIPMENT, extraBand(extra)]));
+  return rounded(
+    sumBands([handsOn(moves, before), scaleBand(WAY_TO_EQUIPMENT, visitsTo(moves)), extraBand(extra)])
+  );
 }
 
 export function extraBand(extra: number): Band {

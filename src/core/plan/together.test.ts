@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { FERRY_HOUSE } from '../../demo/ferry-house';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { choosing, zonedHouse } from '../scenarios/zoned-houses';
 import { sortedWiring } from '../wiring/graph';
@@ -7,6 +8,10 @@ import { planFor } from './plan';
 import { planTogether } from './together';
 
 const DEVICE = 'de-fellgate';
+const FERRY_WITH_ENOUGH = {
+  ...FERRY_HOUSE,
+  equipment: FERRY_HOUSE.equipment.map((one) => ({ ...one, plannedVa: 50 }))
+};
 const zones = (count: number, va: number | null = 40) =>
   choosing(zonedHouse(count, va), DEVICE, 'spare-conductor');
 const shared = (job: Parameters<typeof planTogether>[0]) => planTogether(job).shared[0];
@@ -82,6 +87,17 @@ describe('one trip for all', () => {
     expect(minutes.usual).toBeLessThan(minutesApart.usual);
     expect(minutes.low).toBeLessThan(minutes.usual);
     expect(minutes.usual).toBeLessThan(minutes.high);
+  });
+
+  it('pulls the new cables of all before it goes back to the panel, where some have one and others a spare', () => {
+    const mixed = planTogether(FERRY_WITH_ENOUGH);
+    const ends = mixed.moves.filter((one) => !one.action.startsWith('power')).map((one) => one.end);
+    const visits = ends.filter((one, at) => one === 'equipment' && ends[at - 1] !== 'equipment');
+    expect(visits).toHaveLength(2);
+    for (const { thermostat, option } of mixed.places) {
+      const own = mixed.moves.filter((one) => one.thermostats.includes(thermostat.id));
+      expect(sortedWiring(applyMoves(option.before, own))).toEqual(sortedWiring(option.after!));
+    }
   });
 
   it('never joins the supplies that two thermostats have of their own', () => {

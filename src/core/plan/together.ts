@@ -15,7 +15,17 @@ import { assumeUnseenEnds } from '../wiring/from-job';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
 import { cutsFor, type Cuts } from './cuts';
-import { costOf, extraBand, handsOn, scaleBand, sumBands, WAY_TO_EQUIPMENT, type Band } from './effort';
+import {
+  costOf,
+  extraBand,
+  handsOn,
+  rounded,
+  scaleBand,
+  sumBands,
+  visitsTo,
+  WAY_TO_EQUIPMENT,
+  type Band
+} from './effort';
 import type { Move } from './move-types';
 import { planFor, wantedWiring, type Plan, type PlannedOption } from './plan';
 
@@ -177,32 +187,44 @@ function given(result: CallResult, machine: string) {
   return { va: supply.va, share: (supply.amps * 24) / supply.ratedVa };
 }
 
-/** Everything off; then machine by machine what is done there for all; then each wall; then everything on. */
+/**
+ * Everything off; then by turns what all of them begin with at the machines, what comes next at their walls, what some then have to do at
+ * the machines once more (a new cable that was pulled meanwhile), and so on; then everything on. Each keeps its own order.
+ */
 function jointMoves(places: readonly Place[], machines: ReadonlySet<string>): JointMove[] {
   const tagged = places.map(({ thermostat, option }) =>
     option.moves.map((move): JointMove => ({ ...move, thermostats: [thermostat.id] }))
   );
-  const off = tagged.flatMap((moves) => moves.filter((one) => one.action === 'power-off'));
-  const on = tagged.flatMap((moves) => moves.filter((one) => one.action === 'power-on'));
-  const work = tagged.map((moves) => moves.filter((one) => !one.action.startsWith('power-')));
-  // What each begins with at the machines is done in one visit; from its first move at the wall on, each keeps its own order.
-  const leading = work.map((moves) => {
-    const wall = moves.findIndex((one) => one.end === 'wall');
-    return wall < 0 ? moves : moves.slice(0, wall);
-  });
-  const atMachines = leading.flat();
-  const stops = [...new Set(atMachines.map((one) => one.place))];
-  const rest = work.flatMap((moves, at) => moves.slice(leading[at]?.length ?? 0));
-  const ordered = [
-    ...once(off, machines),
-    ...once(
-      stops.flatMap((stop) => atMachines.filter((one) => one.place === stop)),
+  const powered = (action: JointMove['action']) =>
+    once(
+      tagged.flat().filter((one) => one.action === action),
       machines
-    ),
-    ...rest,
-    ...once(on, machines)
-  ];
+    );
+  const turns = tagged.map((moves) => turnsOf(moves.filter((one) => !one.action.startsWith('power-'))));
+  const most = Math.max(0, ...turns.map((one) => one.length));
+  const work = Array.from({ length: most }, (_, turn) => {
+    const all = turns.flatMap((one) => one[turn] ?? []);
+    if (turn % 2 === 1) return all;
+    // At the machines: one after the other, and at each what is for all.
+    const stops = [...new Set(all.map((one) => one.place))];
+    return once(
+      stops.flatMap((stop) => all.filter((one) => one.place === stop)),
+      machines
+    );
+  });
+  const ordered = [...powered('power-off'), ...work.flat(), ...powered('power-on')];
   return ordered.map((one, index) => ({ ...one, id: `move-${index + 1}` }));
+}
+
+/** The moves by turns: at the machines, at the wall, at the machines again. The first is empty where all begins at the wall. */
+function turnsOf(moves: readonly JointMove[]): JointMove[][] {
+  const turns: JointMove[][] = [[]];
+  for (const move of moves) {
+    const atWall = (turns.length - 1) % 2 === 1;
+    if ((move.end === 'wall') !== atWall) turns.push([]);
+    turns[turns.length - 1]!.push(move);
+  }
+  return turns;
 }
 
 /** An act at a machine that several plans ask for: its power, the exchange of its transformer. What is one thermostat's own is never joined. */
@@ -238,12 +260,6 @@ function mergeParts(parts: readonly Part[]): Part[] {
 
 function minutesTogether(places: readonly Place[], moves: readonly JointMove[]): Band {
   if (moves.length === 0) return scaleBand(WAY_TO_EQUIPMENT, 0);
-  const visits = new Set(moves.filter((one) => one.end === 'equipment').map((one) => one.place)).size;
-  const rounded = ({ low, usual, high }: Band): Band => ({
-    low: Math.round(low),
-    usual: Math.round(usual),
-    high: Math.round(high)
-  });
   const hands = places.map(({ thermostat, option }) =>
     handsOn(
       moves.filter((one) => one.thermostats[0] === thermostat.id),
@@ -253,7 +269,7 @@ function minutesTogether(places: readonly Place[], moves: readonly JointMove[]):
   return rounded(
     sumBands([
       ...hands,
-      scaleBand(WAY_TO_EQUIPMENT, visits),
+      scaleBand(WAY_TO_EQUIPMENT, visitsTo(moves)),
       ...places.map((one) => extraBand(one.option.extraMinutes))
     ])
   );

@@ -50,7 +50,9 @@ function toolsToMount({ change, what }: Draft, wiring: Wiring): readonly string[
 }
 
 /** Straight, no nick, and no bare copper outside the terminal: so much comes off where an end is landed. */
-export function stripFor({ action }: Draft): string | null {
+export function stripFor(draft: Draft): string | null {
+  const { action } = draft;
+  if (isClip(draft)) return null;
   return action === 'land' || action === 'link' || action === 'splice' ? '6 to 10 mm (1/4 to 3/8 in)' : null;
 }
 

@@ -16,7 +16,7 @@ describe('what would make it fit', () => {
   it('names the ways that would feed it here', () => {
     const { steps, ways, instead } = fit(furnaceFourWires(), 'de-fellgate');
     expect(ways.map((one) => one.title)).toContain('Pull a new cable');
-    expect(steps.join(' ')).toContain('Feed it: ');
+    expect(steps).toEqual([`Feed it in one of the ${ways.length} ways below; the first is the best here.`]);
     expect(instead).toEqual([]);
   });
 

@@ -36,7 +36,7 @@ export function wouldFit(
     steps.push(
       best === undefined
         ? 'No way of feeding it is open here yet: Supply says of each what is missing.'
-        : `Feed it: ${ways.map((one) => one.title.toLowerCase()).join('; ')}.`
+        : `Feed it in one of the ${ways.length} ways below; the first is the best here.`
     );
   }
   if (codes.has('accessory-output')) steps.push('Leave the accessory on a control of its own.');

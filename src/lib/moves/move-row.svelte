@@ -38,8 +38,8 @@
       onchange={ontick}
       aria-label="Done: {move.text}"
     /><span class="w-6 flex-none text-right font-semibold">{number}</span><span class="min-w-0"
-      >{#if whose}<b>{whose}:</b>
-      {/if}{move.text}{#if done !== null}<span class="quiet text-sm">&ensp;done {done}</span
+      >{#if whose}<b>{whose}:</b>&#32;{/if}{move.text}{#if done !== null}<span class="quiet text-sm"
+          >&ensp;done {done}</span
         >{/if}{#if facts}<span class="quiet block text-sm">{facts}</span>{/if}</span
     >
   </label>
