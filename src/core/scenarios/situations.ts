@@ -5,6 +5,7 @@
  */
 import type { DeviceFacts } from '../job/device-facts';
 import { CATALOGUE } from '../match/catalogue';
+import type { Equipment } from '../job/schema';
 import type { Family } from '../trade/vocabulary';
 import { house, type House, type HouseSketch } from './builder';
 
@@ -62,7 +63,8 @@ const COMMONS = [
   'one-spare',
   'two-spares'
 ] as const;
-const WRONG = ['nothing', 'call-loose', 'call-unseen', 'calls-swapped', 'hot-unseen'] as const;
+/** `odd-one`: an adapter of the old thermostat where Y and G are there to be put together, else a conductor on O that leads nowhere. */
+const WRONG = ['nothing', 'call-loose', 'call-unseen', 'calls-swapped', 'hot-unseen', 'odd-one'] as const;
 const HOTS = ['R', 'RH linked', 'RC'] as const;
 const PATHS = ['free', 'stapled', 'unknown'] as const;
 const OUTLETS = ['near', 'none', 'unknown'] as const;
@@ -126,18 +128,40 @@ function houseOf(place: number): House {
   const common = COMMONS[c]!;
   const sketch: HouseSketch = {
     strands: strandsOf(family, common, WRONG[w]!, HOTS[h]!),
-    board: common === 'none' ? family.board : [...family.board, 'C'],
+    board:
+      common === 'none' && !(WRONG[w] === 'odd-one' && hasPair(family))
+        ? family.board
+        : [...family.board, 'C'],
     links: HOTS[h] === 'RH linked' && !family.second ? ['wall RH RC'] : [],
     observed: { 'conductor-build': 'thin' },
     stated: family.family,
     equipment: { kind: family.kind ?? 'unknown', transformerVa: TRANSFORMERS[va] ?? null },
-    further: family.second ? [{ name: 'air handler', marks: [...family.second.marks] }] : [],
+    further: [
+      ...(family.second ? [{ name: 'air handler', marks: [...family.second.marks] }] : []),
+      ...(WRONG[w] === 'odd-one' && hasPair(family) ? [OLD_ADAPTER] : [])
+    ],
     lengthM: LENGTHS[length] ?? null,
     path: PATHS[p]!,
     continuity: CONTINUITY[t]!,
     outlet: OUTLETS[o]!
   };
   return house(sketch);
+}
+
+const OLD_ADAPTER: Partial<Equipment> = {
+  name: 'old adapter',
+  kind: 'old-adapter',
+  marks: ['R', 'C', 'K', 'Y', 'G'],
+  transformerVa: null
+};
+
+function hasPair(family: FamilySketch): boolean {
+  return !family.second && ['YE Y Y', 'GN G G'].every((one) => family.calls.includes(one));
+}
+
+/** Y on one conductor with G, through the adapter; the conductor of G is the common that this freed. */
+function throughAdapter(calls: readonly string[]): string[] {
+  return calls.map((one) => (one === 'YE Y Y' ? 'YE K K@2' : one === 'GN G G' ? 'GN C C' : one));
 }
 
 function strandsOf(
@@ -158,10 +182,14 @@ function strandsOf(
     calls[0] = `${colour} ${wall} ${otherMark}`;
     calls[1] = `${otherColour} ${otherWall} ${mark}`;
   }
+  if (wrong === 'odd-one') {
+    if (hasPair(family)) calls.splice(0, calls.length, ...throughAdapter(calls));
+    else calls.push('OG O loose');
+  }
   const commons = {
     none: [],
     'mark-only': [],
-    landed: ['BU C C'],
+    landed: family.second ? ['BU C C', 'BK C C@2'] : ['BU C C'],
     'wall-only': ['BU C loose'],
     'equipment-only': ['BU coiled C'],
     'one-spare': ['BU coiled coiled'],

@@ -15,18 +15,24 @@ import {
 import { swapThermostat, type Swapped } from './swap-thermostat';
 import type { SupplySituation } from './types';
 
-/** Why a device cannot take two supplies, or null where it can: RH and RC have to come apart. */
-export function railsTrouble(device: DeviceFacts): Finding | null {
-  if (!hasMark(device, 'C'))
-    return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
-  if (device.rails === 'link-removable' || device.rails === 'link-to-be-cut') return null;
+/** Why a supply of its own cannot even be drawn: there is no terminal for its other side. Whether two supplies tie is the circuit's word. */
+export function noCommonTerminal(device: DeviceFacts): Finding | null {
+  if (hasMark(device, 'C')) return null;
+  return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
+}
+
+/** The reason behind what the circuit will show for a device whose hot terminals do not come apart. */
+function railsRemark(device: DeviceFacts): Finding[] {
+  if (device.rails === 'link-removable') return [];
+  if (device.rails === 'link-to-be-cut')
+    return [
+      finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [
+        device.id
+      ])
+    ];
   const how = device.rails === 'one-r' ? 'has one R only' : 'joins RH and RC inside';
-  return finding(
-    'stop',
-    'rails-not-separable',
-    `The ${device.model} ${how}: two supplies would be tied together. It needs RH and RC with a link that comes out.`,
-    [device.id]
-  );
+  const text = `The ${device.model} ${how}: a second supply asks for RH and RC with a link that comes out.`;
+  return [finding('note', 'rails-not-separable', text, [device.id])];
 }
 
 export interface OwnSupply extends Swapped {
@@ -42,22 +48,15 @@ export function ownSupply(
   const { device } = situation;
   const { wiring, findings } = swapThermostat(situation);
   const rail = canonicalMark(device.electronicsFrom);
-  const other = rail === 'RC' ? 'RH' : 'RC';
-  const cut: Finding[] =
-    device.rails === 'link-to-be-cut'
-      ? [
-          finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [
-            device.id
-          ])
-        ]
-      : [];
+  // With no other hot terminal the machine's conductor stays where it is, and the circuit shows what comes of that.
+  const other = ['RH', 'RC', 'R'].find((mark) => mark !== rail && hasMark(device, mark)) ?? rail;
   const apart: Wiring = {
     ...wiring,
     devices: [...wiring.devices, supply],
     strands: wiring.strands.map((strand) => offTheRail(strand, device.id, other)),
     links: wiring.links.filter((link) => link.place !== 'wall')
   };
-  return { wiring: apart, findings: [...findings, ...cut], rail };
+  return { wiring: apart, findings: [...findings, ...railsRemark(device)], rail };
 }
 
 /** The equipment's hot conductor moves to the other rail; a common of the equipment comes off, since C is the new supply's now. */

@@ -3,7 +3,7 @@ import { finding, type Finding } from '../../trade/findings';
 import { terminalId, type AddedTransformer, type Strand, type Wiring } from '../../wiring/graph';
 import { cablePart, newCableLength, pathConditions } from '../cable-pull';
 import { feedingBoard } from '../equipment';
-import { ownSupply, railsTrouble } from '../own-supply';
+import { noCommonTerminal, ownSupply } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation, type Variant } from '../types';
 import { freeStrands } from './spare-conductor';
 
@@ -30,7 +30,7 @@ export const addedTransformer: Method = {
   },
   offer(situation, variant) {
     const { before, device } = situation;
-    const trouble = railsTrouble(device);
+    const trouble = noCommonTerminal(device);
     if (trouble) return refused(trouble);
     const { wiring, findings, rail } = ownSupply(situation, transformerBeside(situation));
     const ends = [

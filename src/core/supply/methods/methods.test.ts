@@ -132,6 +132,20 @@ describe('repurpose-g', () => {
     expect(codes(option)).toEqual(expect.arrayContaining(['not-for-this-family', 'strips-without-blower']));
   });
 
+  it('is left to the circuit where there are no strips: a house that only cools keeps its blower by the link', () => {
+    const cool = house({
+      strands: ['RD R R', 'YE Y Y', 'GN G G'],
+      board: ['R', 'C', 'Y', 'G'],
+      observed: { 'conductor-build': 'thin', 'measured-volts': 27 },
+      stated: 'cooling-only'
+    });
+    const option = optionOf(cool, 'repurpose-g');
+    expect(option.verdict).toBe('care');
+    expect(option.findings.filter((one) => one.code === 'function-lost').map((one) => one.because)).toEqual([
+      ['call:fan']
+    ]);
+  });
+
   it('needs no link where nothing cools, and is refused without a G conductor', () => {
     const noCooling = house({
       strands: ['RD R R', 'WH W W', 'GN G G'],
@@ -160,10 +174,13 @@ describe('plug-in-transformer', () => {
   });
 
   it('is refused for a device whose hot terminals cannot be parted, and without an outlet', () => {
-    expect(codes(optionOf(heatOnly(), 'plug-in-transformer', 'de-weftline'))).toEqual([
-      'rails-not-separable'
-    ]);
-    expect(codes(optionOf(heatOnly(), 'plug-in-transformer', 'de-onebar'))).toEqual(['rails-not-separable']);
+    for (const model of ['de-weftline', 'de-onebar']) {
+      const option = optionOf(heatOnly(), 'plug-in-transformer', model);
+      expect(option.verdict).toBe('no');
+      // The circuit refuses it; the remark only says why it comes to that.
+      expect(option.findings.find((one) => one.level === 'stop')?.code).toBe('supplies-tied');
+      expect(option.findings.find((one) => one.code === 'rails-not-separable')?.level).toBe('note');
+    }
     const noOutlet = house({
       strands: ['RD R R', 'WH W W'],
       board: ['R', 'C', 'W'],

@@ -2,7 +2,7 @@ import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
 import { terminalId, type PlugInTransformer, type Strand } from '../../wiring/graph';
 import { cablePart } from '../cable-pull';
-import { ownSupply, railsTrouble } from '../own-supply';
+import { noCommonTerminal, ownSupply } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation } from '../types';
 
 const CORD_M = 3;
@@ -20,7 +20,7 @@ export const plugInTransformer: Method = {
   ],
   offer(situation, variant) {
     const { device, thermostat } = situation;
-    const trouble = railsTrouble(device);
+    const trouble = noCommonTerminal(device);
     if (trouble) return refused(trouble);
     if (thermostat.outlet === 'none')
       return refused(

@@ -75,14 +75,17 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
       [strand.id]
     )
   ];
-  const burner = new Set(['furnace', 'furnace-ac']);
-  const others = [...new Set(worlds.map((one) => one.world.family).filter((family) => !burner.has(family)))];
-  for (const family of others) {
+  // Strips may hang at such a board that no conductor shows: their air is nothing that a circuit could vouch for.
+  const withStrips = new Set(['electric-furnace', 'heat-pump', 'dual-fuel']);
+  const banned = [
+    ...new Set(worlds.map((one) => one.world.family).filter((family) => withStrips.has(family)))
+  ];
+  for (const family of banned) {
     found.push(
       finding(
         'stop',
         'not-for-this-family',
-        `Only for a burner furnace whose board runs the blower in heating; this ${worlds.length > 1 ? 'may be' : 'is'}: ${FAMILY_NAMES[family]}. Never take G away from electric heat or a heat pump.`,
+        `Never take G away from electric heat or a heat pump; this ${worlds.length > 1 ? 'may be' : 'is'}: ${FAMILY_NAMES[family]}.`,
         [strand.id]
       )
     );
