@@ -47,7 +47,7 @@ export async function expectNoSideways(page: Page): Promise<void> {
 }
 
 /** A station's link on the rail. */
-export function station(page: Page, name: string): Locator {
+export function station(page: Page, name: string | RegExp): Locator {
   return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });
 }
 

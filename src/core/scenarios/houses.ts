@@ -142,5 +142,7 @@ export const HOUSES = {
   heatPumpNoCommon,
   electricFurnaceHouse,
   boilerHouse,
+  boilerPlusAcHouse: () => boilerPlusAcHouse(),
+  oldAdapterHouse: () => oldAdapterHouse(),
   lineVoltageHouse
 } as const;

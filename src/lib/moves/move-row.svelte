@@ -15,15 +15,18 @@
     after: Wiring | undefined;
     /** Whose it is, where a list holds the moves of several thermostats. */
     whose?: string;
+    /** Where its conductor stands on the strand sheet, for when the house is otherwise than recorded; none for other moves. */
+    record?: string | null;
     ontick: () => void;
   }
 
-  let { move, number, done, next, before, after, whose = '', ontick }: Props = $props();
+  let { move, number, done, next, before, after, whose = '', record = null, ontick }: Props = $props();
   const picture = $derived(
     before && after
       ? moveSvg(before, after, move, { line: 'currentColor', paper: 'var(--color-base-100)' })
       : null
   );
+  const lead = $derived(whose === '' ? '' : `${whose}: `);
   const facts = $derived(
     [move.strip === null ? '' : `strip ${move.strip}`, move.tools.join(', ')].filter(Boolean).join('; ')
   );
@@ -38,8 +41,7 @@
       onchange={ontick}
       aria-label="Done: {move.text}"
     /><span class="w-6 flex-none text-right font-semibold">{number}</span><span class="min-w-0"
-      >{#if whose}<b>{whose}:</b>&#32;{/if}{move.text}{#if done !== null}<span class="quiet text-sm"
-          >&ensp;done {done}</span
+      ><b>{lead}</b>{move.text}{#if done !== null}<span class="quiet text-sm">&ensp;done {done}</span
         >{/if}{#if facts}<span class="quiet block text-sm">{facts}</span>{/if}</span
     >
   </label>
@@ -51,6 +53,9 @@
       <!-- Made by the core out of the record; every text in it is escaped there. -->
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
       <div class="picture">{@html picture}</div>
+      {#if record !== null}<a class="no-print inline-block py-1 text-sm underline" href={record}
+          >Not so in the house? Put this conductor right</a
+        >{/if}
     </details>
   {/if}
 </li>

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The strand sheet with its cells live: arrows, letters and touch. */
-  import type { Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import {
     conductorName,
     endFrom,
@@ -21,9 +21,11 @@
 
   interface Props {
     only?: EndSide | null;
+    /** The end that one comes to put right: it has the focus when the sheet opens. */
+    first?: { readonly strand: string; readonly end: EndSide } | null;
   }
 
-  let { only = null }: Props = $props();
+  let { only = null, first = null }: Props = $props();
   const place = getPlace();
   const view = $derived(sheetView(place.wiring));
   const rows = $derived(view.groups.flatMap((group) => group.rows));
@@ -54,6 +56,11 @@
     spot = next;
     holder?.querySelector<HTMLElement>(`[data-spot="${next.row}-${next.column}"]`)?.focus();
   }
+
+  onMount(() => {
+    const row = first === null ? -1 : rows.findIndex((one) => one.id === first.strand);
+    if (first !== null && row >= 0) focus({ row, column: first.end });
+  });
 
   function setEnd(at: Spot, word: string): void {
     const index = indexOf(rows[at.row]);

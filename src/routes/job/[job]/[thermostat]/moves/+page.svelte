@@ -197,6 +197,9 @@
               next={move === next}
               before={along[position - 1]}
               after={along[position]}
+              record={move.change?.kind === 'end'
+                ? `sheet?strand=${encodeURIComponent(move.what)}&end=${move.end}`
+                : null}
               ontick={() => tick(move)}
             />
           {/each}

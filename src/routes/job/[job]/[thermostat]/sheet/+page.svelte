@@ -23,17 +23,25 @@
   import MachineSection from '$lib/sheet/machine-section.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
+  import { page } from '$app/state';
   import { getPlace } from '$lib/state/context';
 
   const place = getPlace();
   const narrow = new MediaQuery('max-width: 700px');
-  let standing = $state<EndSide | 'both'>('both');
+  /** The end that the move list sent one to put right. */
+  const first = comesFor(page.url.searchParams);
+  let standing = $state<EndSide | 'both'>(narrow.current && first ? first.end : 'both');
   const only = $derived<EndSide | null>(standing === 'both' ? (narrow.current ? 'wall' : null) : standing);
   let cableOpen = $state(false);
   let cableIndex = $state<number | null>(null);
   let linksOpen = $state(false);
   let labelsOpen = $state(false);
   let csvFaults = $state<readonly string[]>([]);
+
+  function comesFor(asked: URLSearchParams): { strand: string; end: EndSide } | null {
+    const [strand, end] = [asked.get('strand'), asked.get('end')];
+    return strand !== null && (end === 'wall' || end === 'equipment') ? { strand, end } : null;
+  }
 
   const views: { id: EndSide | 'both'; name: string }[] = [
     { id: 'wall', name: 'At the wall' },
@@ -106,7 +114,7 @@
         back round it.
       </p>
     {:else}
-      <SheetEditor {only} />
+      <SheetEditor {only} {first} />
       <p class="quiet mt-3 text-sm">
         Read: {read.wall} of {place.thermostat.conductors.length} at the wall, {read.equipment} at the equipment.
         <span class="hidden sm:inline"

@@ -22,6 +22,12 @@
       mistakes.cancel();
     };
   });
+  const sharing = $derived(
+    place.job.thermostats.filter(
+      (one) =>
+        one.id !== place.thermostat.id && one.equipment.some((id) => place.thermostat.equipment.includes(id))
+    )
+  );
   const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
   const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
   const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
@@ -41,6 +47,14 @@
     </p>
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}
+
+  {#if sharing.length > 0}
+    <p class="sheet-of-paper px-4 py-3">
+      {sharing.map((one) => one.name).join(', ')}
+      {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too. See
+      <a class="underline" href="together">All together</a>.
+    </p>
+  {/if}
 
   <Minds />
 

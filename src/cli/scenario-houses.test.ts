@@ -1,0 +1,81 @@
+/** `match` and `plan` over every house of the scenarios, as files, the way a script would call them. */
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { writeJob } from '$core/formats/job-json';
+import type { planReport, matchReport } from '$core/formats/reports';
+import { CATALOGUE } from '$core/match/catalogue';
+import { FAMILY_HOUSES } from '$core/scenarios/families';
+import { HOUSES } from '$core/scenarios/houses';
+import { zonedHouse } from '$core/scenarios/zoned-houses';
+import { METHOD_IDS } from '$core/trade/vocabulary';
+import type { Job } from '$core/job/schema';
+import { main } from './main';
+
+const houses: [name: string, job: Job][] = [
+  ...Object.entries(HOUSES).map(([name, make]): [string, Job] => [name, make().job]),
+  ...Object.entries(FAMILY_HOUSES).flatMap(([family, trio]) =>
+    Object.entries(trio).map(([kind, make]): [string, Job] => [`${family}-${kind}`, make().job])
+  ),
+  ['zoned', zonedHouse(1)]
+];
+const DANGEROUS = ['line-voltage', 'millivolt', 'mains-hydronic', 'communicating', 'lineVoltageHouse'];
+
+let folder = '';
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'ulterum-houses-'));
+  await Promise.all(houses.map(([name, job]) => writeFile(join(folder, `${name}.json`), writeJob(job))));
+});
+
+async function ask<T>(verb: string, name: string): Promise<T> {
+  let out = '';
+  const code = await main([verb, join(folder, `${name}.json`), '--json'], {
+    out: (text) => void (out += text),
+    error: (text) => void (out += text)
+  });
+  expect(code, out).toBe(0);
+  return JSON.parse(out) as T;
+}
+type Plan = ReturnType<typeof planReport>;
+type Matches = { readonly thermostats: readonly ReturnType<typeof matchReport>[] };
+
+describe('every house of the scenarios', () => {
+  it.each(houses)('is matched with every device, each finding under what it means: %s', async (name) => {
+    const { thermostats } = await ask<Matches>('match', name);
+    const [only] = thermostats;
+    expect(only?.models.map((one) => one.model)).toEqual(CATALOGUE.map((one) => one.id));
+    for (const { verdict, findings } of only?.models ?? []) {
+      const harm = findings.filter((one) => one.aspect === 'damages');
+      expect(harm.length > 0).toBe(verdict === 'no');
+    }
+  });
+
+  it.each(houses)(
+    'is planned by every method, and nothing on offer hides what it loses: %s',
+    async (name) => {
+      const plan = await ask<Plan>('plan', name);
+      expect(plan.options.map((one) => one.method).sort()).toEqual([...METHOD_IDS].sort());
+      for (const option of plan.options.filter((one) => one.verdict !== 'no')) {
+        expect(option.findings.filter((one) => one.level === 'stop' && option.method !== 'none')).toEqual([]);
+        for (const row of option.proof?.worlds.flatMap((one) => one.rows) ?? []) {
+          const said = option.findings.some(
+            (one) => one.code === 'function-lost' && one.because.includes(`call:${row.call}`)
+          );
+          expect(said, `${option.method}, ${row.call}`).toBe(row.lost.length > 0);
+        }
+        expect(option.minutesBand.low).toBeLessThanOrEqual(option.minutes);
+        expect(option.minutes).toBeLessThanOrEqual(option.minutesBand.high);
+      }
+    }
+  );
+
+  it.each(houses.filter(([name]) => DANGEROUS.some((one) => name.startsWith(one))))(
+    'is left alone where it is dangerous: %s',
+    async (name) => {
+      const plan = await ask<Plan>('plan', name);
+      expect(plan.options.filter((one) => one.verdict !== 'no').map((one) => one.method)).toEqual(['none']);
+      expect(plan.moves).toEqual([]);
+    }
+  );
+});
