@@ -308,5 +308,13 @@ function onText(device: Device): string {
   if (device.kind === 'added-transformer') return `Power on: ${device.name}, at its own breaker.`;
   return device.place === 'outlet'
     ? `Plug the ${device.name} in.`
-    : `Power on: ${device.name}. Door closed on its switch, then the service switch, then the breaker.`;
+    : `Power on: ${device.name}. ${closedFirst(device)}, then the service switch, then the breaker.`;
+}
+
+/** Machines of air have a door with a switch; a panel or a boiler has a cover. */
+function closedFirst(device: Device): string {
+  const covered = ['boiler', 'zone-panel', 'zone-pump-panel', 'room-heater'];
+  return device.kind === 'board' && covered.includes(device.machine)
+    ? 'Cover closed'
+    : 'Door closed on its switch';
 }

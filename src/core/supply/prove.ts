@@ -26,6 +26,9 @@ export interface ProofRow {
   /** The lowest over the cases solved. */
   readonly voltsAfter: number | null;
   readonly fedAfter: boolean | null;
+  /** The most that any one transformer gives, VA, over the cases solved. */
+  readonly vaBefore: number;
+  readonly vaAfter: number;
   /** The highest share of its rating that any transformer carries. */
   readonly loadShare: number;
 }
@@ -225,6 +228,7 @@ function compare(
     .map((one) => running(one.loads))
     .reduce((common, one) => common.filter((load) => one.includes(load)));
   const ever = new Set(cases.flatMap((one) => running(one.loads)));
+  const all = [...cases, ...(crowd ? [crowd] : [])];
   const own = new Set(cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
   const crowded = crowd?.feeds.filter((one) => own.has(one.device)) ?? [];
   const volts = [...cases.map((one) => one.thermostatVolts), ...crowded.map((one) => one.volts)].filter(
@@ -240,13 +244,17 @@ function compare(
     voltsBefore: was.thermostatVolts,
     voltsAfter: volts.length > 0 ? Math.min(...volts) : null,
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
+    vaBefore: mostVa([was]),
+    vaAfter: mostVa(all),
     loadShare: Math.max(
       0,
-      ...[...cases, ...(crowd ? [crowd] : [])].flatMap((one) =>
-        one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24))
-      )
+      ...all.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24)))
     )
   };
+}
+
+function mostVa(results: readonly CallResult[]): number {
+  return Math.max(0, ...results.flatMap((one) => one.supplies.map((supply) => supply.va)));
 }
 
 function names(loads: readonly LoadId[]): string {

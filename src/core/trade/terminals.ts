@@ -37,6 +37,11 @@ const facts: readonly MarkFacts[] = [
   { mark: 'X2', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
   { mark: 'L', class: 'ambiguous', means: 'fault lamp; on mains controls live: stop' },
   { mark: 'K', class: 'call', means: 'Y and G combined on one conductor, with an adapter at the equipment' },
+  ...[1, 2, 3, 4, 5, 6, 7, 8].map((zone) => ({
+    mark: `Z${zone}`,
+    class: 'call' as const,
+    means: `call of zone ${zone}, on a panel that several zones share`
+  })),
   { mark: 'S', class: 'sensor', means: 'remote sensor: never 24 V' },
   { mark: 'S1', class: 'sensor', means: 'remote sensor: never 24 V' },
   { mark: 'S2', class: 'sensor', means: 'remote sensor: never 24 V' },

@@ -21,8 +21,8 @@
       ><tr
         ><th scope="col">Call</th><th scope="col">Runs today</th><th scope="col">Will run</th><th
           scope="col"
-          class="text-right">Thermostat</th
-        ></tr
+          class="text-right">Transformer</th
+        ><th scope="col" class="text-right">Thermostat</th></tr
       ></thead
     >
     <tbody>
@@ -33,6 +33,10 @@
           <td
             >{#if row.lost.length === 0}{names(row.after)}{:else}<b>✕ {names(row.after)}</b><br /><span
                 class="quiet">lost: {names(row.lost)}</span
+              >{/if}</td
+          >
+          <td class="text-right whitespace-nowrap" title="{Math.round(100 * row.loadShare)} % of its rating"
+            >{row.vaBefore.toFixed(0)} → {row.vaAfter.toFixed(0)} VA{#if row.loadShare > 1}<b>, too much</b
               >{/if}</td
           >
           <td class="text-right whitespace-nowrap"

@@ -3,7 +3,7 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { tickMove } from '$core/job/edits';
   import { deviceName } from '$core/match/catalogue';
-  import { moveKey } from '$core/plan/moves';
+  import { moveKey, wiringsAlong } from '$core/plan/moves';
   import { planTogether, type JointMove } from '$core/plan/together';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import { minutesText } from '$lib/moves/bands';
@@ -18,6 +18,16 @@
   const together = $derived(planTogether(place.job));
   const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
   const groups = $derived(byPlace(together.moves));
+  /** The wiring of its own thermostat before and after each move. */
+  const pictures = $derived(
+    new Map(
+      together.places.flatMap(({ thermostat, option }) => {
+        const own = together.moves.filter((one) => one.thermostats.includes(thermostat.id));
+        const along = wiringsAlong(option.before, own);
+        return own.map((move, at) => [move.id, [along[at], along[at + 1]]] as const);
+      })
+    )
+  );
   const next = $derived(together.moves.find((one) => doneAt(one) === undefined));
 
   function doneAt(move: JointMove): string | undefined {
@@ -127,8 +137,11 @@
               number={group.first + index}
               done={at === undefined ? null : timeOf(at)}
               next={move === next}
-              before={undefined}
-              after={undefined}
+              before={pictures.get(move.id)?.[0]}
+              after={pictures.get(move.id)?.[1]}
+              record={move.change?.kind === 'end'
+                ? `/job/${place.job.id}/${move.thermostats[0]}/sheet?strand=${encodeURIComponent(move.what)}&end=${move.end}`
+                : null}
               whose={move.end === 'equipment' && move.change !== null && move.thermostats.length === 1
                 ? (nameOf.get(move.thermostats[0] ?? '') ?? '')
                 : ''}
