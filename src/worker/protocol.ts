@@ -3,10 +3,13 @@
  * without being copied.
  */
 import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
+import type { Job } from '$core/job/schema';
+import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 
 export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
+  readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
 }
 export type TaskKind = keyof Tasks;

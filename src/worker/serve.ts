@@ -3,6 +3,8 @@ import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
+import { togetherRun } from '$core/plan/together';
+import { rememberingProver } from '$core/supply/proof-memory';
 import type { FromThread, Port, Task, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {
@@ -57,8 +59,18 @@ function start(
 }
 
 function runOf(task: Task): LongRun<TaskResult> | SimulateFailure {
-  return task.kind === 'tolerance' ? toleranceRun(task.request) : faultTableRun(task.request);
+  switch (task.kind) {
+    case 'tolerance':
+      return toleranceRun(task.request);
+    case 'faults':
+      return faultTableRun(task.request);
+    case 'together':
+      return togetherRun(task.request, prover);
+  }
 }
+
+/** A job comes again after every edit, and most of its circuits are the same. */
+const prover = rememberingProver(400);
 
 /** One slice; returns how many steps to take at once in the next, so that the clock is not asked too often. */
 function advance(run: LongRun<TaskResult>, steps: number, { now, slice }: Surroundings): number {
@@ -76,6 +88,7 @@ function advance(run: LongRun<TaskResult>, steps: number, { now, slice }: Surrou
 
 /** Arrays that go over as they are; a view that shows part of its buffer is copied by the port. */
 function buffersOf(result: TaskResult): ArrayBuffer[] {
+  if ('places' in result) return [];
   const arrays =
     'rows' in result
       ? [result.rows, result.runs, result.volts, result.flags]

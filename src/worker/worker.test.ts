@@ -3,9 +3,13 @@ import { finish } from '$core/circuit/long-run';
 import { toleranceRun, type ToleranceRequest } from '$core/circuit/tolerance';
 import { faultTableRun } from '$core/diagnose/fault-table';
 import { twoSupplyHouse } from '$core/scenarios/powered-houses';
+import { planTogether } from '$core/plan/together';
+import { FERRY_HOUSE } from '$demo/ferry-house';
 import { worldOf } from '$core/scenarios/hand-wired';
 import { clientOf } from './client';
 import { inThisThread } from './queue';
+
+const bigger = FERRY_HOUSE.equipment.map((one) => ({ ...one, plannedVa: 50 }));
 
 /** A clock that moves on by a millisecond whenever it is looked at: slices end, and nothing hangs on the machine. */
 function surroundings() {
@@ -41,6 +45,18 @@ describe('work in another thread', () => {
     if ('ok' in direct || !first.ok || !second.ok) throw new Error('not run');
     expect(first.result.draws).toBe(600);
     expect(second.result).toEqual(finish(direct));
+  });
+
+  it('plans a whole job, and again after an edit, as it would be planned here', async () => {
+    const client = clientOf(inThisThread(surroundings()));
+    const [first, second] = [
+      await client.run('together', FERRY_HOUSE),
+      await client.run('together', { ...FERRY_HOUSE, equipment: bigger })
+    ];
+    if (!first.ok || !second.ok) throw new Error('not run');
+    expect(first.result).toEqual(planTogether(FERRY_HOUSE));
+    expect(second.result).toEqual(planTogether({ ...FERRY_HOUSE, equipment: bigger }));
+    expect([first.result, second.result].map((one) => one.moves.length > 0)).toEqual([false, true]);
   });
 
   it('stops when asked, and before it begins when asked in time', async () => {

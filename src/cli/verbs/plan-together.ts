@@ -1,7 +1,8 @@
 import { togetherReport } from '$core/formats/reports';
 import { deviceName } from '$core/match/catalogue';
 import type { Job } from '$core/job/schema';
-import { planTogether, type SharedSupply, type Together } from '$core/plan/together';
+import type { SharedSupply } from '$core/plan/shared-supply';
+import { planTogether, type Together } from '$core/plan/together';
 import { CALL_NAMES, VERDICT_NAMES } from '$core/trade/vocabulary';
 import type { Outcome } from '../outcome';
 import { table, wrap } from '../page';
@@ -17,8 +18,8 @@ function pageOf(job: Job, together: Together): string {
   const nameOf = new Map<string, string>(job.thermostats.map((one) => [one.id, one.name]));
   return [
     ...together.places.map(
-      ({ thermostat, plan, option }) =>
-        `${VERDICT_NAMES[option.verdict].padEnd(15)} ${thermostat.name}: ${option.title}, ${deviceName(plan.device)}`
+      ({ thermostat, device, option }) =>
+        `${VERDICT_NAMES[option.verdict].padEnd(15)} ${thermostat.name}: ${option.title}, ${deviceName(device)}`
     ),
     '',
     ...together.shared.flatMap(sharedLines),

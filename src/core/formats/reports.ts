@@ -100,9 +100,9 @@ export function togetherReport({
   cost
 }: Together) {
   return {
-    thermostats: places.map(({ thermostat, plan, option, works }) => ({
+    thermostats: places.map(({ thermostat, device, option, works }) => ({
       thermostat: thermostat.id,
-      model: plan.device.id,
+      model: device.id,
       method: option.method,
       variant: option.variant?.id ?? null,
       verdict: option.verdict,

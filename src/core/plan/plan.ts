@@ -71,7 +71,7 @@ export interface PlanRequest {
 export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Plan {
   const chosen = thermostat.choice.device === null ? undefined : findDevice(job, thermostat.choice.device);
   const device = request.device ?? chosen ?? ANY_CONNECTED;
-  const neighbours = request.neighbours ?? neighboursOf(job, thermostat);
+  const neighbours = request.neighbours ?? neighboursOf(job, thermostat, request.prover);
   const { identification, options, before } = optionsFor(job, thermostat, device, {
     prover: request.prover,
     neighbours
@@ -109,22 +109,23 @@ const ends = new WeakMap<
 >();
 
 /** The other thermostats on the same machines: as they will be where one has chosen a device for them, else as they are. */
-export function neighboursOf(job: Job, thermostat: Thermostat): Neighbour[] {
+export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover): Neighbour[] {
   const here = new Set<string>(thermostat.equipment);
   return job.thermostats
     .filter((one) => one.id !== thermostat.id && one.equipment.some((id) => here.has(id)))
-    .map((one) => ({ thermostat: one.id, wiring: wantedWiring(job, one) }));
+    .map((one) => ({ thermostat: one.id, wiring: wantedWiring(job, one, prover) }));
 }
 
 /**
  * The wiring that a place is to end with: of the way taken where a device is chosen, else today's. Taken for itself, so that a way that only
  * its neighbours' load closes still counts as what is wanted.
  */
-export function wantedWiring(job: Job, thermostat: Thermostat): Wiring {
+export function wantedWiring(job: Job, thermostat: Thermostat, prover?: Prover): Wiring {
   const known = ends.get(thermostat);
   if (known && known.equipment === job.equipment && known.devices === job.devices) return known.wiring;
   const { wiring: today } = assumeUnseenEnds(wiringOf(job, thermostat));
-  const alone = thermostat.choice.device === null ? null : planFor(job, thermostat, { neighbours: [] });
+  const alone =
+    thermostat.choice.device === null ? null : planFor(job, thermostat, { neighbours: [], prover });
   const taken = alone?.options.find((one) => one.method === alone.taken);
   const wiring = (taken?.verdict === 'no' ? null : taken?.after) ?? today;
   ends.set(thermostat, { equipment: job.equipment, devices: job.devices, wiring });

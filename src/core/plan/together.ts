@@ -2,18 +2,13 @@
  * All thermostats of a job as one piece of work: what they draw together from a transformer that they share, one trip to each machine, one
  * list of parts, cable cut from common rolls.
  */
-import { simulate, type CallResult } from '../circuit/simulate';
-import { callsOf } from '../devices/calls';
-import { worldsOf } from '../identify/worlds';
+import { finish, type LongRun } from '../circuit/long-run';
+import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { OUTDOOR_ID } from '../safety/supplies';
-import { TRANSFORMER_SIZES } from '../supply/exchange';
+import { prove } from '../supply/prove';
+import type { Prover } from '../supply/proof-memory';
 import type { Part } from '../supply/types';
-import { USUAL_TRANSFORMER_VA } from '../trade/loads';
-import type { Call } from '../trade/vocabulary';
-import { assumeUnseenEnds } from '../wiring/from-job';
-import type { Board, Wiring } from '../wiring/graph';
-import { jointWiring } from '../wiring/joint';
 import { cutsFor, type Cuts } from './cuts';
 import {
   costOf,
@@ -26,8 +21,9 @@ import {
   WAY_TO_EQUIPMENT,
   type Band
 } from './effort';
-import type { Move } from './move-types';
-import { planFor, wantedWiring, type Plan, type PlannedOption } from './plan';
+import { jointMoves, type JointMove } from './joint-moves';
+import { planFor, type Plan, type PlannedOption } from './plan';
+import { sharedSupplies, type SharedSupply } from './shared-supply';
 
 /** One thermostat with the way that is taken for it. */
 export interface Place {
@@ -38,38 +34,17 @@ export interface Place {
   readonly works: boolean;
 }
 
-export interface SharedRow {
-  readonly call: Call;
-  /** VA that all draw together when all call at once, today and afterwards; null where the circuit cannot be solved. */
-  readonly before: number | null;
-  readonly after: number | null;
-  /** Share of the rating, afterwards. */
-  readonly share: number;
-}
-
-/** A transformer that more than one thermostat hangs on. */
-export interface SharedSupply {
-  readonly machine: string;
-  readonly name: string;
-  readonly thermostats: readonly string[];
-  readonly ratedVa: number;
-  /** Nobody has read the size. */
-  readonly assumed: boolean;
-  /** The size it is to get, where that is planned; it counts for what comes afterwards. */
-  readonly plannedVa: number | null;
-  readonly rows: readonly SharedRow[];
-  readonly overloaded: boolean;
-  /** The least size that carries them all, VA, where it is too small as planned; null where it is enough, or none in Class 2 would do. */
-  readonly enough: number | null;
-}
-
-/** A move, with whose it is; power is cut once for all of them. */
-export interface JointMove extends Move {
-  readonly thermostats: readonly string[];
+/** A place without what only its own screens ask for. */
+export interface TakenWay {
+  readonly thermostat: Pick<Thermostat, 'id' | 'name'>;
+  readonly device: DeviceFacts;
+  readonly assumedDevice: boolean;
+  readonly option: Omit<PlannedOption, 'proof' | 'variants'>;
+  readonly works: boolean;
 }
 
 export interface Together {
-  readonly places: readonly Place[];
+  readonly places: readonly TakenWay[];
   readonly shared: readonly SharedSupply[];
   readonly moves: readonly JointMove[];
   readonly parts: readonly Part[];
@@ -81,7 +56,31 @@ export interface Together {
 }
 
 export function planTogether(job: Job): Together {
-  const places = job.thermostats.map((thermostat) => placeOf(job, thermostat));
+  return finish(togetherRun(job));
+}
+
+/** A step for each thermostat; what they have in common comes with the result. */
+export function togetherRun(job: Job, prover: Prover = prove): LongRun<Together> {
+  const places: Place[] = [];
+  return {
+    total: job.thermostats.length,
+    done: () => places.length,
+    advance: (steps) => {
+      for (const thermostat of job.thermostats.slice(places.length, places.length + steps))
+        places.push(placeOf(job, thermostat, prover));
+    },
+    result: () => jointPlan(job, places, prover)
+  };
+}
+
+function placeOf(job: Job, thermostat: Thermostat, prover: Prover): Place {
+  const plan = planFor(job, thermostat, { prover });
+  const option = plan.options.find((one) => one.method === plan.taken);
+  if (!option) throw new Error('A plan takes one of its options');
+  return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
+}
+
+function jointPlan(job: Job, places: readonly Place[], prover: Prover): Together {
   const working = places.filter((one) => one.works);
   const moves = jointMoves(working, new Set([...job.equipment.map((one) => one.id), OUTDOOR_ID]));
   const parts = mergeParts(working.flatMap((one) => one.option.parts));
@@ -92,8 +91,8 @@ export function planTogether(job: Job): Together {
     moves.filter((one) => one.action === 'link' && one.tools.includes('short piece of 18 AWG')).length
   );
   return {
-    places,
-    shared: sharedSupplies(job, places),
+    places: places.map(takenWay),
+    shared: sharedSupplies(job, places, prover),
     moves,
     parts,
     cuts,
@@ -103,143 +102,15 @@ export function planTogether(job: Job): Together {
   };
 }
 
-function placeOf(job: Job, thermostat: Thermostat): Place {
-  const plan = planFor(job, thermostat);
-  const option = plan.options.find((one) => one.method === plan.taken);
-  if (!option) throw new Error('A plan takes one of its options');
-  return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
-}
-
-function sharedSupplies(job: Job, places: readonly Place[]): SharedSupply[] {
-  return job.equipment.flatMap((machine): SharedSupply[] => {
-    const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
-    const [first, ...others] = on;
-    if (!first || others.length === 0) return [];
-    const today = jointWiring(
-      assumeUnseenEnds(first.plan.wiringBefore).wiring,
-      others.map((one) => ({
-        thermostat: one.thermostat.id,
-        wiring: assumeUnseenEnds(one.plan.wiringBefore).wiring
-      }))
-    );
-    const then = jointWiring(
-      wantedWiring(job, first.thermostat),
-      others.map((one) => ({ thermostat: one.thermostat.id, wiring: wantedWiring(job, one.thermostat) }))
-    );
-    const rated = machine.transformerVa ?? USUAL_TRANSFORMER_VA;
-    const sized = (va: number) => withSize(then, machine.id, va);
-    const planned = sized(machine.plannedVa ?? rated);
-    const rows = loadRows(first, machine.id, today, planned);
-    if (rows.length === 0) return [];
-    const overloaded = rows.some((one) => one.share > 1);
-    const enough = overloaded
-      ? (TRANSFORMER_SIZES.find(
-          ({ va }) =>
-            va > rated && loadRows(first, machine.id, today, sized(va)).every((one) => one.share <= 1)
-        )?.va ?? null)
-      : null;
-    return [
-      {
-        machine: machine.id,
-        name: machine.name,
-        thermostats: on.map((one) => one.thermostat.id),
-        ratedVa: rated,
-        assumed: machine.transformerVa === null,
-        plannedVa: machine.plannedVa,
-        rows,
-        overloaded,
-        enough
-      }
-    ];
-  });
-}
-
-function withSize(wiring: Wiring, machine: string, va: number): Wiring {
-  const sized = (one: Board) => ({ ...one, transformerVa: va });
+function takenWay({ thermostat, plan, option, works }: Place): TakenWay {
+  const { proof: _proof, variants: _variants, ...rest } = option;
   return {
-    ...wiring,
-    devices: wiring.devices.map((one) => (one.kind === 'board' && one.id === machine ? sized(one) : one))
+    thermostat: { id: thermostat.id, name: thermostat.name },
+    device: plan.device,
+    assumedDevice: plan.assumedDevice,
+    option: rest,
+    works
   };
-}
-
-/** What the machine's transformer gives when all its thermostats call at once, in the worst of the worlds that are believable. */
-function loadRows(first: Place, machine: string, today: Wiring, then: Wiring): SharedRow[] {
-  const worlds = worldsOf(first.plan.identification, today).map((one) => one.world);
-  const rows = new Map<Call, SharedRow>();
-  for (const world of worlds) {
-    for (const call of callsOf(world, today)) {
-      const [was, now] = [today, then].map((wiring) => {
-        const made = simulate(wiring, world, call);
-        return made.ok ? given(made.result, machine) : null;
-      });
-      const known = rows.get(call);
-      if (known && (known.after ?? 0) >= (now?.va ?? 0)) continue;
-      rows.set(call, { call, before: was?.va ?? null, after: now?.va ?? null, share: now?.share ?? 0 });
-    }
-  }
-  return [...rows.values()];
-}
-
-function given(result: CallResult, machine: string) {
-  const supply = result.supplies.find((one) => one.id === `${machine}:secondary`);
-  if (!supply) return null;
-  // A transformer is rated by the current that it may give at 24 V.
-  return { va: supply.va, share: (supply.amps * 24) / supply.ratedVa };
-}
-
-/**
- * Everything off; then by turns what all of them begin with at the machines, what comes next at their walls, what some then have to do at
- * the machines once more (a new cable that was pulled meanwhile), and so on; then everything on. Each keeps its own order.
- */
-function jointMoves(places: readonly Place[], machines: ReadonlySet<string>): JointMove[] {
-  const tagged = places.map(({ thermostat, option }) =>
-    option.moves.map((move): JointMove => ({ ...move, thermostats: [thermostat.id] }))
-  );
-  const powered = (action: JointMove['action']) =>
-    once(
-      tagged.flat().filter((one) => one.action === action),
-      machines
-    );
-  const turns = tagged.map((moves) => turnsOf(moves.filter((one) => !one.action.startsWith('power-'))));
-  const most = Math.max(0, ...turns.map((one) => one.length));
-  const work = Array.from({ length: most }, (_, turn) => {
-    const all = turns.flatMap((one) => one[turn] ?? []);
-    if (turn % 2 === 1) return all;
-    // At the machines: one after the other, and at each what is for all.
-    const stops = [...new Set(all.map((one) => one.place))];
-    return once(
-      stops.flatMap((stop) => all.filter((one) => one.place === stop)),
-      machines
-    );
-  });
-  const ordered = [...powered('power-off'), ...work.flat(), ...powered('power-on')];
-  return ordered.map((one, index) => ({ ...one, id: `move-${index + 1}` }));
-}
-
-/** The moves by turns: at the machines, at the wall, at the machines again. The first is empty where all begins at the wall. */
-function turnsOf(moves: readonly JointMove[]): JointMove[][] {
-  const turns: JointMove[][] = [[]];
-  for (const move of moves) {
-    const atWall = (turns.length - 1) % 2 === 1;
-    if ((move.end === 'wall') !== atWall) turns.push([]);
-    turns[turns.length - 1]!.push(move);
-  }
-  return turns;
-}
-
-/** An act at a machine that several plans ask for: its power, the exchange of its transformer. What is one thermostat's own is never joined. */
-function once(moves: readonly JointMove[], machines: ReadonlySet<string>): JointMove[] {
-  const kept: JointMove[] = [];
-  for (const move of moves) {
-    const common = machines.has(move.what) && (move.change === null || move.change.kind === 'transformer');
-    const same = common
-      ? kept.findIndex((one) => one.action === move.action && one.what === move.what && one.to === move.to)
-      : -1;
-    const known = kept[same];
-    if (!known) kept.push(move);
-    else kept[same] = { ...known, thermostats: [...known.thermostats, ...move.thermostats] };
-  }
-  return kept;
 }
 
 function mergeParts(parts: readonly Part[]): Part[] {

@@ -10,6 +10,7 @@ import { studyHouse, type HouseStudy } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import { planFor, type Plan } from '$core/plan/plan';
+import { rememberingProver } from '$core/supply/proof-memory';
 import { sortFindings, type Finding } from '$core/trade/findings';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
@@ -71,7 +72,9 @@ export class Place {
   readonly safety: SafetyStanding = $derived.by(() =>
     safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now)
   );
-  readonly plan: Plan = $derived.by(() => planFor(this.job, this.thermostat));
+  /** Ticks, undo and most edits leave the circuits as they are. */
+  readonly #prover = rememberingProver(200);
+  readonly plan: Plan = $derived.by(() => planFor(this.job, this.thermostat, { prover: this.#prover }));
 
   /** Ends that nobody has looked at. */
   readonly unread: { readonly wall: number; readonly equipment: number } = $derived.by(() => ({

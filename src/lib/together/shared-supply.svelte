@@ -1,6 +1,6 @@
 <script lang="ts">
   /** One transformer that several thermostats hang on: what they draw together, and what would be enough. */
-  import type { SharedSupply } from '$core/plan/together';
+  import type { SharedSupply } from '$core/plan/shared-supply';
   import { CALL_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import { setMachine } from '../state/set';

@@ -18,9 +18,9 @@
   <h2 class="section-title mb-2">To buy, for all</h2>
   <ul class="list-disc pl-5">
     {#each devices as one (one.thermostat.id)}<li>
-        {deviceName(one.plan.device)}, for {one.thermostat.name}{one.plan.device.price === null
+        {deviceName(one.device)}, for {one.thermostat.name}{one.device.price === null
           ? ''
-          : `, $${one.plan.device.price}`}
+          : `, $${one.device.price}`}
       </li>{/each}
     {#each pieces as part (part.id)}<li>
         {part.quantity}

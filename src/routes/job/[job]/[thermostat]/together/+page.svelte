@@ -4,7 +4,8 @@
   import { tickMove } from '$core/job/edits';
   import { deviceName } from '$core/match/catalogue';
   import { moveKey, wiringsAlong } from '$core/plan/moves';
-  import { planTogether, type JointMove } from '$core/plan/together';
+  import type { JointMove } from '$core/plan/joint-moves';
+  import { JobTogether } from '$lib/together/job-together.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import { minutesText } from '$lib/moves/bands';
   import MoveRow from '$lib/moves/move-row.svelte';
@@ -15,20 +16,28 @@
   import Shopping from '$lib/together/shopping.svelte';
 
   const place = getPlace();
-  const together = $derived(planTogether(place.job));
+  const planned = new JobTogether();
+  $effect(() => {
+    void planned.plan(place.job);
+    return () => planned.cancel();
+  });
+  const together = $derived(planned.result);
+  const chosen = $derived(
+    new Set<string>(place.job.thermostats.filter((one) => one.choice.method !== null).map((one) => one.id))
+  );
   const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
-  const groups = $derived(byPlace(together.moves));
+  const groups = $derived(byPlace(together?.moves ?? []));
   /** The wiring of its own thermostat before and after each move. */
   const pictures = $derived(
     new Map(
-      together.places.flatMap(({ thermostat, option }) => {
-        const own = together.moves.filter((one) => one.thermostats.includes(thermostat.id));
+      (together?.places ?? []).flatMap(({ thermostat, option }) => {
+        const own = (together?.moves ?? []).filter((one) => one.thermostats.includes(thermostat.id));
         const along = wiringsAlong(option.before, own);
         return own.map((move, at) => [move.id, [along[at], along[at + 1]]] as const);
       })
     )
   );
-  const next = $derived(together.moves.find((one) => doneAt(one) === undefined));
+  const next = $derived(together?.moves.find((one) => doneAt(one) === undefined));
 
   function doneAt(move: JointMove): string | undefined {
     const key = moveKey(move);
@@ -90,66 +99,74 @@
     >
   </div>
 
-  <section class="sheet-of-paper p-4" aria-label="Ways taken">
-    <ul class="flex flex-col gap-2">
-      {#each together.places as one (one.thermostat.id)}
-        <li
-          class="flex flex-wrap items-center gap-x-3 border-b border-base-300 pb-2 last:border-none last:pb-0"
-        >
-          <a class="min-w-40 font-semibold underline" href="/job/{place.job.id}/{one.thermostat.id}/supply"
-            >{one.thermostat.name}</a
-          >
-          <VerdictMark verdict={one.option.verdict} size={16} />
-          <span
-            >{one.option.title}{one.plan.assumedDevice
-              ? ', no device chosen yet'
-              : `, ${deviceName(one.plan.device)}`}{one.thermostat.choice.method === null
-              ? ' (recommended, not chosen)'
-              : ''}</span
-          >
-        </li>
-      {/each}
-    </ul>
-    {#if together.moves.length > 0}<p class="mt-3">
-        {minutesText(together.minutes)}; one after the other it would be {minutesText(together.minutesApart)}.
-      </p>{/if}
-  </section>
-
-  {#each together.shared as shared (shared.machine)}<SharedSupply {shared} />{/each}
-
-  {#if together.moves.length === 0}
-    <section class="sheet-of-paper p-4">
-      <h2 class="section-title mb-1">Nothing is moved</h2>
-      <p>No way is open for any of them, or all are left as they are: see Supply of each.</p>
-    </section>
+  {#if !together}
+    <p class="sheet-of-paper p-4" role="status">
+      {planned.trouble === '' ? `Planning ${place.job.thermostats.length} thermostats …` : planned.trouble}
+    </p>
   {:else}
-    <Shopping {together} />
-    <SafetyNotice at="moving" />
-    <section class="sheet-of-paper p-4" aria-label="Moves of all">
-      <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
-      {#each groups as group (group.first)}
-        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.moves[0])}</h3>
-        <ol start={group.first} class="flex list-none flex-col">
-          {#each group.moves as move, index (move.id)}
-            {@const at = doneAt(move)}
-            <MoveRow
-              {move}
-              number={group.first + index}
-              done={at === undefined ? null : timeOf(at)}
-              next={move === next}
-              before={pictures.get(move.id)?.[0]}
-              after={pictures.get(move.id)?.[1]}
-              record={move.change?.kind === 'end'
-                ? `/job/${place.job.id}/${move.thermostats[0]}/sheet?strand=${encodeURIComponent(move.what)}&end=${move.end}`
-                : null}
-              whose={move.end === 'equipment' && move.change !== null && move.thermostats.length === 1
-                ? (nameOf.get(move.thermostats[0] ?? '') ?? '')
-                : ''}
-              ontick={() => tick(move)}
-            />
-          {/each}
-        </ol>
-      {/each}
+    <section class="sheet-of-paper p-4" aria-label="Ways taken">
+      <ul class="flex flex-col gap-2">
+        {#each together.places as one (one.thermostat.id)}
+          <li
+            class="flex flex-wrap items-center gap-x-3 border-b border-base-300 pb-2 last:border-none last:pb-0"
+          >
+            <a class="min-w-40 font-semibold underline" href="/job/{place.job.id}/{one.thermostat.id}/supply"
+              >{one.thermostat.name}</a
+            >
+            <VerdictMark verdict={one.option.verdict} size={16} />
+            <span
+              >{one.option.title}{one.assumedDevice
+                ? ', no device chosen yet'
+                : `, ${deviceName(one.device)}`}{!chosen.has(one.thermostat.id)
+                ? ' (recommended, not chosen)'
+                : ''}</span
+            >
+          </li>
+        {/each}
+      </ul>
+      {#if together.moves.length > 0}<p class="mt-3">
+          {minutesText(together.minutes)}; one after the other it would be {minutesText(
+            together.minutesApart
+          )}.
+        </p>{/if}
     </section>
+
+    {#each together.shared as shared (shared.machine)}<SharedSupply {shared} />{/each}
+
+    {#if together.moves.length === 0}
+      <section class="sheet-of-paper p-4">
+        <h2 class="section-title mb-1">Nothing is moved</h2>
+        <p>No way is open for any of them, or all are left as they are: see Supply of each.</p>
+      </section>
+    {:else}
+      <Shopping {together} />
+      <SafetyNotice at="moving" />
+      <section class="sheet-of-paper p-4" aria-label="Moves of all">
+        <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
+        {#each groups as group (group.first)}
+          <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.moves[0])}</h3>
+          <ol start={group.first} class="flex list-none flex-col">
+            {#each group.moves as move, index (move.id)}
+              {@const at = doneAt(move)}
+              <MoveRow
+                {move}
+                number={group.first + index}
+                done={at === undefined ? null : timeOf(at)}
+                next={move === next}
+                before={pictures.get(move.id)?.[0]}
+                after={pictures.get(move.id)?.[1]}
+                record={move.change?.kind === 'end'
+                  ? `/job/${place.job.id}/${move.thermostats[0]}/sheet?strand=${encodeURIComponent(move.what)}&end=${move.end}`
+                  : null}
+                whose={move.end === 'equipment' && move.change !== null && move.thermostats.length === 1
+                  ? (nameOf.get(move.thermostats[0] ?? '') ?? '')
+                  : ''}
+                ontick={() => tick(move)}
+              />
+            {/each}
+          </ol>
+        {/each}
+      </section>
+    {/if}
   {/if}
 </div>

@@ -1,0 +1,29 @@
+/** The plan of a whole job, made in the background and made anew after every edit; the last one stands until then. */
+import type { Job } from '$core/job/schema';
+import type { Together } from '$core/plan/together';
+import { longWork } from '../bench/thread';
+
+export class JobTogether {
+  result: Together | null = $state.raw(null);
+  trouble = $state('');
+  #stop: AbortController | null = null;
+
+  async plan(job: Job): Promise<void> {
+    this.cancel();
+    const stop = new AbortController();
+    this.#stop = stop;
+    try {
+      const outcome = await longWork().run('together', job, { signal: stop.signal });
+      if (this.#stop !== stop) return;
+      if (outcome.ok) this.result = outcome.result;
+      else if (outcome.reason === 'failed') this.trouble = `Not planned: ${outcome.why}`;
+    } catch (error) {
+      this.trouble = `Not planned: ${error instanceof Error ? error.message : String(error)}`;
+    }
+  }
+
+  cancel(): void {
+    this.#stop?.abort();
+    this.#stop = null;
+  }
+}
