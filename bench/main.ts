@@ -1,7 +1,7 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
 import { circuitBench } from './circuit';
 import { interviews } from './interviews';
-import { planBench } from './plan';
+import { planBench, togetherBench } from './plan';
 import { runsBench } from './runs';
 
 export interface Options {
@@ -15,7 +15,7 @@ export interface Part {
   readonly run: (options: Options) => Promise<string[]> | string[];
 }
 
-const parts: readonly Part[] = [interviews, circuitBench, runsBench, planBench];
+const parts: readonly Part[] = [interviews, circuitBench, runsBench, planBench, togetherBench];
 
 /** `words`: parts to run, all where there are none; `--plot FILE` writes the plot of the part that has one. */
 export async function main(all: readonly string[]): Promise<number> {

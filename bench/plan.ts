@@ -1,5 +1,9 @@
 /** A whole plan: every method with its variants, proven in every call, case and believable world, ranked, with its moves. */
 import { planFor } from '$core/plan/plan';
+import { finish } from '$core/circuit/long-run';
+import { togetherRun } from '$core/plan/together';
+import { choosing, zonedHouse } from '$core/scenarios/zoned-houses';
+import { rememberingProver } from '$core/supply/proof-memory';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import type { Part } from './main';
 import { secondsPer } from './measure';
@@ -17,3 +21,28 @@ export const planBench: Part = {
     })
   ]
 };
+
+/** A whole job on one panel, from nothing and again after a move was ticked. */
+export const togetherBench: Part = {
+  name: 'together',
+  run: () => [
+    '| zones | from nothing | after a tick |',
+    '|---|---|---|',
+    ...[2, 4, 8, 16].map((zones) => {
+      const job = choosing(zonedHouse(zones, 100), 'de-fellgate');
+      const prover = rememberingProver(400);
+      const fresh = milliseconds(() => void finish(togetherRun(structuredClone(job), prover)));
+      // As it reaches the thread: the whole job anew, with one more tick in it.
+      const ticked = structuredClone(job);
+      ticked.thermostats[0]!.done.push({ key: 'a move', at: '2026-01-31T08:30:00.000Z' });
+      const again = milliseconds(() => void finish(togetherRun(ticked, prover)));
+      return `| ${zones} | ${fresh.toFixed(0)} ms | ${again.toFixed(0)} ms |`;
+    })
+  ]
+};
+
+function milliseconds(work: () => void): number {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
