@@ -35,7 +35,6 @@ const views = [
   { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
   { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
   { name: 'together', path: ferry('landing', 'together'), size: desk },
-  { name: 'together-phone', path: ferry('landing', 'together'), size: phone, theme: 'cellar' },
   { name: 'stop', path: place('bell-room', 'supply'), size: desk }
 ];
 
