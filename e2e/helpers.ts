@@ -19,6 +19,24 @@ export async function openStation(page: Page, thermostat: string, station: strin
   await page.locator('h1').first().waitFor();
 }
 
+/** From station to station by the rail, as one goes; the first is loaded. */
+export async function walkStations(
+  page: Page,
+  thermostat: string,
+  stations: readonly string[],
+  at: (station: string) => Promise<void>
+): Promise<void> {
+  const [first = 'sheet', ...others] = stations;
+  await openStation(page, thermostat, first);
+  await at(first);
+  for (const one of others) {
+    await page.getByRole('navigation', { name: 'Stations' }).locator(`a[href$="/${one}"]`).click();
+    await page.waitForURL(`**/${one}`);
+    await page.locator('h1').first().waitFor();
+    await at(one);
+  }
+}
+
 /** Nothing that axe counts as a fault. */
 export async function expectAccessible(page: Page): Promise<void> {
   // One page without frames of other origins: no second page is needed to put results together, which takes most of the time.

@@ -1,6 +1,6 @@
 /** Every main view: no accessibility fault in either theme, nothing sideways at phone width, no error in the console. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, open, openDemo, openStation } from './helpers';
+import { expectAccessible, expectNoSideways, open, openDemo, walkStations } from './helpers';
 
 const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves'];
 
@@ -21,10 +21,7 @@ for (const { scheme, thermostat, shown } of looks) {
       page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
       page.on('pageerror', (error) => errors.push(error.message));
       await openDemo(page);
-      for (const station of shown) {
-        await openStation(page, thermostat, station);
-        await expectAccessible(page);
-      }
+      await walkStations(page, thermostat, shown, () => expectAccessible(page));
       expect(errors).toEqual([]);
     });
   });
@@ -36,10 +33,7 @@ test.describe('at 390 pixels', () => {
   for (const thermostat of ['classroom', 'flat', 'bell-room']) {
     test(`nothing of the ${thermostat} has to be pushed sideways`, async ({ page }) => {
       await openDemo(page);
-      for (const station of stations) {
-        await openStation(page, thermostat, station);
-        await expectNoSideways(page);
-      }
+      await walkStations(page, thermostat, stations, () => expectNoSideways(page));
     });
   }
 });
