@@ -32,7 +32,7 @@ describe('thermostats on one transformer', () => {
     expect(shared(job)).toMatchObject({ overloaded: true, enough: 75, ratedVa: 40 });
     for (const thermostat of job.thermostats) {
       const option = planFor(job, thermostat).options.find((one) => one.method === 'spare-conductor');
-      const said = option?.findings.find((one) => one.code === 'transformer-overloaded');
+      const said = option?.findings.find((one) => one.code === 'overloaded-together');
       expect(option?.verdict).toBe('no');
       expect(said?.text).toContain('All 5 thermostats on it call at once');
       const alone = planFor(job, thermostat, { neighbours: [] });

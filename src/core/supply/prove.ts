@@ -214,7 +214,11 @@ function crowdFindings(
   return harmFindings(crowd)
     .filter((one) => one.code === 'fuse-opens' || one.code === 'transformer-overloaded')
     .filter((one) => !alone.has(key(one)))
-    .map((one) => ({ ...one, text: `${one.text} (All ${thermostats} thermostats on it call at once.)` }));
+    .map((one) => ({
+      ...one,
+      code: 'overloaded-together',
+      text: `${one.text} (All ${thermostats} thermostats on it call at once.)`
+    }));
 }
 
 function compare(

@@ -123,6 +123,7 @@ export const FINDING_CODES = [
   'no-circuit',
   'values-assumed',
   'transformer-exchange',
+  'overloaded-together',
   'device-may-complain',
   'old-adapter-in-line',
   'set-up',

@@ -38,7 +38,7 @@
   <ol bind:this={list}>
     {#each stations as station (station.id)}
       {@const Shape = shapes[station.id]}
-      {@const current = page.url.pathname === `${base}/${station.id}`}
+      {@const current = `${page.url.pathname}/`.startsWith(`${base}/${station.id}/`)}
       <li>
         <a href="{base}/{station.id}" aria-current={current ? 'page' : undefined}>
           <span class="icon"

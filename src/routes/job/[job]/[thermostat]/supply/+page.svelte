@@ -28,6 +28,9 @@
         one.id !== place.thermostat.id && one.equipment.some((id) => place.thermostat.equipment.includes(id))
     )
   );
+  const tooMuch = $derived(
+    plan.options.some((option) => option.findings.some((one) => one.code === 'overloaded-together'))
+  );
   const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
   const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
   const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
@@ -51,8 +54,12 @@
   {#if sharing.length > 0}
     <p class="sheet-of-paper px-4 py-3">
       {sharing.map((one) => one.name).join(', ')}
-      {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too. See
-      <a class="underline" href="together">All together</a>.
+      {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too.
+      {#if tooMuch}<b
+          >Together they ask for more than its transformer gives, though this one alone would do: wired ways
+          are closed until that is settled.</b
+        >{/if}
+      See <a class="underline" href="together">All together</a>.
     </p>
   {/if}
 
