@@ -15,7 +15,7 @@ import { plannedHouse, zonedHouse } from '$core/scenarios/powered-houses';
 import type { PoweredHouse } from '$core/scenarios/half-wave-houses';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { micro, secondsPer } from './measure';
-import type { Part } from './main';
+import type { Part } from './part';
 import { hasSpice, spiceSeconds } from './spice-process';
 
 export function classroom(): PoweredHouse {

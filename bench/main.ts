@@ -2,18 +2,8 @@
 import { circuitBench } from './circuit';
 import { interviews } from './interviews';
 import { planBench, togetherBench } from './plan';
+import type { Part } from './part';
 import { runsBench } from './runs';
-
-export interface Options {
-  /** File that a part with a plot writes it to; null for none. */
-  readonly plot: string | null;
-}
-
-export interface Part {
-  readonly name: string;
-  /** Measures, and gives lines to print. */
-  readonly run: (options: Options) => Promise<string[]> | string[];
-}
 
 const parts: readonly Part[] = [interviews, circuitBench, runsBench, planBench, togetherBench];
 

@@ -5,7 +5,7 @@ import { togetherRun } from '$core/plan/together';
 import { choosing, zonedHouse } from '$core/scenarios/zoned-houses';
 import { rememberingProver } from '$core/supply/proof-memory';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
-import type { Part } from './main';
+import type { Part } from './part';
 import { secondsPer } from './measure';
 
 export const planBench: Part = {

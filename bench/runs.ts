@@ -8,7 +8,7 @@ import { callsOf } from '$core/devices/calls';
 import { zonedHouse } from '$core/scenarios/powered-houses';
 import type { PoweredHouse } from '$core/scenarios/half-wave-houses';
 import { classroom } from './circuit';
-import type { Part } from './main';
+import type { Part } from './part';
 import { growthPlot } from './plot';
 
 const DRAWS = 10_000;

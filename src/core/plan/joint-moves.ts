@@ -1,6 +1,6 @@
 /** The moves of several thermostats as one list: power once, one trip to each machine where the work allows it. */
 import type { Move } from './move-types';
-import type { Place } from './together';
+import type { Place } from './place';
 
 /** A move, with whose it is; power is cut once for all of them. */
 export interface JointMove extends Move {

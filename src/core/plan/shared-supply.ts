@@ -11,7 +11,7 @@ import { assumeUnseenEnds } from '../wiring/from-job';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
 import { wantedWiring } from './plan';
-import type { Place } from './together';
+import type { Place } from './place';
 
 export interface SharedRow {
   readonly call: Call;

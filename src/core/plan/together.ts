@@ -22,17 +22,9 @@ import {
   type Band
 } from './effort';
 import { jointMoves, type JointMove } from './joint-moves';
-import { planFor, type Plan, type PlannedOption } from './plan';
+import { placeOf, type Place } from './place';
+import type { PlannedOption } from './plan';
 import { sharedSupplies, type SharedSupply } from './shared-supply';
-
-/** One thermostat with the way that is taken for it. */
-export interface Place {
-  readonly thermostat: Thermostat;
-  readonly plan: Plan;
-  readonly option: PlannedOption;
-  /** False where nothing is to be done: it is left alone, or every way is refused. */
-  readonly works: boolean;
-}
 
 /** A place without what only its own screens ask for. */
 export interface TakenWay {
@@ -71,13 +63,6 @@ export function togetherRun(job: Job, prover: Prover = prove): LongRun<Together>
     },
     result: () => jointPlan(job, places, prover)
   };
-}
-
-function placeOf(job: Job, thermostat: Thermostat, prover: Prover): Place {
-  const plan = planFor(job, thermostat, { prover });
-  const option = plan.options.find((one) => one.method === plan.taken);
-  if (!option) throw new Error('A plan takes one of its options');
-  return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
 }
 
 function jointPlan(job: Job, places: readonly Place[], prover: Prover): Together {
