@@ -65,13 +65,17 @@ function sharedLines(shared: SharedSupply): string[] {
         `${Math.round(100 * row.share)} %`
       ])
     ]),
-    ...(shared.overloaded
-      ? [
-          shared.enough === null
-            ? '  Too much, and no transformer of Class 2 would carry it.'
-            : `  Too much: one of ${shared.enough} VA would carry it (mains work, a licensed person).`
-        ]
-      : []),
+    ...(shared.tooSmallForAll ? wrap(tooSmall(shared), '  ', '  ') : []),
     ''
   ];
+}
+
+function tooSmall({ overloaded, enough }: SharedSupply): string {
+  const bigger =
+    enough === null
+      ? 'no transformer of Class 2 would carry it'
+      : `one of ${enough} VA would carry it (mains work, a licensed person)`;
+  return overloaded
+    ? `Too much: ${bigger}.`
+    : `Too small for all of them wired to it: some have a supply of their own instead; or ${bigger}.`;
 }

@@ -203,6 +203,22 @@ export function chooseMethod(
   return setStep(job, ['thermostats', th, 'choice'], { device, method, variant }, 'Supply chosen');
 }
 
+/** The way to take for each of several thermostats, in one step. */
+export function takeWays(
+  job: Job,
+  ways: readonly {
+    readonly thermostat: string;
+    readonly method: MethodId;
+    readonly variant: string | null;
+  }[]
+): Step {
+  const steps = ways.flatMap(({ thermostat, method, variant }) => {
+    const th = job.thermostats.findIndex((one) => one.id === thermostat);
+    return th < 0 ? [] : [chooseMethod(job, th, method, variant)];
+  });
+  return batch('Ways taken for all', steps);
+}
+
 /** Ticks a move off, or takes the tick back. `key` as `moveKey` of the plan gives it; `at` ISO time. */
 export function tickMove(job: Job, th: number, key: string, at: string): Step {
   const done = job.thermostats[th]?.done ?? [];

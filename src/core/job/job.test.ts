@@ -20,7 +20,7 @@ function edit(job: Job, [kind, a, b]: [number, number, number]): Step {
   const colour = COLOUR_CODES[b % COLOUR_CODES.length]!;
   const side = b % 2 === 0 ? 'wall' : 'equipment';
   const word = ['R', 'C', 'W', 'loose', 'coiled', 'unseen'][b % 6]!;
-  switch (co === -1 ? 0 : kind % 9) {
+  switch (co === -1 ? 0 : kind % 11) {
     case 0:
       return edits.addCable(job, 0, {
         name: 'c',
@@ -51,6 +51,10 @@ function edit(job: Job, [kind, a, b]: [number, number, number]): Step {
       return thermostat.cables.length > 0
         ? edits.removeCable(job, 0, a % thermostat.cables.length)
         : edits.addThermostat(job, 'upstairs');
+    case 8:
+      return edits.addThermostat(job, 'beside', job.equipment[b % job.equipment.length]!.id);
+    case 9:
+      return edits.shareMachine(job, 0, job.equipment[b % job.equipment.length]!.id);
     default:
       return edits.stateFamily(job, 0, b % 2 === 0 ? 'furnace' : null);
   }
@@ -74,6 +78,19 @@ describe('edit steps', () => {
       }),
       { numRuns: 60 }
     );
+  });
+
+  it('takes a shared machine away from one thermostat and leaves it to the other', () => {
+    const start = newJob(makeId('job', 'p'), 'P');
+    const panel = start.equipment[0]!.id;
+    const two = apply(start, edits.addThermostat(start, 'beside', panel));
+    expect(two.equipment).toHaveLength(1);
+    const more = apply(two, edits.addMachine(two, 1, 'another'));
+    const away = apply(more, edits.removeMachine(more, 1, panel));
+    expect(away.equipment.map((one) => one.id)).toContain(panel);
+    expect(away.thermostats.map((one) => one.equipment.includes(panel))).toEqual([true, false]);
+    const back = apply(away, edits.shareMachine(away, 1, panel));
+    expect(back.thermostats[1]!.equipment.filter((one) => one === panel)).toHaveLength(1);
   });
 
   it('leaves the job that it was applied to as it was', () => {

@@ -1,6 +1,9 @@
 /** A thermostat's place in the plan of a whole job. */
 import type { Job, Thermostat } from '../job/schema';
 import type { Prover } from '../supply/proof-memory';
+import { assumeUnseenEnds } from '../wiring/from-job';
+import type { Wiring } from '../wiring/graph';
+import type { Neighbour } from '../wiring/joint';
 import { planFor, type Plan, type PlannedOption } from './plan';
 
 /** One thermostat with the way that is taken for it. */
@@ -12,9 +15,24 @@ export interface Place {
   readonly works: boolean;
 }
 
-export function placeOf(job: Job, thermostat: Thermostat, prover: Prover): Place {
-  const plan = planFor(job, thermostat, { prover });
+/** `like`: the way to take, where that is settled already. */
+export function placeOf(
+  job: Job,
+  thermostat: Thermostat,
+  { neighbours, prover, like }: { neighbours: readonly Neighbour[]; prover: Prover; like?: PlannedOption }
+): Place {
+  const settled = like ? { method: like.method, variant: like.variant?.id ?? null } : {};
+  const plan = planFor(job, thermostat, { neighbours, prover, ...settled });
   const option = plan.options.find((one) => one.method === plan.taken);
   if (!option) throw new Error('A plan takes one of its options');
   return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
+}
+
+export function todayOf({ plan }: Place): Wiring {
+  return assumeUnseenEnds(plan.wiringBefore).wiring;
+}
+
+/** The wiring that a place ends with: as planned where something is done, else as it is. */
+export function endOf(place: Place): Wiring {
+  return (place.works ? place.option.after : null) ?? todayOf(place);
 }

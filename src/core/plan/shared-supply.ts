@@ -4,14 +4,11 @@ import { callsOf } from '../devices/calls';
 import { worldsOf } from '../identify/worlds';
 import type { Job } from '../job/schema';
 import { TRANSFORMER_SIZES } from '../supply/exchange';
-import type { Prover } from '../supply/proof-memory';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
 import type { Call } from '../trade/vocabulary';
-import { assumeUnseenEnds } from '../wiring/from-job';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
-import { wantedWiring } from './plan';
-import type { Place } from './place';
+import { endOf, todayOf, type Place } from './place';
 
 export interface SharedRow {
   readonly call: Call;
@@ -34,41 +31,30 @@ export interface SharedSupply {
   readonly plannedVa: number | null;
   readonly rows: readonly SharedRow[];
   readonly overloaded: boolean;
-  /** The least size that carries them all, VA, where it is too small as planned; null where it is enough, or none in Class 2 would do. */
+  /** It would not carry all of them in the way that is best for each by itself: then some have a supply of their own, or a chosen way is closed. */
+  readonly tooSmallForAll: boolean;
+  /** The least size that would, VA; null where it is enough as it is, or none in Class 2 would do. */
   readonly enough: number | null;
 }
 
-export function sharedSupplies(job: Job, places: readonly Place[], prover?: Prover): SharedSupply[] {
+/**
+ * `places`: with the ways taken; `alone`: with the way that each would take by itself. What the user chose counts even where the load closes
+ * it: that is what the answer is about.
+ */
+export function sharedSupplies(job: Job, places: readonly Place[], alone: readonly Place[]): SharedSupply[] {
+  const taken = (place: Place): Wiring => {
+    const own = alone.find((one) => one.thermostat.id === place.thermostat.id) ?? place;
+    return endOf(!place.works && place.option.method === own.option.method ? own : place);
+  };
   return job.equipment.flatMap((machine): SharedSupply[] => {
     const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
-    const [first, ...others] = on;
-    if (!first || others.length === 0) return [];
-    const today = jointWiring(
-      assumeUnseenEnds(first.plan.wiringBefore).wiring,
-      others.map((one) => ({
-        thermostat: one.thermostat.id,
-        wiring: assumeUnseenEnds(one.plan.wiringBefore).wiring
-      }))
-    );
-    const then = jointWiring(
-      wantedWiring(job, first.thermostat, prover),
-      others.map((one) => ({
-        thermostat: one.thermostat.id,
-        wiring: wantedWiring(job, one.thermostat, prover)
-      }))
-    );
+    if (on.length < 2) return [];
     const rated = machine.transformerVa ?? USUAL_TRANSFORMER_VA;
-    const sized = (va: number) => withSize(then, machine.id, va);
-    const planned = sized(machine.plannedVa ?? rated);
-    const rows = loadRows(first, machine.id, today, planned);
+    const size = machine.plannedVa ?? rated;
+    const rows = rowsOf(machine.id, size, on, taken);
     if (rows.length === 0) return [];
-    const overloaded = rows.some((one) => one.share > 1);
-    const enough = overloaded
-      ? (TRANSFORMER_SIZES.find(
-          ({ va }) =>
-            va > rated && loadRows(first, machine.id, today, sized(va)).every((one) => one.share <= 1)
-        )?.va ?? null)
-      : null;
+    const wired = alone.filter((one) => one.thermostat.equipment.includes(machine.id));
+    const carries = (va: number) => rowsOf(machine.id, va, wired, endOf).every((one) => one.share <= 1);
     return [
       {
         machine: machine.id,
@@ -78,11 +64,45 @@ export function sharedSupplies(job: Job, places: readonly Place[], prover?: Prov
         assumed: machine.transformerVa === null,
         plannedVa: machine.plannedVa,
         rows,
-        overloaded,
-        enough
+        overloaded: rows.some((one) => one.share > 1),
+        tooSmallForAll: !carries(size),
+        enough: carries(size)
+          ? null
+          : (TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va))?.va ?? null)
       }
     ];
   });
+}
+
+/** Machines whose transformer does not carry all that hang on it with these wirings. */
+export function overloadedMachines(
+  job: Job,
+  places: readonly Place[],
+  wiringOf: (place: Place) => Wiring
+): string[] {
+  return job.equipment
+    .filter((machine) => {
+      const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
+      const size = machine.plannedVa ?? machine.transformerVa ?? USUAL_TRANSFORMER_VA;
+      return on.length > 1 && rowsOf(machine.id, size, on, wiringOf).some((one) => one.share > 1);
+    })
+    .map((one) => one.id);
+}
+
+function rowsOf(
+  machine: string,
+  va: number,
+  on: readonly Place[],
+  wiringOf: (place: Place) => Wiring
+): SharedRow[] {
+  const [first, ...others] = on;
+  if (!first) return [];
+  const join = (of: (place: Place) => Wiring) =>
+    jointWiring(
+      of(first),
+      others.map((one) => ({ thermostat: one.thermostat.id, wiring: of(one) }))
+    );
+  return loadRows(first, machine, join(todayOf), withSize(join(wiringOf), machine, va));
 }
 
 function withSize(wiring: Wiring, machine: string, va: number): Wiring {

@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { FERRY_HOUSE } from '../../demo/ferry-house';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
+import { takeWays } from '../job/edits';
+import { apply } from '../job/steps';
 import { choosing, zonedHouse } from '../scenarios/zoned-houses';
+import { simulate } from '../circuit/simulate';
+import { callsOf } from '../devices/calls';
+import { worldOf } from '../scenarios/hand-wired';
+import { jointWiring } from '../wiring/joint';
 import { sortedWiring } from '../wiring/graph';
 import { applyMoves } from './moves';
 import { planFor } from './plan';
@@ -60,6 +66,84 @@ describe('thermostats on one transformer', () => {
 
   it('are left out of it where they share no machine', () => {
     expect(planTogether(SCHOOLHOUSE).shared).toEqual([]);
+  });
+});
+
+describe('what is on offer for several', () => {
+  const cases = [2, 4, 6].flatMap((count) =>
+    [20, 40, null].flatMap((va) => ['de-fellgate', 'de-moistly'].map((device) => ({ count, va, device })))
+  );
+  const planned = cases.map((one) => planTogether(choosing(zonedHouse(one.count, one.va), one.device)));
+
+  it('holds with all of them at once, in the circuit of all', () => {
+    planned.forEach(({ places }, at) => {
+      const ends = places.map(({ thermostat, option, works }) => ({
+        thermostat: thermostat.id,
+        wiring: (works ? option.after : null) ?? option.before
+      }));
+      const joint = jointWiring(ends[0]!.wiring, ends.slice(1));
+      const working = places.filter((one) => one.works).length;
+      for (const call of callsOf(worldOf('boiler'), joint)) {
+        const made = simulate(joint, worldOf('boiler'), call);
+        if (!made.ok) throw new Error(made.why);
+        const { supplies, feeds } = made.result;
+        const where = JSON.stringify([cases[at], call]);
+        if (working > 0)
+          expect(
+            supplies.every((one) => !one.fuseOpen && one.amps * 24 <= one.ratedVa),
+            where
+          ).toBe(true);
+        expect(feeds.filter((one) => one.fed).length, where).toBeGreaterThanOrEqual(working);
+      }
+    });
+  });
+
+  it('was put to the test: some are open, and some are closed', () => {
+    expect(new Set(planned.map(({ places }) => places.every((one) => one.works)))).toEqual(
+      new Set([true, false])
+    );
+  });
+});
+
+describe('ways that are not chosen yet', () => {
+  const job = choosing(zonedHouse(3, 40), 'de-moistly');
+  const together = planTogether(job);
+
+  it('are weighed against each other: as many wired as the transformer carries, the rest with a supply of their own', () => {
+    expect(together.places.map((one) => one.option.method)).toEqual([
+      'spare-conductor',
+      'spare-conductor',
+      'plug-in-transformer'
+    ]);
+    expect(together.places.every((one) => one.works)).toBe(true);
+    expect(together.shared[0]).toMatchObject({ overloaded: false, tooSmallForAll: true, enough: 50 });
+  });
+
+  it('are the ways of each by itself once they are taken', () => {
+    const taken = apply(
+      job,
+      takeWays(
+        job,
+        together.places.map(({ thermostat, option }) => ({
+          thermostat: thermostat.id,
+          method: option.method,
+          variant: option.variant?.id ?? null
+        }))
+      )
+    );
+    for (const thermostat of taken.thermostats) {
+      const plan = planFor(taken, thermostat);
+      const option = plan.options.find((one) => one.method === plan.taken);
+      expect(option?.verdict, thermostat.name).not.toBe('no');
+    }
+    expect(planTogether(taken).moves.map((one) => one.text)).toEqual(together.moves.map((one) => one.text));
+  });
+
+  it('stay what the user chose, even where that is too much, and it is said', () => {
+    const wired = choosing(job, 'de-moistly', 'spare-conductor');
+    const { shared, places } = planTogether(wired);
+    expect(shared[0]).toMatchObject({ overloaded: true, tooSmallForAll: true, enough: 50 });
+    expect(places.every((one) => one.option.verdict === 'no')).toBe(true);
   });
 });
 

@@ -6,8 +6,7 @@ import { finish, type LongRun } from '../circuit/long-run';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { OUTDOOR_ID } from '../safety/supplies';
-import { prove } from '../supply/prove';
-import type { Prover } from '../supply/proof-memory';
+import { rememberingProver, type Prover } from '../supply/proof-memory';
 import type { Part } from '../supply/types';
 import { cutsFor, type Cuts } from './cuts';
 import {
@@ -22,7 +21,8 @@ import {
   type Band
 } from './effort';
 import { jointMoves, type JointMove } from './joint-moves';
-import { placeOf, type Place } from './place';
+import { JointChoice } from './joint-choice';
+import type { Place } from './place';
 import type { PlannedOption } from './plan';
 import { sharedSupplies, type SharedSupply } from './shared-supply';
 
@@ -51,21 +51,23 @@ export function planTogether(job: Job): Together {
   return finish(togetherRun(job));
 }
 
-/** A step for each thermostat; what they have in common comes with the result. */
-export function togetherRun(job: Job, prover: Prover = prove): LongRun<Together> {
-  const places: Place[] = [];
+/** A step for each thermostat in each round of the choice; what they have in common comes with the result. */
+export function togetherRun(job: Job, prover: Prover = rememberingProver(MOST_PROOFS)): LongRun<Together> {
+  const choice = new JointChoice(job, prover);
   return {
-    total: job.thermostats.length,
-    done: () => places.length,
+    total: choice.total,
+    done: () => choice.done,
     advance: (steps) => {
-      for (const thermostat of job.thermostats.slice(places.length, places.length + steps))
-        places.push(placeOf(job, thermostat, prover));
+      for (let step = 0; step < steps && choice.done < choice.total; step += 1) choice.step();
     },
-    result: () => jointPlan(job, places, prover)
+    result: () => jointPlan(job, choice.result())
   };
 }
 
-function jointPlan(job: Job, places: readonly Place[], prover: Prover): Together {
+/** The three rounds ask for many of the same proofs. */
+const MOST_PROOFS = 400;
+
+function jointPlan(job: Job, { places, alone }: ReturnType<JointChoice['result']>): Together {
   const working = places.filter((one) => one.works);
   const moves = jointMoves(working, new Set([...job.equipment.map((one) => one.id), OUTDOOR_ID]));
   const parts = mergeParts(working.flatMap((one) => one.option.parts));
@@ -77,7 +79,7 @@ function jointPlan(job: Job, places: readonly Place[], prover: Prover): Together
   );
   return {
     places: places.map(takenWay),
-    shared: sharedSupplies(job, places, prover),
+    shared: sharedSupplies(job, places, alone),
     moves,
     parts,
     cuts,

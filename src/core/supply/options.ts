@@ -286,7 +286,7 @@ function assemble(
     title: method.title,
     variant,
     how: method.how,
-    standing: method.standing,
+    standing: offer.standing ?? method.standing,
     verdict: verdictOf(method, findings),
     findings,
     loses: [...losses, ...offer.loses],

@@ -58,6 +58,8 @@ export interface Offer {
   readonly parts: readonly Part[];
   /** Minutes beyond the moves themselves: finding, pulling, patching. */
   readonly extraMinutes: number;
+  /** Where it stands for this device, when that differs from what holds of the method. */
+  readonly standing?: Standing;
 }
 
 /** Prefer what exists over what is added, and what is added over what is given up. */

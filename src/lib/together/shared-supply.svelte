@@ -73,6 +73,14 @@
         supply of its own.{:else}One of {shared.enough} VA would carry them all.{/if}
     </p>
   {/if}
+  {#if shared.tooSmallForAll && !shared.overloaded}
+    <p class="mt-3" role="status">
+      It would not carry all of them wired to it. As planned above, some have a supply of their own instead{shared.enough ===
+      null
+        ? '.'
+        : `; or one of ${shared.enough} VA carries them all.`}
+    </p>
+  {/if}
   <div class="no-print mt-3 flex flex-wrap gap-2">
     {#if shared.enough !== null}<button
         type="button"

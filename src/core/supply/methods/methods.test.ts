@@ -214,6 +214,14 @@ describe('new-cable', () => {
 });
 
 describe('no-c-needed', () => {
+  it('stands below a common for a device that could have one, and says what sleeps', () => {
+    const plan = planOf(furnaceWithSpare(), 'de-twobridge');
+    expect(plan.recommended).toBe('spare-conductor');
+    const cells = plan.options.find((one) => one.method === 'no-c-needed');
+    expect(cells?.loses.map((one) => one.text).join(' ')).toContain('its radio sleeps');
+    expect(planOf(furnaceWithSpare(), 'de-pair').recommended).toBe('no-c-needed');
+  });
+
   it('is open for a device on batteries or one that charges itself, with what the circuit cannot tell', () => {
     expect(optionOf(furnaceFourWires(), 'no-c-needed', 'de-pair').verdict).toBe('go');
     expect(codes(optionOf(furnaceFourWires(), 'no-c-needed'))).toEqual(['device-needs-supply']);

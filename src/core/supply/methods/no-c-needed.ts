@@ -1,7 +1,7 @@
 import type { DeviceFacts } from '../../job/device-facts';
 import { finding, type Finding } from '../../trade/findings';
 import { swapThermostat } from '../swap-thermostat';
-import { refused, type Method } from '../types';
+import { refused, type Loss, type Method } from '../types';
 
 /** A thermostat that lives on batteries, or charges itself, takes the old one's place as it is. */
 export const noCNeeded: Method = {
@@ -21,14 +21,23 @@ export const noCNeeded: Method = {
     return {
       after: wiring,
       findings: [...findings, ...remarks(device)],
-      loses: selfCharging ? [] : [{ text: 'cells have to be changed, about once a year' }],
+      loses: selfCharging ? [] : losses(device),
       parts: selfCharging
         ? []
         : [{ id: 'cells', name: 'Cells as its sheet says', quantity: 1, unit: 'set', cost: 4 }],
-      extraMinutes: 0
+      extraMinutes: 0,
+      // One that could have a common does with less than it was made for.
+      standing: device.supply === 'battery' ? 'exists' : 'given-up'
     };
   }
 };
+
+function losses(device: DeviceFacts): Loss[] {
+  const cells = { text: 'cells have to be changed, about once a year' };
+  return device.supply === 'common-or-battery'
+    ? [{ text: 'its radio sleeps: it is not reached from outside' }, cells]
+    : [cells];
+}
 
 /** What the circuit does not know: how boards take an idle current, and what a device does on cells. */
 function remarks(device: DeviceFacts): Finding[] {

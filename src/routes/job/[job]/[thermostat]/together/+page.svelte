@@ -1,7 +1,7 @@
 <script lang="ts">
   /** All thermostats of the job as one piece of work: shared transformers, one trip, one list to buy. */
   import Printer from '@lucide/svelte/icons/printer';
-  import { tickMove } from '$core/job/edits';
+  import { takeWays, tickMove } from '$core/job/edits';
   import { deviceName } from '$core/match/catalogue';
   import { moveKey, wiringsAlong } from '$core/plan/moves';
   import type { JointMove } from '$core/plan/joint-moves';
@@ -24,6 +24,16 @@
   const together = $derived(planned.result);
   const chosen = $derived(
     new Set<string>(place.job.thermostats.filter((one) => one.choice.method !== null).map((one) => one.id))
+  );
+  /** Ways that could be taken now, and are not yet. */
+  const open = $derived(
+    (together?.places ?? [])
+      .filter((one) => one.works && !one.assumedDevice && !chosen.has(one.thermostat.id))
+      .map(({ thermostat, option }) => ({
+        thermostat: thermostat.id,
+        method: option.method,
+        variant: option.variant?.id ?? null
+      }))
   );
   const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
   const groups = $derived(byPlace(together?.moves ?? []));
@@ -124,8 +134,13 @@
           </li>
         {/each}
       </ul>
+      {#if open.length > 0}<button
+          type="button"
+          class="btn btn-primary no-print mt-3"
+          onclick={() => place.session.edit(takeWays(place.job, open))}>Take these ways</button
+        >{/if}
       {#if together.moves.length > 0}<p class="mt-3">
-          {minutesText(together.minutes)}; one after the other it would be {minutesText(
+          All of it takes {minutesText(together.minutes)}; one after the other it would be {minutesText(
             together.minutesApart
           )}.
         </p>{/if}

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { findDevice } from '../match/catalogue';
+import { house } from '../scenarios/builder';
+import { furnaceFourWires, furnaceWithSpare } from '../scenarios/houses';
+import { visitsTo } from './effort';
+import { planFor } from './plan';
+import { bagFor } from './tools';
+
+const optionOf = (method: string, path: 'free' | 'unknown' = 'free') => {
+  const base = furnaceFourWires();
+  const { job, thermostat } =
+    path === 'free'
+      ? base
+      : house({
+          strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'],
+          board: ['R', 'C', 'W', 'Y', 'G'],
+          observed: base.thermostat.observed,
+          path
+        });
+  const plan = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate') ?? null });
+  return plan.options.find((one) => one.method === method)!;
+};
+
+describe('minutes', () => {
+  it('count a second visit to the machine where a new cable has to be landed after it was pulled', () => {
+    expect(visitsTo(optionOf('repurpose-g').moves)).toBe(1);
+    expect(visitsTo(optionOf('new-cable').moves)).toBe(2);
+  });
+
+  it('reach to half a day where nobody knows whether the cable moves, and not where it does', () => {
+    const [sure, unsure] = [optionOf('new-cable'), optionOf('new-cable', 'unknown')];
+    expect(unsure.minutesBand.usual).toBe(sure.minutesBand.usual);
+    expect(unsure.minutesBand.high - sure.minutesBand.high).toBeGreaterThan(60);
+    expect(unsure.minutesBand.high).toBeGreaterThan(240);
+  });
+
+  it('lie inside their band, and cost does too', () => {
+    for (const method of ['repurpose-g', 'signal-splitter', 'new-cable']) {
+      const { minutes, minutesBand, cost, costBand } = optionOf(method);
+      expect([minutesBand.low, minutes, minutesBand.high]).toEqual(
+        [minutesBand.low, minutes, minutesBand.high].sort((a, b) => a - b)
+      );
+      expect([costBand.low, cost, costBand.high]).toEqual(
+        [costBand.low, cost, costBand.high].sort((a, b) => a - b)
+      );
+    }
+  });
+});
+
+describe('what the hands need', () => {
+  const plan = planFor(furnaceWithSpare().job, furnaceWithSpare().thermostat, {
+    device: findDevice(furnaceWithSpare().job, 'de-fellgate') ?? null
+  });
+
+  it('says how much to strip where an end is landed, and nowhere else', () => {
+    for (const move of plan.moves) expect(move.strip !== null, move.text).toBe(move.action === 'land');
+    expect(plan.moves.find((one) => one.action === 'land')?.tools).toContain('wire stripper');
+    expect(plan.moves.find((one) => one.action === 'power-off')?.tools).toEqual(['meter']);
+  });
+
+  it('packs each tool once, and a torch whatever is done', () => {
+    const bag = bagFor(plan.moves);
+    expect(new Set(bag).size).toBe(bag.length);
+    expect(bag[0]).toBe('torch');
+    for (const tool of plan.moves.flatMap((one) => one.tools)) expect(bag).toContain(tool);
+    expect(bagFor(optionOf('new-cable').moves)).toContain('pull line');
+  });
+});
