@@ -130,8 +130,8 @@ export const Equipment = v.strictObject({
   marks: v.pipe(v.array(mark), v.maxLength(40, 'at most 40 terminals')),
   /** Nameplate of its control transformer, VA. */
   transformerVa: v.nullable(positive(1000)),
-  /** Size of the transformer that is to take its place, VA; null where it stays. */
-  plannedVa: v.optional(v.nullable(positive(1000)), null),
+  /** Size of the transformer that is to take its place, VA, up to what Class 2 allows; null where it stays. */
+  plannedVa: v.optional(v.nullable(positive(100)), null),
   /** Blade fuse on the board, amps; null when none was seen. */
   fuseAmps: v.nullable(positive(50)),
   kind: v.optional(v.picklist(MACHINE_KINDS, `one of ${MACHINE_KINDS.join(', ')}`), 'unknown'),

@@ -48,6 +48,40 @@ const anyHouse = fc
     })
   );
 
+/** The same with an adapter of the old thermostat somewhere in line, whole or not. */
+const farEnd = fc.constantFrom(
+  'R',
+  'C',
+  'W',
+  'Y',
+  'G',
+  'K@2',
+  'C@2',
+  'Y@2',
+  'R@2',
+  'loose',
+  'coiled',
+  'unseen'
+);
+const houseWithAdapter = fc
+  .record({
+    strands: fc.array(
+      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, farEnd).map((one) => one.join(' ')),
+      { minLength: 1, maxLength: 7 }
+    ),
+    board: fc.subarray(['R', 'C', 'W', 'Y', 'G']),
+    adapter: fc.subarray(['R', 'C', 'K', 'Y', 'G'])
+  })
+  .map(({ strands, board, adapter }) =>
+    house({
+      strands,
+      board,
+      stated: 'furnace-ac',
+      observed: { 'conductor-build': 'thin', 'measured-volts': 27 },
+      further: [{ name: 'grey module', kind: 'old-adapter', marks: adapter, transformerVa: null }]
+    })
+  );
+
 describe('moves', () => {
   it('turn the before graph into the after graph, for every house, method and device', () => {
     for (const make of Object.values(HOUSES)) {
@@ -68,6 +102,21 @@ describe('moves', () => {
       }),
       { numRuns: 40 }
     );
+  }, 30_000);
+
+  it('do so where an adapter of the old thermostat is in line, and never leave it or anything on it', () => {
+    let seen = 0;
+    fc.assert(
+      fc.property(houseWithAdapter, (where) => {
+        for (const [before, after] of pairs(where)) {
+          seen += 1;
+          expect(sortedWiring(applyMoves(before, movesBetween(before, after)))).toEqual(sortedWiring(after));
+          expect(JSON.stringify(after)).not.toContain('eq-2');
+        }
+      }),
+      { numRuns: 60 }
+    );
+    expect(seen).toBeGreaterThan(20);
   }, 30_000);
 
   it('begin with every supply off and end with every supply on', () => {
