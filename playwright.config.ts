@@ -7,9 +7,9 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.e2e.ts',
   timeout: 60_000,
-  expect: { timeout: 8_000 },
+  expect: { timeout: 15_000 },
   fullyParallel: true,
-  workers: 2,
+  workers: 3,
   forbidOnly: Boolean(process.env['CI']),
   reporter: process.env['E2E_JSON'] ? [['line'], ['json', { outputFile: process.env['E2E_JSON'] }]] : 'line',
   outputDir: 'test-results',
@@ -17,6 +17,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // Every test is a new browser, which would put the whole application by each time; the test of working offline lets it.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'UTC',
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: launchArguments }

@@ -38,7 +38,13 @@ async function takePhoto(page: Page, label: string): Promise<void> {
 }
 
 test.describe('on a phone, in the dark, with the network gone', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, colorScheme: 'dark' });
+  test.use({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    colorScheme: 'dark',
+    serviceWorkers: 'allow'
+  });
 
   test('the survey, the photo and the named system work, and all is there after a reload', async ({
     page,
