@@ -140,7 +140,7 @@ export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): v
     else if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
   }
   for (let i = 0; i < sources.length; i += 1)
-    turn[sources[i]!] = i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;
+    turn[sources[i]!] = (i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1) * (supplyCase.mains ?? 1);
 }
 
 /**

@@ -31,7 +31,10 @@ export interface SupplyResult {
 export interface FeedResult {
   readonly device: string;
   readonly volts: number;
-  /** Whether that is inside its window. */
+  /** Its window, volts. */
+  readonly min: number;
+  readonly max: number;
+  /** Whether they are inside it. */
   readonly fed: boolean;
 }
 
@@ -138,7 +141,8 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     const at = circuit.placeOf.get(one.element);
     // Electronics that a fault has taken out get nothing.
     const least = at === undefined ? 0 : elementVolts(relays, at);
-    return { device: one.device, volts: least, fed: least >= one.min && least <= one.max };
+    const { device, min, max } = one;
+    return { device, volts: least, min, max, fed: least >= min && least <= max };
   });
   const starved = Array.from(coils.keys()).filter((number) => {
     const coil = elements[coils[number] ?? 0] as Coil;

@@ -25,7 +25,12 @@ export interface World {
 export interface SupplyCase {
   readonly bonded: boolean;
   readonly turned: number;
+  /** The mains against its rating; 1 where nothing is said. All supplies of a house hang on the same mains. */
+  readonly mains?: number;
 }
+
+/** Mains may be 10 % off either way. */
+export const MAINS_LIMITS = { low: 0.9, high: 1.1 } as const;
 
 export const PLAIN_CASE: SupplyCase = { bonded: false, turned: 0 };
 

