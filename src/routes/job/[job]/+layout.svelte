@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Opens the job named in the address, and says plainly when it cannot be. */
-  import { onDestroy, type Snippet } from 'svelte';
+  import { onDestroy, untrack, type Snippet } from 'svelte';
   import { page } from '$app/state';
   import { download, fileName } from '$lib/files/download';
   import { setSession } from '$lib/state/context';
@@ -17,10 +17,12 @@
     return session;
   });
 
+  // The address alone opens a job: one that becomes a copy under a new id stays the open one until its address follows.
   $effect(() => {
     const id = page.params['job'] ?? '';
-    if (session?.job.id === id) return;
-    void open(id);
+    untrack(() => {
+      if (session?.job.id !== id) void open(id);
+    });
   });
 
   async function open(id: string): Promise<void> {
