@@ -1,5 +1,5 @@
 /** What terminals are for: one conductor carries one role, whatever letters stand at its two ends. */
-import { canonicalMark } from '../trade/terminals';
+import { canonicalMark, ZONE_MARK } from '../trade/terminals';
 import type { Family } from '../trade/vocabulary';
 
 export type Role =
@@ -48,9 +48,6 @@ export function isHeatPump(family: Family): boolean {
 export function isHydronic(family: Family): boolean {
   return family === 'boiler' || family === 'steam' || family === 'boiler-plus-ac';
 }
-
-/** `Z1`, `Z2`, …: the call terminal of one zone on a panel that several share. */
-export const ZONE_MARK = /^Z\d+$/;
 
 /** What the mark at the equipment does in this family; null for marks that carry no call (X, sensors, data). */
 export function roleOf(mark: string, world: { readonly family: Family }): Role | null {

@@ -8,7 +8,7 @@ const LABELS = 'tape and pen for labels';
 const METER = 'meter';
 
 /** Carried whatever is done. */
-export const ALWAYS = ['torch', LABELS] as const;
+const ALWAYS = ['torch', LABELS] as const;
 
 export function toolsFor(draft: Draft, wiring: Wiring): readonly string[] {
   switch (draft.action) {
@@ -19,7 +19,7 @@ export function toolsFor(draft: Draft, wiring: Wiring): readonly string[] {
     case 'link':
       return isClip(draft) ? [] : [STRIPPER, SCREWDRIVER, 'short piece of 18 AWG'];
     case 'unlink':
-      return isClip(draft) ? ['fingers'] : [SCREWDRIVER];
+      return isClip(draft) ? [] : [SCREWDRIVER];
     case 'cap':
       return ['tape or a wire nut'];
     case 'splice':
@@ -41,11 +41,11 @@ function isClip({ change }: Draft): boolean {
 }
 
 function toolsToMount({ change, what }: Draft, wiring: Wiring): readonly string[] {
-  if (change?.kind === 'transformer') return ['a licensed person’s'];
+  // What a licensed person puts in, they bring the tools for.
+  if (change?.kind === 'transformer') return [];
   if (change?.kind === 'device-off') return ['screwdriver'];
   const kind = wiring.devices.find((one) => one.id === what)?.kind;
   if (kind === 'new-thermostat') return ['level', 'screwdriver', 'drill and anchors'];
-  if (kind === 'added-transformer') return ['a licensed person’s'];
   return kind === 'adapter' || kind === 'receiver' ? ['screwdriver'] : [];
 }
 
@@ -58,7 +58,5 @@ export function stripFor(draft: Draft): string | null {
 
 /** All that has to be in the bag for these moves. */
 export function bagFor(moves: readonly { readonly tools: readonly string[] }[]): string[] {
-  return [...new Set([...ALWAYS, ...moves.flatMap((one) => one.tools)])].filter(
-    (one) => one !== 'fingers' && !one.startsWith('a licensed')
-  );
+  return [...new Set([...ALWAYS, ...moves.flatMap((one) => one.tools)])];
 }

@@ -164,16 +164,14 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
     findings.push(...rowFindings(row, behaviour, input.needsSupply));
     findings.push(...worstHarm(cases), ...dipFindings(was.result, cases));
   }
-  if (input.needsSupply !== 'never' || limits.some((one) => one.lost.length > 0)) {
-    const rowOf = (call: Call) => rows.find((one) => one.call === call);
-    findings.push(
-      ...limitFindings(
-        limits,
-        (call) => input.needsSupply === 'always' && rowOf(call)?.fedAfter === true,
-        (call, load) => rowOf(call)?.after.includes(load) === true
-      )
-    );
-  }
+  const rowOf = (call: Call) => rows.find((one) => one.call === call);
+  findings.push(
+    ...limitFindings(
+      limits,
+      (call) => input.needsSupply === 'always' && rowOf(call)?.fedAfter === true,
+      (call, load) => rowOf(call)?.after.includes(load) === true
+    )
+  );
   return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
 }
 

@@ -110,6 +110,9 @@ const readAs: Readonly<Record<string, string>> = {
   'W1/E': 'W1'
 };
 
+/** `Z1`, `Z2`, …: the call terminal of one zone on a panel that several share. */
+export const ZONE_MARK = /^Z\d+$/;
+
 /** The mark as the core compares it: `w` and `W` become `W1`, `o/b` becomes `OB`. Unknown marks stay as they are, in upper case. */
 export function canonicalMark(printed: string): string {
   const known = canonicalOf.get(printed);

@@ -2,6 +2,7 @@
  * Several thermostats on the same machines as one graph, so that what they draw together is solved and not added up. Each keeps its own
  * conductors; a machine that more than one is wired to is there once, with its one transformer.
  */
+import { ZONE_MARK } from '../trade/terminals';
 import {
   boards,
   hasMark,
@@ -92,7 +93,7 @@ class Renaming {
       if (strand.equipment.state !== 'landed') continue;
       const { terminal } = strand.equipment;
       const { device, mark } = splitTerminal(terminal);
-      const calls = CALLS_OF_A_ZONE.includes(mark) || /^Z\d+$/.test(mark);
+      const calls = CALLS_OF_A_ZONE.includes(mark) || ZONE_MARK.test(mark);
       if (device !== board.id || !calls || !taken.has(terminal) || this.zones.has(terminal)) continue;
       let number = 1;
       while (

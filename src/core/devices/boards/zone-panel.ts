@@ -3,11 +3,10 @@
  * transformer.
  */
 import { COILS, type CoilFacts } from '../../trade/loads';
-import { canonicalMark } from '../../trade/terminals';
+import { canonicalMark, ZONE_MARK } from '../../trade/terminals';
 import type { LoadId } from '../../trade/vocabulary';
 import { hasMark, terminalId, type Board } from '../../wiring/graph';
 import type { Element, Fragment } from '../elements';
-import { ZONE_MARK } from '../roles';
 import { coilBetween, coilId, commonNode, hotMark, supplyElements } from './board';
 
 /** Call terminals of zones: the one that is named as on any board, and `Z1`, `Z2`, … of a panel with several. */

@@ -1,0 +1,44 @@
+/** What holds of all methods together, over the houses that the tests share. */
+import { describe, expect, it } from 'vitest';
+import { findDevice } from '../../match/catalogue';
+import { planFor } from '../../plan/plan';
+import type { House } from '../../scenarios/builder';
+import { HOUSES } from '../../scenarios/houses';
+import { METHOD_IDS, type MethodId } from '../../trade/vocabulary';
+import { METHODS } from './registry';
+
+const optionsOf = ({ job, thermostat }: House, model: string) =>
+  planFor(job, thermostat, { device: findDevice(job, model) ?? null }).options;
+
+describe('the registry', () => {
+  it('knows every method of the vocabulary, and every one on offer is open in some house', () => {
+    expect(METHODS.every((one) => METHOD_IDS.includes(one.id))).toBe(true);
+    const open = new Set<MethodId>();
+    for (const make of Object.values(HOUSES)) {
+      for (const model of ['de-fellgate', 'de-pair', 'de-weftline', 'de-farspeak']) {
+        for (const option of optionsOf(make(), model)) if (option.verdict !== 'no') open.add(option.method);
+      }
+    }
+    expect([...open].sort()).toEqual(METHODS.map((one) => one.id).sort());
+  });
+
+  it('never offers, as go or care, a way that starves the thermostat, hurts a machine or opens a fuse', () => {
+    const harmful = [
+      'thermostat-unfed',
+      'compressor-without-blower',
+      'strips-without-blower',
+      'fuse-opens',
+      'supplies-tied',
+      'transformer-overloaded'
+    ];
+    for (const make of Object.values(HOUSES)) {
+      for (const model of ['de-fellgate', 'de-onebar', 'de-weftline']) {
+        for (const option of optionsOf(make(), model).filter(
+          (one) => one.verdict === 'go' || one.verdict === 'care'
+        )) {
+          expect(option.findings.map((one) => one.code).filter((code) => harmful.includes(code))).toEqual([]);
+        }
+      }
+    }
+  });
+});
