@@ -160,7 +160,7 @@ describe('the command line', () => {
     expect(out).toContain('Recommended: spare-conductor');
     expect(out.split('\n').every((line) => line.length <= 110)).toBe(true);
     const all = await run('plan', 'demo/ferry-house.json', '--together');
-    expect(all.out).toContain('Too much: one of 50 VA would carry it');
+    expect(all.out).toContain('Too much: one of 75 VA would carry it');
     expect(all.out.split('\n').every((line) => line.length <= 110)).toBe(true);
     for (const verb of ['identify', 'match', 'simulate', 'check'])
       expect((await run(verb, 'demo/flat.json')).out).toContain('\n');

@@ -93,14 +93,18 @@ function rows(made: Plan): string[] {
   const [world] = taken?.proof?.worlds ?? [];
   if (!world) return [];
   return [
-    'Proof (before, after, volts at the thermostat):',
+    'Proof (before, after, volts at the thermostat, and their range at the worst of all tolerances):',
     ...table([
-      ['call', 'before', 'after', 'volts'],
+      ['call', 'before', 'after', 'volts', 'range', 'most amps'],
       ...world.rows.map((row) => [
         row.call,
         row.before.join(' ') || '–',
         row.after.join(' ') || '–',
-        voltsText(row.voltsAfter)
+        voltsText(row.voltsAfter),
+        row.voltsLow === null || row.voltsHigh === null
+          ? '–'
+          : `${row.voltsLow.toFixed(1)} to ${row.voltsHigh.toFixed(1)} V`,
+        row.ampsMost === null ? '–' : `${row.ampsMost.toFixed(2)} A`
       ])
     ]),
     ''

@@ -7,7 +7,7 @@
 import type { Element, Fuse } from '../devices/elements';
 import type { Call } from '../trade/vocabulary';
 import { CONTACT_OHMS } from '../trade/loads';
-import type { SupplyCase } from '../devices/world';
+import type { CornerId, SupplyCase } from '../devices/world';
 import { factorComplex, factorReal, numbersFor, solveComplex, solveReal, type Numbers } from './factor';
 import type { Netlist } from './netlist';
 import { failureOf, type Failure } from './soundness';
@@ -49,6 +49,8 @@ export interface Circuit {
 /** The elimination of the lasting elements, kept until a value changes. */
 interface Kept {
   fresh: boolean;
+  /** The corner of the tolerances that the values stand in; null for nominal ones. */
+  corner: CornerId | null;
   readonly re: Float64Array;
   readonly im: Float64Array;
   readonly scale: Float64Array;
@@ -83,6 +85,7 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
     numbers: numbersFor(structure),
     kept: {
       fresh: false,
+      corner: null,
       re: new Float64Array(structure.slots),
       im: new Float64Array(structure.slots),
       scale: new Float64Array(n)
@@ -105,6 +108,12 @@ export function isCircuit(made: Circuit | Failure): made is Circuit {
 
 /** Puts an element's values in: its own, or those of a copy that a draw or a fault has changed. */
 export function setElement(circuit: Circuit, at: number, element: Element): void {
+  setValues(circuit, at, element);
+  circuit.on[at] = switches(element) ? 0 : 1;
+}
+
+/** As `setElement`, without touching what conducts. */
+export function setValues(circuit: Circuit, at: number, element: Element): void {
   let [ohms, reactance] = [CONTACT_OHMS, 0];
   if (element.kind === 'resistor' || element.kind === 'coil') {
     ohms = element.ohms;
@@ -113,7 +122,6 @@ export function setElement(circuit: Circuit, at: number, element: Element): void
   setImpedance(circuit, at, ohms, reactance);
   if (element.kind === 'source') circuit.emf[at] = element.volts;
   if (element.kind === 'diode') circuit.emf[at] = element.drop;
-  circuit.on[at] = switches(element) ? 0 : 1;
 }
 
 /** Ohms at mains frequency; counts from the next solve on. */
@@ -129,6 +137,13 @@ export function setImpedance(circuit: Circuit, at: number, ohms: number, reactan
   circuit.kept.fresh = false;
 }
 
+/** Multiplies what an element conducts; counts from the next solve on. */
+export function scaleAdmittance(circuit: Circuit, at: number, factor: number): void {
+  circuit.gRe[at]! *= factor;
+  circuit.gIm[at]! *= factor;
+  circuit.kept.fresh = false;
+}
+
 /** Sets what a call and a case of supplies close: contacts of thermostats, ties through earth, sources turned round. */
 export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): void {
   const { elements } = circuit.netlist;
@@ -140,7 +155,7 @@ export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): v
     else if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
   }
   for (let i = 0; i < sources.length; i += 1)
-    turn[sources[i]!] = (i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1) * (supplyCase.mains ?? 1);
+    turn[sources[i]!] = i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;
 }
 
 /**

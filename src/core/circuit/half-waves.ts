@@ -23,6 +23,9 @@ const SLACK = 1e-6;
 /** The time-step run of a smoothed relay: it falls into its cycle within three, and the fourth is read. */
 const CHARGING_CYCLES = 4;
 const STEPS_PER_CYCLE = 256;
+const SINE = Float64Array.from({ length: STEPS_PER_CYCLE }, (_, step) =>
+  Math.sin((2 * Math.PI * step) / STEPS_PER_CYCLE)
+);
 
 export interface HalfWaves {
   /** Node voltages at the four instants. */
@@ -122,7 +125,7 @@ function charged(light: number, heavy: number, { ohms, farads }: Sense): number 
   let volts = open - DIODE.drop;
   let sum = 0;
   for (let step = 0; step < CHARGING_CYCLES * STEPS_PER_CYCLE; step += 1) {
-    const input = open * Math.sin((2 * Math.PI * step) / STEPS_PER_CYCLE) - DIODE.drop;
+    const input = open * SINE[step % STEPS_PER_CYCLE]! - DIODE.drop;
     const siemens = input > volts ? 1 / behind : 0;
     volts = (volts + (seconds / farads) * input * siemens) / (1 + (seconds / farads) * (siemens + 1 / ohms));
     if (step >= (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) sum += volts;

@@ -3,7 +3,7 @@
  * dip. Solved as the state in which all coils of the call pull in at once, which is the worst.
  */
 import type { Coil } from '../devices/elements';
-import { across, setElement, setImpedance, solveCircuit } from './circuit';
+import { across, scaleAdmittance, solveCircuit } from './circuit';
 import type { Relays } from './settle';
 
 export interface Inrush {
@@ -24,14 +24,12 @@ export function inrushOf(relays: Relays): Inrush {
   });
   // In circuits of half waves the relays that pull in are fed whole waves by other contacts; the dip is not read there.
   if (pulling.length === 0 || circuit.halfWaves) return { thermostatVolts: null, weak: [] };
-  for (const at of pulling) {
-    const coil = elements[at] as Coil;
-    setImpedance(circuit, at, coil.ohms / coil.inrush, coil.reactance / coil.inrush);
-  }
+  const inrush = (at: number) => (elements[at] as Coil).inrush;
+  for (const at of pulling) scaleAdmittance(circuit, at, inrush(at));
   solveCircuit(circuit);
   const weak = pulling.filter((at) => across(circuit, at) < (elements[at] as Coil).pullIn);
   const feeds = fed.flatMap((one) => circuit.placeOf.get(one.element) ?? []).map((at) => across(circuit, at));
-  for (const at of pulling) setElement(circuit, at, elements[at] as Coil);
+  for (const at of pulling) scaleAdmittance(circuit, at, 1 / inrush(at));
   return {
     thermostatVolts: feeds.length > 0 ? Math.min(...feeds) : null,
     weak: weak.map((at) => elements[at]?.id ?? '')

@@ -37,11 +37,18 @@ export function netlistOf(wiring: Wiring, world: World): Netlist | null {
     const a = landedTerminal(strand.wall);
     const b = landedTerminal(strand.equipment);
     if (a === null || b === null || strand.continuity === 'broken') continue;
-    elements.push({ kind: 'resistor', id: strand.id, a, b, ohms: strand.ohms + 2 * CONTACT_OHMS });
+    elements.push({
+      kind: 'resistor',
+      of: 'conductor',
+      id: strand.id,
+      a,
+      b,
+      ohms: strand.ohms + 2 * CONTACT_OHMS
+    });
   }
   for (const link of wiring.links) {
     if (link.a === link.b) continue;
-    elements.push({ kind: 'resistor', id: link.id, a: link.a, b: link.b, ohms: CONTACT_OHMS });
+    elements.push({ kind: 'resistor', of: 'joint', id: link.id, a: link.a, b: link.b, ohms: CONTACT_OHMS });
   }
   elements.push(...earthTies(elements));
   return { elements: (wiring.upsets ?? []).reduce(withUpset, elements), loads, fed, grounds };

@@ -13,11 +13,11 @@ export function netlist(elements: Element[], grounds: string[] = []): Netlist {
 }
 
 export function source(id: string, a: string, b: string, volts = 24, ohms = 0): Source {
-  return { kind: 'source', id, a, b, volts, ohms, ratedVa: 40, name: id, turnable: true };
+  return { kind: 'source', id, a, b, volts, ohms, ratedVa: 40, leastVa: 40, name: id };
 }
 
 export function resistor(id: string, a: string, b: string, ohms: number, reactance = 0): Resistor {
-  return { kind: 'resistor', id, a, b, ohms, reactance };
+  return { kind: 'resistor', of: 'conductor', id, a, b, ohms, reactance };
 }
 
 export function coil(id: string, a: string, b: string, ohms = 100, reactance = 0): Coil {

@@ -7,6 +7,7 @@ import type { SupplyCase } from '../devices/world';
 import type { Call, LoadId } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
 import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
+import { putCorner } from './spread';
 import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
 
 /** Longer than any chain of relays in a house; a cycle is noticed before that. */
@@ -64,6 +65,7 @@ export function coilsOfLoad({ circuit, numberOf }: Relays, load: LoadId): Int32A
 /** Solves a call from rest to its fixed point. Returns the number of solves; the state is in `relays` and the circuit. */
 export function settle(relays: Relays, call: Call, supplyCase: SupplyCase): number {
   const { circuit } = relays;
+  putCorner(circuit, supplyCase.corner ?? null);
   setCall(circuit, call, supplyCase);
   relays.energised.fill(0);
   relays.openFuses.fill(0);

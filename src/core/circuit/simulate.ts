@@ -3,7 +3,7 @@ import type { Coil, Element, Source } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
-import { circuitOf, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
+import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
 import { inrushOf, type Inrush } from './inrush';
 import { meterOf, type Meter } from './meter';
 import { netlistOf, sourcesOf, type Netlist } from './netlist';
@@ -22,6 +22,10 @@ export interface SupplyResult {
   readonly va: number;
   readonly amps: number;
   readonly ratedVa: number;
+  /** The least that its rating may be, where nobody has read its plate; else the same. */
+  readonly leastVa: number;
+  /** Rating of the fuse behind it, amps; null where it has none. */
+  readonly fuseRating: number | null;
   /** A fuse behind it has opened; `fuseAmps` is what it saw. */
   readonly fuseOpen: boolean;
   readonly fuseAmps: number | null;
@@ -189,9 +193,11 @@ function suppliesOf(relays: Relays): SupplyResult[] {
   return Array.from(circuit.sources, (at) => {
     const source = elements[at] as Source;
     const owner = source.id.slice(0, source.id.lastIndexOf(':'));
-    const opened = Array.from(circuit.fuses.keys()).filter(
-      (number) => openFuses[number] === 1 && elements[circuit.fuses[number] ?? 0]?.id === `${owner}:fuse`
+    const fuses = Array.from(circuit.fuses.keys()).filter(
+      (number) => elements[circuit.fuses[number] ?? 0]?.id === `${owner}:fuse`
     );
+    const opened = fuses.filter((number) => openFuses[number] === 1);
+    const [fuse] = fuses.map((number) => fuseAt(circuit, circuit.fuses[number] ?? 0));
     const amps = elementAmps(relays, at);
     return {
       id: source.id,
@@ -199,6 +205,8 @@ function suppliesOf(relays: Relays): SupplyResult[] {
       va: elementVolts(relays, at) * amps,
       amps,
       ratedVa: source.ratedVa,
+      leastVa: source.leastVa,
+      fuseRating: fuse?.amps ?? null,
       fuseOpen: opened.length > 0,
       fuseAmps: opened.length > 0 ? Math.max(...opened.map((number) => fuseAmps[number] ?? 0)) : null
     };

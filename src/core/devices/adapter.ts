@@ -33,6 +33,7 @@ export function combinedAdapter(device: Adapter): Fragment {
     elements: [
       {
         kind: 'resistor',
+        of: 'electronics',
         id: `${device.id}:electronics`,
         a: at('R'),
         b: at('C'),

@@ -12,9 +12,10 @@ interface ElementBase {
   readonly b: string;
 }
 
-/** Copper, joints, electronics: `reactance` (ohm at mains frequency) where it is not nothing. */
+/** `reactance` (ohm at mains frequency) where it is not nothing; what it is `of` says how far its value may be off. */
 export interface Resistor extends ElementBase {
   readonly kind: 'resistor';
+  readonly of: 'conductor' | 'joint' | 'electronics';
   readonly ohms: number;
   readonly reactance?: number;
 }
@@ -25,9 +26,9 @@ export interface Source extends ElementBase {
   readonly volts: number;
   readonly ohms: number;
   readonly ratedVa: number;
+  /** The least that its rating may be, where nobody has read its plate; else the same. */
+  readonly leastVa: number;
   readonly name: string;
-  /** Nobody knows which way round it is against the first supply: a supply case may turn it. */
-  readonly turnable: boolean;
 }
 
 /** A coil that switches at a voltage: on at `pullIn`, off again below `dropOut`. `ohms` and `reactance` hold while it is pulled in. */

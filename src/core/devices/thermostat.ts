@@ -125,6 +125,7 @@ function joinedRails(body: Body): Resistor[] {
     .filter((mark) => mark === 'R' || mark === 'RH' || mark === 'RC');
   return others.map((mark) => ({
     kind: 'resistor',
+    of: 'joint',
     id: `${body.id}:joined-${mark}`,
     a: terminalId(body.id, first ?? mark),
     b: terminalId(body.id, mark),
@@ -135,6 +136,7 @@ function joinedRails(body: Body): Resistor[] {
 export function electronicsOf(body: Body, hot: string, low: string, va: number): Resistor {
   return {
     kind: 'resistor',
+    of: 'electronics',
     id: `${body.id}:electronics`,
     a: terminalId(body.id, hot),
     b: terminalId(body.id, low),

@@ -10,7 +10,7 @@ export function secondary(
   hot: string,
   common: string,
   va: number,
-  turnable: boolean
+  leastVa = va
 ): Source {
   return {
     kind: 'source',
@@ -21,7 +21,7 @@ export function secondary(
     volts: OPEN_CIRCUIT_VOLTS,
     ohms: transformerOhms(va),
     ratedVa: va,
-    turnable
+    leastVa
   };
 }
 
@@ -30,7 +30,7 @@ export function ownTransformer(device: PlugInTransformer | AddedTransformer): Fr
   const common = terminalId(device.id, 'C');
   const hot = terminalId(device.id, 'R');
   return {
-    elements: [secondary(`${device.id}:secondary`, device.name, hot, common, device.va, true)],
+    elements: [secondary(`${device.id}:secondary`, device.name, hot, common, device.va)],
     loads: [],
     ground: common
   };

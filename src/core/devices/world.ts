@@ -25,12 +25,15 @@ export interface World {
 export interface SupplyCase {
   readonly bonded: boolean;
   readonly turned: number;
-  /** The mains against its rating; 1 where nothing is said. All supplies of a house hang on the same mains. */
-  readonly mains?: number;
+  /** Where every value stands within its tolerance; nominal where nothing is said (`circuit/spread.ts`). */
+  readonly corner?: CornerId;
 }
 
-/** Mains may be 10 % off either way. */
-export const MAINS_LIMITS = { low: 0.9, high: 1.1 } as const;
+/**
+ * A corner of the tolerances. `weak`: the least voltage everywhere. `strong`: the most. `loaded`: the most current out of every
+ * transformer.
+ */
+export type CornerId = 'weak' | 'strong' | 'loaded';
 
 export const PLAIN_CASE: SupplyCase = { bonded: false, turned: 0 };
 

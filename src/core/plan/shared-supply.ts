@@ -2,9 +2,10 @@
 import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
 import { worldsOf } from '../identify/worlds';
+import { PLAIN_CASE, type SupplyCase } from '../devices/world';
 import type { Job } from '../job/schema';
 import { TRANSFORMER_SIZES } from '../supply/exchange';
-import { USUAL_TRANSFORMER_VA } from '../trade/loads';
+import { NOMINAL_VOLTS, USUAL_TRANSFORMER_VA } from '../trade/loads';
 import type { Call } from '../trade/vocabulary';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
@@ -33,7 +34,10 @@ export interface SharedSupply {
   readonly overloaded: boolean;
   /** It would not carry all of them in the way that is best for each by itself: then some have a supply of their own, or a chosen way is closed. */
   readonly tooSmallForAll: boolean;
-  /** The least size that would, VA; null where it is enough as it is, or none in Class 2 would do. */
+  /**
+   * The least size that would, VA, at the worst of all tolerances where one in Class 2 does that; null where it is enough as it is, or none
+   * would do.
+   */
   readonly enough: number | null;
 }
 
@@ -54,7 +58,10 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
     const rows = rowsOf(machine.id, size, on, taken);
     if (rows.length === 0) return [];
     const wired = alone.filter((one) => one.thermostat.equipment.includes(machine.id));
-    const carries = (va: number) => rowsOf(machine.id, va, wired, endOf).every((one) => one.share <= 1);
+    const carries = (va: number, supplyCase = PLAIN_CASE) =>
+      rowsOf(machine.id, va, wired, endOf, supplyCase).every((one) => one.share <= 1);
+    const least = (supplyCase: SupplyCase) =>
+      TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va, supplyCase))?.va ?? null;
     return [
       {
         machine: machine.id,
@@ -66,9 +73,7 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
         rows,
         overloaded: rows.some((one) => one.share > 1),
         tooSmallForAll: !carries(size),
-        enough: carries(size)
-          ? null
-          : (TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va))?.va ?? null)
+        enough: carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? least(PLAIN_CASE))
       }
     ];
   });
@@ -93,7 +98,8 @@ function rowsOf(
   machine: string,
   va: number,
   on: readonly Place[],
-  wiringOf: (place: Place) => Wiring
+  wiringOf: (place: Place) => Wiring,
+  supplyCase = PLAIN_CASE
 ): SharedRow[] {
   const [first, ...others] = on;
   if (!first) return [];
@@ -102,7 +108,7 @@ function rowsOf(
       of(first),
       others.map((one) => ({ thermostat: one.thermostat.id, wiring: of(one) }))
     );
-  return loadRows(first, machine, join(todayOf), withSize(join(wiringOf), machine, va));
+  return loadRows(first, machine, join(todayOf), withSize(join(wiringOf), machine, va), supplyCase);
 }
 
 function withSize(wiring: Wiring, machine: string, va: number): Wiring {
@@ -114,13 +120,19 @@ function withSize(wiring: Wiring, machine: string, va: number): Wiring {
 }
 
 /** What the machine's transformer gives when all its thermostats call at once, in the worst of the worlds that are believable. */
-function loadRows(first: Place, machine: string, today: Wiring, then: Wiring): SharedRow[] {
+function loadRows(
+  first: Place,
+  machine: string,
+  today: Wiring,
+  then: Wiring,
+  supplyCase: SupplyCase
+): SharedRow[] {
   const worlds = worldsOf(first.plan.identification, today).map((one) => one.world);
   const rows = new Map<Call, SharedRow>();
   for (const world of worlds) {
     for (const call of callsOf(world, today)) {
       const [was, now] = [today, then].map((wiring) => {
-        const made = simulate(wiring, world, call);
+        const made = simulate(wiring, world, call, supplyCase);
         return made.ok ? given(made.result, machine) : null;
       });
       const known = rows.get(call);
@@ -135,5 +147,5 @@ function given(result: CallResult, machine: string) {
   const supply = result.supplies.find((one) => one.id === `${machine}:secondary`);
   if (!supply) return null;
   // A transformer is rated by the current that it may give at 24 V.
-  return { va: supply.va, share: (supply.amps * 24) / supply.ratedVa };
+  return { va: supply.va, share: (supply.amps * NOMINAL_VOLTS) / supply.ratedVa };
 }

@@ -35,7 +35,7 @@ describe('thermostats on one transformer', () => {
 
   it('refuse every wired way where they overload it together though each alone would do', () => {
     const job = zones(5);
-    expect(shared(job)).toMatchObject({ overloaded: true, enough: 75, ratedVa: 40 });
+    expect(shared(job)).toMatchObject({ overloaded: true, enough: 100, ratedVa: 40 });
     for (const thermostat of job.thermostats) {
       const option = planFor(job, thermostat).options.find((one) => one.method === 'spare-conductor');
       const said = option?.findings.find((one) => one.code === 'overloaded-together');
@@ -116,7 +116,7 @@ describe('ways that are not chosen yet', () => {
       'plug-in-transformer'
     ]);
     expect(together.places.every((one) => one.works)).toBe(true);
-    expect(together.shared[0]).toMatchObject({ overloaded: false, tooSmallForAll: true, enough: 50 });
+    expect(together.shared[0]).toMatchObject({ overloaded: false, tooSmallForAll: true, enough: 75 });
   });
 
   it('are the ways of each by itself once they are taken', () => {
@@ -142,7 +142,7 @@ describe('ways that are not chosen yet', () => {
   it('stay what the user chose, even where that is too much, and it is said', () => {
     const wired = choosing(job, 'de-moistly', 'spare-conductor');
     const { shared, places } = planTogether(wired);
-    expect(shared[0]).toMatchObject({ overloaded: true, tooSmallForAll: true, enough: 50 });
+    expect(shared[0]).toMatchObject({ overloaded: true, tooSmallForAll: true, enough: 75 });
     expect(places.every((one) => one.option.verdict === 'no')).toBe(true);
   });
 });

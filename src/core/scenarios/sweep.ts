@@ -6,6 +6,7 @@ import { supplyCases } from '../devices/world';
 import { applyMoves } from '../plan/moves';
 import { planFor, type PlannedOption } from '../plan/plan';
 import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
+import { NOMINAL_VOLTS } from '../trade/loads';
 import { canonicalMark } from '../trade/terminals';
 import { landedTerminal, sortedWiring, splitTerminal, type Wiring } from '../wiring/graph';
 import { reachedLoads } from './reach-checker';
@@ -161,7 +162,7 @@ function wrongOf(
     [needs && now.thermostatFed !== true, 'the thermostat is not fed'],
     [now.tied.length > 0, 'two supplies are tied'],
     [now.supplies.some((one) => one.fuseOpen), 'a fuse opens'],
-    [now.supplies.some((one) => one.amps * 24 > one.ratedVa), 'a transformer is overloaded'],
+    [now.supplies.some((one) => one.amps * NOMINAL_VOLTS > one.ratedVa), 'a transformer is overloaded'],
     [
       !on.includes('blower') && (on.includes('compressor') || on.includes('strips')),
       'runs without the blower'

@@ -2,6 +2,7 @@
 import type { CallResult } from '../circuit/simulate';
 import { running } from '../circuit/expected';
 import { finding, type Finding } from '../trade/findings';
+import { NOMINAL_VOLTS } from '../trade/loads';
 import { CALL_NAMES, type LoadId } from '../trade/vocabulary';
 
 /** Loads that need air over them, and what happens without it. */
@@ -46,8 +47,8 @@ export function harmFindings(result: CallResult): Finding[] {
           ...because
         ])
       );
-    } else if (supply.amps * 24 > supply.ratedVa) {
-      const text = `With ${call}, ${supply.name} gives ${supply.amps.toFixed(2)} A; it is rated for ${(supply.ratedVa / 24).toFixed(2)} A (${supply.ratedVa} VA).`;
+    } else if (supply.amps * NOMINAL_VOLTS > supply.ratedVa) {
+      const text = `With ${call}, ${supply.name} gives ${supply.amps.toFixed(2)} A; it is rated for ${(supply.ratedVa / NOMINAL_VOLTS).toFixed(2)} A (${supply.ratedVa} VA).`;
       found.push(finding('stop', 'transformer-overloaded', text, [supply.id, ...because]));
     }
   }

@@ -1,96 +1,167 @@
 /**
- * What holds at rated mains, looked at once more where the mains is 10 % low and 10 % high: the lowest and the highest voltage that the
- * thermostat may see, and coils that no longer pull in though they do today.
+ * What holds with nominal values, looked at once more in the corners of all tolerances: mains, transformers, coils, electronics, copper and
+ * joints each at the end that is worst. The lowest and the highest voltage that the thermostat may see, coils that no longer pull in though
+ * they do today, and the most that a transformer may have to give. What fails only there is a condition to be measured, not a stop.
  */
 import { running } from '../circuit/expected';
-import { simulate, type CallResult } from '../circuit/simulate';
-import { MAINS_LIMITS, PLAIN_CASE, type World } from '../devices/world';
-import { finding, type Finding } from '../trade/findings';
-import { LOAD_NAMES } from '../trade/loads';
-import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
+import { simulate, type CallResult, type SupplyResult } from '../circuit/simulate';
+import { PLAIN_CASE, type CornerId, type SupplyCase, type World } from '../devices/world';
+import { NOMINAL_VOLTS } from '../trade/loads';
+import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 
 /** No-load voltages of transformers scatter by about so much: less above a window is not called too much. */
 const SLACK_VOLTS = 0.6;
 
+/** A transformer that gives more than its rating in the loaded corner. */
+export interface Excess {
+  readonly supply: SupplyResult;
+  /** What it gives there today; null where it is not there today. */
+  readonly ampsToday: number | null;
+  /** What it gives today with nominal values. */
+  readonly nominalToday: number | null;
+}
+
 export interface AtLimits {
   readonly call: Call;
-  /** Volts at the thermostat with the mains low and high; null where none is fed. */
+  /** Volts at the thermostat, the least and the most; null where none is fed. */
   readonly low: number | null;
   readonly high: number | null;
   readonly tooLow: boolean;
   readonly tooHigh: boolean;
-  /** Loads that run with the mains low today, and will not. */
+  /** The most that any one transformer gives, amps. */
+  readonly amps: number;
+  /** Loads that run in the weak corner today, and will not. */
   readonly lost: readonly LoadId[];
+  /** Coils that would not move while all pull in at once in the weak corner, though they do today. */
+  readonly weakAtPullIn: readonly string[];
+  /** Loads that run in some corner and neither with nominal values nor today. */
+  readonly uncalled: readonly LoadId[];
+  /** Beyond the rating, or beyond the least that an unread plate may say. */
+  readonly excess: readonly Excess[];
   readonly solves: number;
 }
 
-/** `after`: with the neighbours in it, where there are any. */
-export function atLimits(
-  before: Wiring,
-  after: Wiring,
-  world: World,
-  call: Call,
-  own: ReadonlySet<string>
-): AtLimits | null {
-  const solved = [
-    simulate(before, world, call, { ...PLAIN_CASE, mains: MAINS_LIMITS.low }),
-    simulate(after, world, call, { ...PLAIN_CASE, mains: MAINS_LIMITS.low }),
-    simulate(after, world, call, { ...PLAIN_CASE, mains: MAINS_LIMITS.high })
-  ].map((one) => (one.ok ? one.result : null));
-  const [was, low, high] = solved;
-  if (!was || !low || !high) return null;
-  const feeds = (result: CallResult) => result.feeds.filter((one) => own.has(one.device));
-  const volts = (result: CallResult) =>
-    feeds(result).length === 0 ? null : feeds(result).map((one) => one.volts);
-  const [lowest, highest] = [volts(low), volts(high)];
+/** One call of a proof, solved with nominal values. */
+export interface NominalCall {
+  readonly world: World;
+  readonly call: Call;
+  readonly was: CallResult;
+  /** One for each case of polarity and bonding; at least one. */
+  readonly cases: readonly CallResult[];
+}
+
+export interface Wirings {
+  /** The thermostat's own, as it is. */
+  readonly before: Wiring;
+  /** With its neighbours, where there are any: as it is (made only when asked for), and as it will be. */
+  readonly allBefore: () => Wiring;
+  readonly allAfter: Wiring;
+}
+
+/** Null where a corner has no solution. */
+export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | null {
+  const corners = new Corners(wirings, nominal);
+  const [weak, strong, loaded] = [corners.after('weak'), corners.after('strong'), corners.after('loaded')];
+  if (!weak || !strong || !loaded) return null;
+  const own = new Set(nominal.cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
+  const feeds = (results: readonly CallResult[]) =>
+    results.flatMap((one) => one.feeds.filter((feed) => own.has(feed.device)));
+  const [lows, highs] = [feeds(weak), feeds(strong)];
+  const always = inAll(nominal.cases.map((one) => running(one.loads)));
+  const stillOn = inAll(weak.map((one) => running(one.loads)));
+  const dead = always.filter((load) => !stillOn.includes(load));
+  const today = running(nominal.was.loads);
+  const expected = new Set([...nominal.cases.flatMap((one) => running(one.loads)), ...today]);
+  const ever = [...weak, ...strong, ...loaded].flatMap((one) => running(one.loads));
+  const humming = weak.flatMap((one) => one.inrush.weak);
   return {
-    call,
-    low: lowest === null ? null : Math.min(...lowest),
-    high: highest === null ? null : Math.max(...highest),
-    tooLow: feeds(low).some((one) => one.volts < one.min),
-    tooHigh: feeds(high).some((one) => one.volts > one.max + SLACK_VOLTS),
-    lost: running(was.loads).filter((load) => !running(low.loads).includes(load)),
-    solves: was.solves + low.solves + high.solves
+    call: nominal.call,
+    low: lows.length === 0 ? null : Math.min(...lows.map((one) => one.volts)),
+    high: highs.length === 0 ? null : Math.max(...highs.map((one) => one.volts)),
+    tooLow: lows.some((one) => one.volts < one.min),
+    tooHigh: highs.some((one) => one.volts > one.max + SLACK_VOLTS),
+    amps: Math.max(0, ...loaded.flatMap((one) => one.supplies.map((supply) => supply.amps))),
+    lost: dead.length === 0 ? [] : dead.filter((load) => runsToday(corners, load)),
+    weakAtPullIn: humming.length === 0 ? [] : [...new Set(humming)].filter((id) => !hums(corners, id)),
+    uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
+    excess: excessOf(loaded, corners, nominal.was),
+    solves: corners.solves
   };
 }
 
-/** One sentence for each kind, whatever the number of calls. `fed`: calls in which the thermostat is fed at rated mains. */
-export function limitFindings(
-  limits: readonly AtLimits[],
-  fed: (call: Call) => boolean,
-  kept: (call: Call, load: LoadId) => boolean
-): Finding[] {
-  const found: Finding[] = [];
-  const tell = (which: readonly AtLimits[], side: 'low' | 'high') => {
-    const volts = which.map((one) => one[side] ?? 0);
-    const [first] = which;
-    if (!first) return;
-    const value = side === 'low' ? Math.min(...volts) : Math.max(...volts);
-    const calls = which.map((one) => CALL_NAMES[one.call]).join(', ');
-    const text = `With the mains 10 % ${side}, the thermostat gets ${value.toFixed(1)} V (${calls}), which is ${side === 'low' ? 'less than it needs' : 'more than its sheet stands'}. Measure R to C once all is on.`;
-    found.push(
-      finding(
-        'warn',
-        'volts-at-limits',
-        text,
-        which.map((one) => `call:${one.call}`)
-      )
-    );
-  };
-  tell(
-    limits.filter((one) => one.tooLow && fed(one.call)),
-    'low'
-  );
-  tell(
-    limits.filter((one) => one.tooHigh && fed(one.call)),
-    'high'
-  );
-  for (const { call, lost } of limits) {
-    const only = lost.filter((load) => kept(call, load));
-    if (only.length === 0) continue;
-    const text = `With the mains 10 % low and ${CALL_NAMES[call]} called, ${only.map((one) => LOAD_NAMES[one]).join(', ')} no longer ${only.length > 1 ? 'pull' : 'pulls'} in, though ${only.length > 1 ? 'they do' : 'it does'} today.`;
-    found.push(finding('warn', 'load-at-limits', text, [`call:${call}`]));
+/** Solves a corner when it is asked for, in every case of polarity and bonding that makes a difference. */
+class Corners {
+  private readonly cases: readonly SupplyCase[];
+  private readonly today = new Map<string, CallResult | null>();
+  solves = 0;
+
+  constructor(
+    private readonly wirings: Wirings,
+    private readonly nominal: NominalCall
+  ) {
+    const { cases } = nominal;
+    const [first] = cases;
+    const decoupled = first !== undefined && cases.every((one) => sameReading(one, first));
+    this.cases = (decoupled ? [first] : cases).map((one) => one.supplyCase);
   }
-  return found;
+
+  after(corner: CornerId): readonly CallResult[] | null {
+    const found = this.cases.map((one) => this.solve(this.wirings.allAfter, { ...one, corner }));
+    return found.every((one) => one !== null) ? found : null;
+  }
+
+  /** The house as it is, by itself or with the neighbours. */
+  before(corner: CornerId, all: boolean): CallResult | null {
+    const key = `${corner} ${all}`;
+    const known = this.today.get(key);
+    if (known !== undefined) return known;
+    const { before, allBefore } = this.wirings;
+    const found = this.solve(all ? allBefore() : before, { ...PLAIN_CASE, corner });
+    this.today.set(key, found);
+    return found;
+  }
+
+  private solve(wiring: Wiring, supplyCase: SupplyCase): CallResult | null {
+    const made = simulate(wiring, this.nominal.world, this.nominal.call, supplyCase);
+    if (!made.ok) return null;
+    this.solves += made.result.solves;
+    return made.result;
+  }
+}
+
+/** Where all cases read the same, no current flows between the supplies, and none will with other values. */
+function sameReading(one: CallResult, other: CallResult): boolean {
+  const same = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));
+  return (
+    one.feeds.every((feed, at) => same(feed.volts, other.feeds[at]?.volts ?? NaN)) &&
+    one.supplies.every((supply, at) => same(supply.amps, other.supplies[at]?.amps ?? NaN)) &&
+    one.loads.every((load, at) => same(load.volts, other.loads[at]?.volts ?? NaN))
+  );
+}
+
+function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
+  return lists.reduce((common, one) => common.filter((load) => one.includes(load)));
+}
+
+function runsToday(corners: Corners, load: LoadId): boolean {
+  return running(corners.before('weak', false)?.loads ?? []).includes(load);
+}
+
+function hums(corners: Corners, coil: string): boolean {
+  return corners.before('weak', false)?.inrush.weak.includes(coil) ?? false;
+}
+
+function excessOf(loaded: readonly CallResult[], corners: Corners, was: CallResult): Excess[] {
+  const worst = new Map<string, SupplyResult>();
+  for (const supply of loaded.flatMap((one) => one.supplies)) {
+    const known = worst.get(supply.id);
+    const over = supply.fuseOpen || supply.amps * NOMINAL_VOLTS > supply.leastVa;
+    if (over && !(known && known.amps >= supply.amps)) worst.set(supply.id, supply);
+  }
+  return [...worst.values()].map((supply) => {
+    const amps = (result: CallResult | null) =>
+      result?.supplies.find((one) => one.id === supply.id)?.amps ?? null;
+    return { supply, ampsToday: amps(corners.before('loaded', true)), nominalToday: amps(was) };
+  });
 }

@@ -2,21 +2,31 @@
  * The proof of an option: both wirings are powered up for every call, in every believable world and in every case of polarity and
  * bonding, and compared function by function. What is said here comes out of the circuit; nothing is asserted.
  */
-import { expectedLoads, running } from '../circuit/expected';
-import { simulate, type CallResult } from '../circuit/simulate';
+import { running } from '../circuit/expected';
+import { simulate, type CallResult, type SimulateFailure, type SupplyResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
 import { isHeatPump } from '../devices/roles';
-import { caseName, supplyCases, type World } from '../devices/world';
+import { supplyCases, type World } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
-import { LOAD_NAMES } from '../trade/loads';
-import { finding, sortFindings, type Finding } from '../trade/findings';
-import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
+import { NOMINAL_VOLTS } from '../trade/loads';
+import { hasStop, sortFindings, type Finding } from '../trade/findings';
+import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
-import { harmFindings } from './harm';
-import { atLimits, limitFindings, type AtLimits } from './limits';
+import { limitFindings, type HoldsNominally } from './limit-findings';
+import {
+  asksIn,
+  crowdFindings,
+  dipFindings,
+  foldSupply,
+  rowFindings,
+  unsolvable,
+  worstHarm
+} from './proof-findings';
+import { atLimits, type AtLimits, type NominalCall } from './limits';
 
-export interface ProofRow {
+/** A call with nominal values. */
+export interface NominalRow {
   readonly call: Call;
   readonly before: readonly LoadId[];
   /** Loads that run in every case solved. */
@@ -27,14 +37,21 @@ export interface ProofRow {
   /** The lowest over the cases solved. */
   readonly voltsAfter: number | null;
   readonly fedAfter: boolean | null;
-  /** The lowest and the highest with the mains 10 % off either way. */
-  readonly voltsLow: number | null;
-  readonly voltsHigh: number | null;
   /** The most that any one transformer gives, VA, over the cases solved. */
   readonly vaBefore: number;
   readonly vaAfter: number;
   /** The highest share of its rating that any transformer carries. */
   readonly loadShare: number;
+  /** The fuse behind a transformer that is used nearest to its rating, amps; null where there is none. */
+  readonly fuse: { readonly amps: number; readonly rating: number; readonly open: boolean } | null;
+}
+
+export interface ProofRow extends NominalRow {
+  /** The lowest and the highest in the corners of all tolerances; null where nominal values fail already. */
+  readonly voltsLow: number | null;
+  readonly voltsHigh: number | null;
+  /** The most that any transformer gives there, amps; null as above. */
+  readonly ampsMost: number | null;
 }
 
 export interface WorldProof {
@@ -122,57 +139,95 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
   };
 }
 
+/** One call with nominal values: as it is, in every case of supplies, and with all neighbours calling at once. */
+interface SolvedCall extends NominalCall {
+  readonly crowd: CallResult | null;
+  readonly row: NominalRow;
+  readonly solves: number;
+}
+
 function proveBehaviour(input: ProofInput, behaviour: World, world: World, weight: number): WorldOutcome {
-  const findings: Finding[] = [];
-  const rows: ProofRow[] = [];
-  const before: CallResult[] = [];
-  const after: CallResult[] = [];
   const neighbours = input.neighbours ?? [];
-  const joint = neighbours.length === 0 ? null : jointWiring(input.after, neighbours);
-  const limits: AtLimits[] = [];
-  let solves = 0;
+  const joined = (wiring: Wiring) => (neighbours.length === 0 ? wiring : jointWiring(wiring, neighbours));
+  const allAfter = joined(input.after);
+  let allBefore: Wiring | null = null;
+  const wirings = {
+    before: input.before,
+    allAfter,
+    allBefore: () => (allBefore ??= joined(input.before))
+  };
+  const solved: SolvedCall[] = [];
+  const findings: Finding[] = [];
   for (const call of callsOf(behaviour, input.before)) {
-    const was = simulate(input.before, behaviour, call);
-    if (!was.ok) return { world, proof: null, findings: [unsolvable(was, world)], solves };
-    const cases: CallResult[] = [];
-    for (const supplyCase of supplyCases(suppliesIn(input.after))) {
-      const now = simulate(input.after, behaviour, call, supplyCase);
-      if (!now.ok) return { world, proof: null, findings: [unsolvable(now, world)], solves };
-      cases.push(now.result);
-      solves += now.result.solves;
-    }
-    solves += was.result.solves;
-    // Polarity and bonding are each thermostat's own matter, and solved above; what all draw together is solved once.
-    const together = joint && simulate(joint, behaviour, call);
-    if (together && !together.ok)
-      return { world, proof: null, findings: [unsolvable(together, world)], solves };
-    const crowd = together?.ok ? together.result : null;
-    solves += crowd?.solves ?? 0;
-    const own = new Set(cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
-    const limit = atLimits(input.before, joint ?? input.after, behaviour, call, own);
-    if (limit) limits.push(limit);
-    solves += limit?.solves ?? 0;
-    const row = {
-      ...compare(call, was.result, cases, crowd),
-      voltsLow: limit?.low ?? null,
-      voltsHigh: limit?.high ?? null
-    };
-    findings.push(...crowdFindings(crowd, cases, neighbours.length + 1));
-    rows.push(row);
-    before.push(was.result);
-    after.push(...cases.slice(0, 1));
-    findings.push(...rowFindings(row, behaviour, input.needsSupply));
-    findings.push(...worstHarm(cases), ...dipFindings(was.result, cases));
+    const one = solveCall(input, allAfter, behaviour, call);
+    if ('ok' in one) return { world, proof: null, findings: [unsolvable(one, world)], solves: 0 };
+    solved.push(one);
+    findings.push(
+      ...crowdFindings(one, neighbours.length + 1),
+      ...rowFindings(one.row, behaviour, input.needsSupply),
+      ...worstHarm(one.cases),
+      ...dipFindings(one.was, one.cases)
+    );
   }
-  const rowOf = (call: Call) => rows.find((one) => one.call === call);
-  findings.push(
-    ...limitFindings(
-      limits,
-      (call) => input.needsSupply === 'always' && rowOf(call)?.fedAfter === true,
-      (call, load) => rowOf(call)?.after.includes(load) === true
-    )
-  );
-  return { world, proof: { world, weight, rows, before, after }, findings: foldSupply(findings), solves };
+  // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
+  const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
+  const solvable = limits.filter((one) => one !== null);
+  findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply)));
+  const proof: WorldProof = {
+    world,
+    weight,
+    rows: solved.map((one, at) => ({ ...one.row, ...limitsOf(limits[at]) })),
+    before: solved.map((one) => one.was),
+    after: solved.flatMap((one) => one.cases.slice(0, 1))
+  };
+  const solves = [...solved, ...limits].reduce((sum, one) => sum + (one?.solves ?? 0), 0);
+  return { world, proof, findings: foldSupply(findings), solves };
+}
+
+function solveCall(
+  input: ProofInput,
+  allAfter: Wiring,
+  world: World,
+  call: Call
+): SolvedCall | SimulateFailure {
+  const was = simulate(input.before, world, call);
+  if (!was.ok) return was;
+  const cases: CallResult[] = [];
+  for (const supplyCase of supplyCases(suppliesIn(input.after))) {
+    const now = simulate(input.after, world, call, supplyCase);
+    if (!now.ok) return now;
+    cases.push(now.result);
+  }
+  // Polarity and bonding are each thermostat's own matter, and solved above; what all draw together is solved once.
+  const together = allAfter === input.after ? null : simulate(allAfter, world, call);
+  if (together && !together.ok) return together;
+  const crowd = together?.result ?? null;
+  const all = [was.result, ...cases, ...(crowd ? [crowd] : [])];
+  const solves = all.reduce((sum, one) => sum + one.solves, 0);
+  const nominal = { world, call, was: was.result, cases, crowd };
+  return { ...nominal, row: nominalRow(nominal), solves };
+}
+
+function limitsOf(limit: AtLimits | null | undefined): Pick<ProofRow, 'voltsLow' | 'voltsHigh' | 'ampsMost'> {
+  return { voltsLow: limit?.low ?? null, voltsHigh: limit?.high ?? null, ampsMost: limit?.amps ?? null };
+}
+
+/** What a corner may take away: what does not hold with nominal values has been said already. */
+function holdsNominally(
+  calls: readonly SolvedCall[],
+  needsSupply: ProofInput['needsSupply']
+): HoldsNominally {
+  const of = (call: Call) => calls.find((one) => one.call === call);
+  return {
+    fed: (call) => needsSupply !== 'dozes' && asksIn(needsSupply, call) && of(call)?.row.fedAfter === true,
+    runs: (call, load) => of(call)?.row.after.includes(load) === true,
+    carried: (call, supply) => {
+      const solved = of(call);
+      const results = solved ? [...solved.cases, ...(solved.crowd ? [solved.crowd] : [])] : [];
+      const own = results.flatMap((one) => one.supplies.filter((it) => it.id === supply));
+      return own.every((one) => !one.fuseOpen && one.amps * NOMINAL_VOLTS <= one.ratedVa);
+    }
+  };
 }
 
 function suppliesIn(wiring: Wiring): number {
@@ -180,74 +235,7 @@ function suppliesIn(wiring: Wiring): number {
   return wiring.devices.filter((one) => kinds.has(one.kind)).length;
 }
 
-/** What harms in any case of polarity and bonding, said once for each kind of harm, of the case in which most current flows. */
-function worstHarm(cases: readonly CallResult[]): Finding[] {
-  const amps = (one: CallResult) =>
-    Math.max(0, ...one.supplies.map((supply) => Math.max(supply.amps, supply.fuseAmps ?? 0)));
-  const found = new Map<string, { finding: Finding; amps: number; count: number; says: string }>();
-  for (const one of cases) {
-    for (const harm of harmFindings(one)) {
-      const key = `${harm.code} ${harm.because.join(' ')}`;
-      const known = found.get(key);
-      const count = (known?.count ?? 0) + 1;
-      if (known && known.amps >= amps(one)) found.set(key, { ...known, count });
-      else found.set(key, { finding: harm, amps: amps(one), count, says: caseName(one.supplyCase) });
-    }
-  }
-  return [...found.values()].map(({ finding: harm, count, says }) =>
-    count === cases.length ? harm : { ...harm, text: `${harm.text} (Worst case: ${says}.)` }
-  );
-}
-
-/** A dip at pull-in is said only where it is new: a house that works today pulls its coils in today. */
-function dipFindings(was: CallResult, cases: readonly CallResult[]): Finding[] {
-  const weak = [...new Set(cases.flatMap((one) => one.inrush.weak))].filter(
-    (id) => !was.inrush.weak.includes(id)
-  );
-  if (weak.length === 0) return [];
-  const text = `With ${CALL_NAMES[was.call]}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`;
-  return [finding('warn', 'inrush-dip', text, [...weak, `call:${was.call}`])];
-}
-
-function unsolvable(
-  failure: { readonly reason: string; readonly at: string; readonly why: string },
-  world: World
-): Finding {
-  return failure.reason === 'no-model'
-    ? finding(
-        'stop',
-        'no-circuit',
-        `No circuit is known for ${world.says}: nothing can be proven for it.`,
-        []
-      )
-    : finding('stop', 'circuit-not-solvable', `The circuit cannot be solved: ${failure.why}.`, [failure.at]);
-}
-
-/** What breaks only when all thermostats on a machine call at once. */
-function crowdFindings(
-  crowd: CallResult | null,
-  cases: readonly CallResult[],
-  thermostats: number
-): Finding[] {
-  if (crowd === null) return [];
-  const key = (one: Finding) => `${one.code} ${one.because[0] ?? ''}`;
-  const alone = new Set(cases.flatMap((one) => harmFindings(one)).map(key));
-  return harmFindings(crowd)
-    .filter((one) => one.code === 'fuse-opens' || one.code === 'transformer-overloaded')
-    .filter((one) => !alone.has(key(one)))
-    .map((one) => ({
-      ...one,
-      code: 'overloaded-together',
-      text: `${one.text} (All ${thermostats} thermostats on it call at once.)`
-    }));
-}
-
-function compare(
-  call: Call,
-  was: CallResult,
-  cases: readonly CallResult[],
-  crowd: CallResult | null
-): Omit<ProofRow, 'voltsLow' | 'voltsHigh'> {
+function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solves'>): NominalRow {
   const before = running(was.loads);
   const always = cases
     .map((one) => running(one.loads))
@@ -260,6 +248,7 @@ function compare(
     (one): one is number => one !== null
   );
   const fed = [...cases.map((one) => one.thermostatFed), ...crowded.map((one) => one.fed)];
+  const supplies = all.flatMap((one) => one.supplies);
   return {
     call,
     before,
@@ -271,73 +260,23 @@ function compare(
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
     vaBefore: mostVa([was]),
     vaAfter: mostVa(all),
-    loadShare: Math.max(
-      0,
-      ...all.flatMap((one) => one.supplies.map((supply) => supply.amps / (supply.ratedVa / 24)))
-    )
+    loadShare: Math.max(0, ...supplies.map((one) => (one.amps * NOMINAL_VOLTS) / one.ratedVa)),
+    fuse: nearestFuse(supplies)
   };
+}
+
+function nearestFuse(supplies: readonly SupplyResult[]): ProofRow['fuse'] {
+  const fuses = supplies.flatMap((one) =>
+    one.fuseRating === null
+      ? []
+      : [{ amps: one.fuseAmps ?? one.amps, rating: one.fuseRating, open: one.fuseOpen }]
+  );
+  return fuses.reduce<ProofRow['fuse']>(
+    (worst, one) => (worst && worst.amps / worst.rating >= one.amps / one.rating ? worst : one),
+    null
+  );
 }
 
 function mostVa(results: readonly CallResult[]): number {
   return Math.max(0, ...results.flatMap((one) => one.supplies.map((supply) => supply.va)));
-}
-
-function names(loads: readonly LoadId[]): string {
-  return loads.map((load) => LOAD_NAMES[load]).join(', ');
-}
-
-function rowFindings(row: ProofRow, world: World, needsSupply: ProofInput['needsSupply']): Finding[] {
-  const found: Finding[] = [];
-  const expected = expectedLoads(row.call, world);
-  if (row.lost.length > 0) {
-    const level = row.call === 'fan' ? 'warn' : 'stop';
-    const text = `${capitalCall(row.call)} is lost: ${names(row.lost)} no longer ${row.lost.length > 1 ? 'run' : 'runs'}.`;
-    found.push(finding(level, 'function-lost', text, [`call:${row.call}`]));
-  }
-  const dead = expected.filter((load) => !row.before.includes(load));
-  if (dead.length > 0) {
-    const text = `In the record as it is, ${CALL_NAMES[row.call]} does not start: ${names(dead)}. If it works in the house, an end was read wrongly.`;
-    found.push(finding('warn', 'dead-before', text, [`call:${row.call}`]));
-  }
-  const uncalled = row.gained.filter((load) => !expected.includes(load));
-  if (uncalled.length > 0) {
-    found.push(
-      finding(
-        'stop',
-        'load-runs-uncalled',
-        `With ${CALL_NAMES[row.call]}, ${names(uncalled)} would run though nobody called for it.`,
-        [`call:${row.call}`]
-      )
-    );
-  }
-  const asksNow = needsSupply === 'idle' ? row.call === 'idle' : needsSupply !== 'never';
-  if (asksNow && row.fedAfter !== true) {
-    const volts = row.voltsAfter === null ? 'nothing' : `${row.voltsAfter.toFixed(1)} V`;
-    const high = row.voltsAfter !== null && row.voltsAfter > 30;
-    const text = `With ${CALL_NAMES[row.call]}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
-    found.push(
-      finding(
-        needsSupply === 'dozes' ? 'warn' : 'stop',
-        high ? 'thermostat-overfed' : 'thermostat-unfed',
-        text,
-        [`call:${row.call}`]
-      )
-    );
-  }
-  return found;
-}
-
-function capitalCall(call: Call): string {
-  const name = CALL_NAMES[call];
-  return name.charAt(0).toUpperCase() + name.slice(1);
-}
-
-/** "Dead in every call" is one sentence, not one for each call. */
-function foldSupply(findings: readonly Finding[]): Finding[] {
-  const unfed = findings.filter((one) => one.code === 'thermostat-unfed');
-  const [first] = unfed;
-  if (!first || unfed.length < 2) return [...findings];
-  const because = unfed.flatMap((one) => one.because);
-  const text = `The thermostat gets too little at its own terminals in ${unfed.length} calls (${because.map((id) => CALL_NAMES[id.replace('call:', '') as Call]).join(', ')}): its display dies.`;
-  return [{ ...first, text, because }, ...findings.filter((one) => one.code !== 'thermostat-unfed')];
 }

@@ -126,6 +126,8 @@ export const FINDING_CODES = [
   'overloaded-together',
   'volts-at-limits',
   'load-at-limits',
+  'overloaded-at-limits',
+  'transformer-unread',
   'device-may-complain',
   'old-adapter-in-line',
   'set-up',

@@ -54,6 +54,8 @@ export function transformerOhms(va: number): number {
 }
 
 export const USUAL_TRANSFORMER_VA = 40;
+/** The smallest that control transformers are made: what one may be whose plate nobody has read. */
+export const LEAST_TRANSFORMER_VA = 20;
 export const USUAL_FUSE_AMPS = 3;
 
 /** A blade fuse opens for certain, though slowly, above 1.35 times its rating. */

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The solved circuit, call by call: what ran, what will run, what the thermostat gets. */
-  import type { WorldProof } from '$core/supply/prove';
+  import type { ProofRow, WorldProof } from '$core/supply/prove';
   import { voltsText } from '$core/trade/figures';
   import { LOAD_NAMES } from '$core/trade/loads';
   import { CALL_NAMES, type LoadId } from '$core/trade/vocabulary';
@@ -12,6 +12,8 @@
   let { proof }: Props = $props();
   const names = (loads: readonly LoadId[]) =>
     loads.length === 0 ? 'nothing' : loads.map((one) => LOAD_NAMES[one]).join(', ');
+  const most = ({ fuse, ampsMost }: ProofRow) =>
+    ampsMost === null ? (fuse?.amps ?? 0).toFixed(1) : `up to ${ampsMost.toFixed(1)}`;
   const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 </script>
 
@@ -37,6 +39,8 @@
           >
           <td class="text-right whitespace-nowrap" title="{Math.round(100 * row.loadShare)} % of its rating"
             >{row.vaBefore.toFixed(0)} → {row.vaAfter.toFixed(0)} VA{#if row.loadShare > 1}<b>, too much</b
+              >{/if}{#if row.fuse?.open}<br /><b>✕ fuse opens</b>{:else if row.fuse}<br /><span
+                class="quiet text-xs">{most(row)} A, fuse {row.fuse.rating} A</span
               >{/if}</td
           >
           <td class="text-right whitespace-nowrap"
@@ -44,7 +48,7 @@
                 row.voltsAfter
               )}{/if}{#if row.voltsLow !== null && row.voltsHigh !== null}<br /><span
                 class="quiet text-xs"
-                title="with the mains 10 % low and 10 % high"
+                title="at the worst of all tolerances"
                 >{row.voltsLow.toFixed(1)} to {row.voltsHigh.toFixed(1)} V</span
               >{/if}</td
           >

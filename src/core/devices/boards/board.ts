@@ -4,6 +4,7 @@ import {
   CONTACT_OHMS,
   DROP_OUT_VOLTS,
   PULL_IN_VOLTS,
+  LEAST_TRANSFORMER_VA,
   USUAL_FUSE_AMPS,
   USUAL_TRANSFORMER_VA,
   type CoilFacts
@@ -20,7 +21,7 @@ export function commonNode(board: Board): string {
 
 /**
  * Transformer, door switch, fuse, float switch and then the hot terminal (R, or the one that is there in its place). An unread size counts
- * as the usual 40 VA.
+ * as the usual 40 VA, and may be as little as 20.
  */
 export function supplyElements(board: Board, hotMark: string, va = USUAL_TRANSFORMER_VA): Element[] {
   const inside = `${board.id}:hot`;
@@ -30,7 +31,7 @@ export function supplyElements(board: Board, hotMark: string, va = USUAL_TRANSFO
     inside,
     commonNode(board),
     board.transformerVa ?? va,
-    true
+    board.transformerVa ?? LEAST_TRANSFORMER_VA
   );
   const fuse = (a: string, b: string): Fuse => ({
     kind: 'fuse',
@@ -53,7 +54,7 @@ export function supplyElements(board: Board, hotMark: string, va = USUAL_TRANSFO
 
 /** A switch that is closed as long as all is well; a fault opens it. */
 export function closedSwitch(id: string, a: string, b: string): Resistor {
-  return { kind: 'resistor', id, a, b, ohms: CONTACT_OHMS };
+  return { kind: 'resistor', of: 'joint', id, a, b, ohms: CONTACT_OHMS };
 }
 
 /** A coil between two nodes. */

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { SCHOOLHOUSE } from '../../demo/schoolhouse';
+import { callsOf } from '../devices/calls';
+import { PLAIN_CASE, type CornerId } from '../devices/world';
+import { splitterHouse, type PoweredHouse } from '../scenarios/half-wave-houses';
+import { boardOf, worldOf } from '../scenarios/hand-wired';
+import { plannedHouse, twoSupplyHouse, zonedHouse } from '../scenarios/powered-houses';
+import type { Call } from '../trade/vocabulary';
+import { finish } from './long-run';
+import { simulate } from './simulate';
+import { toleranceRun } from './tolerance';
+
+const classroom = plannedHouse(
+  SCHOOLHOUSE,
+  SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom')!
+);
+const houses: [string, PoweredHouse][] = [
+  ['a planned classroom', classroom],
+  ['two supplies', twoSupplyHouse()],
+  ['a panel of four zones', zonedHouse(4)],
+  ['a splitter', splitterHouse()]
+];
+
+function reading({ wiring, world }: PoweredHouse, call: Call, corner?: CornerId) {
+  const made = simulate(wiring, world, call, corner ? { ...PLAIN_CASE, corner } : PLAIN_CASE);
+  if (!made.ok) throw new Error(made.why);
+  return made.result;
+}
+
+const amps = (where: PoweredHouse, call: Call, corner?: CornerId) =>
+  Math.max(...reading(where, call, corner).supplies.map((one) => one.amps));
+
+describe('the corners of all tolerances', () => {
+  it.each(houses)('hold every house that is drawn between them: %s', (_, where) => {
+    const calls = callsOf(where.world, where.wiring);
+    const run = toleranceRun({ ...where, calls, draws: 3000, seed: 11 });
+    if ('ok' in run) throw new Error(run.why);
+    for (const { call, volts } of finish(run).calls) {
+      const [low, high] = (['weak', 'strong'] as const).map(
+        (corner) => reading(where, call, corner).feeds[0]?.volts
+      );
+      expect(Math.min(...volts)).toBeGreaterThan(low!);
+      expect(Math.max(...volts)).toBeLessThan(high!);
+    }
+  });
+
+  it.each(houses)(
+    'give more current than nominal values, and then the nominal ones again: %s',
+    (_, where) => {
+      const fresh = structuredClone(where);
+      for (const call of callsOf(where.world, where.wiring)) {
+        expect(amps(where, call, 'loaded')).toBeGreaterThan(amps(where, call) * 1.1);
+        reading(where, call, 'strong');
+        expect(reading(where, call)).toEqual(reading(fresh, call));
+      }
+    }
+  );
+
+  it('take a transformer whose plate nobody has read for the smallest in the weak corner only', () => {
+    const with_ = (transformerVa: number | null): PoweredHouse => ({
+      world: worldOf('furnace'),
+      wiring: {
+        ...twoSupplyHouse().wiring,
+        devices: twoSupplyHouse().wiring.devices.map((one) =>
+          one.id === 'eq' ? boardOf('eq', ['R', 'C', 'W', 'G'], { transformerVa }) : one
+        )
+      }
+    });
+    const burner = (va: number | null, corner?: CornerId) =>
+      reading(with_(va), 'heat1', corner).loads.find((one) => one.id === 'burner')!.volts;
+    expect(burner(null)).toBe(burner(40));
+    expect(burner(null, 'weak')).toBeCloseTo(burner(20, 'weak'), 9);
+    expect(burner(null, 'weak')).toBeLessThan(burner(40, 'weak') - 1);
+  });
+});
