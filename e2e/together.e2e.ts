@@ -26,7 +26,7 @@ test('four zones overload the panel together; one bigger transformer opens all o
   await expect(panel).toContainText('110 %: too much');
   await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
   await expectAccessible(page);
-  await panel.getByRole('button', { name: 'Plan with one of 50 VA' }).click();
+  await panel.getByRole('button', { name: 'Plan with one of 75 VA' }).click();
   await expect(page.locator('[data-verdict="care"]')).toHaveCount(4);
   await expect(panel).not.toContainText('too much');
   await expect(page.locator('[data-cuts]')).toContainText(
