@@ -52,6 +52,32 @@ test('four zones overload the panel together; one bigger transformer opens all o
   );
 });
 
+test('ways that fit together are taken at once, can be taken back, and go along on paper', async ({
+  page
+}) => {
+  await openDemo(page, 'classroom', 'together');
+  const ways = page.getByRole('region', { name: 'Ways taken' });
+  const open = ways.getByText('(recommended, not chosen)');
+  await expect(open).toHaveCount(3);
+  await ways.getByRole('button', { name: 'Take these ways' }).click();
+  // The bell room has no device and waits for a licensed person: it is left as it is.
+  await expect(open).toHaveCount(1);
+  await expect(ways.getByRole('button', { name: 'Take these ways' })).toHaveCount(0);
+
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As PDF' }).click()
+  ]);
+  expect(pdf.suggestedFilename()).toBe('the-old-schoolhouse-all-together.pdf');
+  const bytes = await readFile(await pdf.path());
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(bytes.includes(Buffer.from('FontFile'))).toBe(true);
+
+  // One step back opens all of them again.
+  await page.getByRole('button', { name: /^Take back:/ }).click();
+  await expect(open).toHaveCount(3);
+});
+
 test('a new thermostat goes on a machine that is there, or on one of its own', async ({ page }) => {
   await openFerry(page, 'th-landing/survey');
   await page.getByRole('button', { name: '+ Thermostat' }).click();

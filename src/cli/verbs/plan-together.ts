@@ -1,3 +1,4 @@
+import { quantityText } from '$core/trade/figures';
 import { togetherReport } from '$core/formats/reports';
 import { deviceName } from '$core/match/catalogue';
 import type { Job } from '$core/job/schema';
@@ -37,7 +38,7 @@ function pageOf(job: Job, together: Together): string {
     'Parts:',
     ...together.parts
       .filter((one) => one.run === undefined)
-      .map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
+      .map((part) => `  ${quantityText(part.quantity, part.unit)}: ${part.name} ($${part.cost})`),
     ...together.cuts.rolls.flatMap((roll) =>
       wrap(
         `roll of ${roll.lengthM} m, ${roll.conductors} conductors, ${roll.gauge} AWG ($${roll.cost}): ${roll.runs.map((one) => `${one.lengthM} m for ${one.for}`).join(', ')}; ${roll.restM} m left`,

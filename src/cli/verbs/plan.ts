@@ -4,7 +4,7 @@ import { bagFor } from '$core/plan/tools';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
-import { percentText, voltsText } from '$core/trade/figures';
+import { percentText, quantityText, voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
@@ -64,7 +64,7 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
     ),
     ...(made.moves.length > 0 ? ['', ...wrap(`Tools: ${bagFor(made.moves).join(', ')}`, '', '  ')] : []),
     ...(made.parts.length > 0 ? ['', 'Parts:'] : []),
-    ...made.parts.map((part) => `  ${part.quantity} ${part.unit} ${part.name} ($${part.cost})`),
+    ...made.parts.map((part) => `  ${quantityText(part.quantity, part.unit)}: ${part.name} ($${part.cost})`),
     '',
     'Local code and the maker’s sheet win over this plan.',
     'All supplies off, and proven off, before anything is touched.'

@@ -10,6 +10,11 @@ export function voltsText(volts: number | null): string {
   return volts === null ? '–' : `${volts.toFixed(1)} V`;
 }
 
+/** `1 piece`, `3 pieces`. */
+export function quantityText(quantity: number, unit: string): string {
+  return `${quantity} ${unit}${quantity === 1 ? '' : 's'}`;
+}
+
 const MONTHS = [
   'January',
   'February',

@@ -2,14 +2,15 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { wiringSvg } from '$core/formats/wiring-svg';
 import { deviceName } from '$core/match/catalogue';
-import { moveSvg } from '$core/formats/move-svg';
 import { wiringsAlong } from '$core/plan/moves';
 import { bagFor } from '$core/plan/tools';
-import { costText, minutesText } from '../moves/bands';
+import { costText, minutesText, partText } from '../moves/bands';
 import type { Plan, PlannedOption } from '$core/plan/plan';
 import { voltsText } from '$core/trade/figures';
 import { LOAD_NAMES } from '$core/trade/loads';
-import { CALL_NAMES, VERDICT_NAMES } from '$core/trade/vocabulary';
+import type { ProofRow } from '$core/supply/prove';
+import { CALL_NAMES, VERDICT_NAMES, type LoadId } from '$core/trade/vocabulary';
+import { cautionBox, movesTable, type MoveLine } from './moves-pdf';
 import { contentAsPdf } from './pdf';
 
 export interface PlanSheet {
@@ -22,7 +23,7 @@ export interface PlanSheet {
 }
 
 export function planAsPdf(sheet: PlanSheet): Promise<Blob> {
-  return contentAsPdf(contentOf(sheet), sheet.title);
+  return contentAsPdf(planContent(sheet), sheet.title);
 }
 
 /** Both drawings in one SVG file each. */
@@ -35,7 +36,8 @@ export function planDrawings({ plan }: PlanSheet): { before: string; after: stri
   };
 }
 
-function contentOf(sheet: PlanSheet): Content[] {
+/** What stands in it, before it is made into pages. */
+export function planContent(sheet: PlanSheet): Content[] {
   const { plan, taken, title, conditions } = sheet;
   const { before, after } = planDrawings(sheet);
   const variant = taken.variant ? ` (${taken.variant.title})` : '';
@@ -45,20 +47,7 @@ function contentOf(sheet: PlanSheet): Content[] {
       text: `${deviceName(plan.device)}: ${taken.title}${variant}. ${VERDICT_NAMES[taken.verdict]}, ${minutesText(taken.minutesBand)}, parts ${costText(taken.costBand)}.`,
       margin: [0, 0, 0, 6]
     },
-    {
-      table: {
-        widths: ['*'],
-        body: [
-          [
-            {
-              text: 'Every supply off, and proven off, before a cover comes off: it was running and stops; then a meter. Mains, an unknown voltage, a smell of gas, data conductors, a bypassed control: stop, and call a licensed person. Local code and the maker’s sheet win over this list. It can be wrong: the checks at the end are not optional.',
-              bold: true
-            }
-          ]
-        ]
-      },
-      margin: [0, 0, 0, 8]
-    },
+    cautionBox(),
     ...(conditions.length > 0 ? [{ text: 'To mind', style: 'head' }, { ul: [...conditions] }] : []),
     ...(taken.loses.length > 0
       ? [
@@ -71,59 +60,49 @@ function contentOf(sheet: PlanSheet): Content[] {
     { svg: before, width: 500, margin: [0, 10, 0, 0] },
     ...(after ? [{ svg: after, width: 500, margin: [0, 10, 0, 0] as [number, number, number, number] }] : []),
     { text: 'One conductor at a time', style: 'head' },
-    movesTable(plan, taken),
+    ...movesTable(linesOf(plan, taken)),
     { text: 'Parts and tools', style: 'head' },
     {
-      ul: [
-        ...plan.parts.map((one) => `${one.quantity} ${one.unit}: ${one.name}`),
-        bagFor(plan.moves).join(', ')
-      ]
+      ul: [...plan.parts.map(partText), bagFor(plan.moves).join(', ')]
     },
-    ...proofTable(plan)
+    ...proofTable(taken)
   ];
 }
 
-/** Each move with a box to tick, what it takes, and both ends before and after. */
-function movesTable({ moves }: Plan, { before }: PlannedOption): Content {
+function linesOf({ moves }: Plan, { before }: PlannedOption): MoveLine[] {
   const along = wiringsAlong(before, moves);
-  const body: TableCell[][] = moves.map((move, at) => {
-    const [was, is] = [along[at], along[at + 1]];
-    const svg = was && is ? moveSvg(was, is, move) : null;
-    const facts = [move.strip === null ? '' : `strip ${move.strip}`, move.tools.join(', ')].filter(Boolean);
-    return [
-      { canvas: [{ type: 'rect', x: 0, y: 1, w: 9, h: 9, lineWidth: 0.8 }] },
-      { text: `${at + 1}`, alignment: 'right' },
-      { text: move.place === 'wall' ? 'wall' : move.place },
-      {
-        stack: [{ text: move.text }, ...(facts.length > 0 ? [{ text: facts.join('; '), fontSize: 7.5 }] : [])]
-      },
-      svg === null ? { text: '' } : { svg, width: 150 }
-    ];
-  });
-  return {
-    table: { widths: [12, 16, 62, '*', 150], body, dontBreakRows: true },
-    layout: 'lightHorizontalLines'
-  };
+  return moves.map((move, at) => ({ move, number: at + 1, before: along[at], after: along[at + 1] }));
 }
 
-function proofTable({ before, after }: Plan): Content[] {
-  if (after.length === 0) return [];
-  const runs = (result: Plan['after'][number] | undefined) =>
-    result?.loads
-      .filter((one) => one.energised)
-      .map((one) => LOAD_NAMES[one.id])
-      .join(', ') || 'nothing';
+/** The printed rows are those of the likeliest world. */
+function proofTable({ proof }: PlannedOption): Content[] {
+  const [world] = proof?.worlds ?? [];
+  if (!world) return [];
+  const runs = (loads: readonly LoadId[]) => loads.map((one) => LOAD_NAMES[one]).join(', ') || 'nothing';
+  const range = ({ voltsLow, voltsHigh }: ProofRow) =>
+    voltsLow === null || voltsHigh === null ? '–' : `${voltsLow.toFixed(1)} to ${voltsHigh.toFixed(1)} V`;
+  const most = ({ ampsMost, fuse }: ProofRow) =>
+    ampsMost === null ? '–' : `${ampsMost.toFixed(1)} A${fuse ? ` of ${fuse.rating} A` : ''}`;
   const body: TableCell[][] = [
-    ['Call', 'Runs today', 'Will run', 'Thermostat'].map((text) => ({ text, bold: true })),
-    ...after.map((one, at) => [
-      CALL_NAMES[one.call],
-      runs(before[at]),
-      runs(one),
-      voltsText(one.thermostatVolts)
+    ['Call', 'Runs today', 'Will run', 'Thermostat', 'at worst', 'Most, of fuse'].map((text) => ({
+      text,
+      bold: true
+    })),
+    ...world.rows.map((row) => [
+      CALL_NAMES[row.call],
+      runs(row.before),
+      runs(row.after),
+      voltsText(row.voltsAfter),
+      range(row),
+      most(row)
     ])
   ];
   return [
     { text: 'Proof: powered up on paper', style: 'head' },
-    { table: { headerRows: 1, widths: [110, '*', '*', 70], body }, layout: 'lightHorizontalLines' }
+    { table: { headerRows: 1, widths: [85, '*', '*', 55, 70, 60], body }, layout: 'lightHorizontalLines' },
+    {
+      text: '“At worst”: mains 10 % off, and transformer, coils, copper and joints at the ends of their tolerances.',
+      fontSize: 8
+    }
   ];
 }

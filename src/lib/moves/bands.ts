@@ -1,5 +1,7 @@
-/** Minutes and money with their bands, in words. */
+/** Minutes and money with their bands, and what is to be bought, in words. */
 import type { Band } from '$core/plan/effort';
+import type { Part } from '$core/supply/types';
+import { quantityText } from '$core/trade/figures';
 
 /** Above this, minutes are said in hours. */
 const HOURS_FROM = 100;
@@ -19,4 +21,8 @@ export function minutesText({ low, usual, high }: Band): string {
 
 export function costText({ low, usual, high }: Band): string {
   return usual === 0 ? 'none to buy' : `about $${usual} ($${low} to $${high})`;
+}
+
+export function partText({ quantity, unit, name, cost }: Part): string {
+  return `${quantityText(quantity, unit)}: ${name}, about $${cost}`;
 }

@@ -1,9 +1,9 @@
 <script lang="ts">
   /** Parts of all thermostats on one list, and cable cut from whole rolls. */
-  import { deviceName } from '$core/match/catalogue';
   import type { Together } from '$core/plan/together';
   import { bagFor } from '$core/plan/tools';
-  import { costText } from '../moves/bands';
+  import { costText, partText } from '../moves/bands';
+  import { byTheMetreText, deviceText, rollText } from './words';
 
   interface Props {
     together: Together;
@@ -17,28 +17,14 @@
 <section class="sheet-of-paper p-4" aria-label="To buy">
   <h2 class="section-title mb-2">To buy, for all</h2>
   <ul class="list-disc pl-5">
-    {#each devices as one (one.thermostat.id)}<li>
-        {deviceName(one.device)}, for {one.thermostat.name}{one.device.price === null
-          ? ''
-          : `, $${one.device.price}`}
-      </li>{/each}
-    {#each pieces as part (part.id)}<li>
-        {part.quantity}
-        {part.unit}: {part.name}, about ${part.cost}
-      </li>{/each}
+    {#each devices as one (one.thermostat.id)}<li>{deviceText(one)}</li>{/each}
+    {#each pieces as part (part.id)}<li>{partText(part)}</li>{/each}
   </ul>
   {#if together.cuts.rolls.length + together.cuts.byTheMetre.length > 0}
     <h3 class="mt-3 font-semibold">Cable, from whole rolls</h3>
     <ul class="list-disc pl-5" data-cuts>
-      {#each together.cuts.rolls as roll, at (at)}<li>
-          {roll.conductors}
-          {roll.conductors === 1 ? 'conductor' : 'conductors'}, {roll.gauge} AWG, a roll of {roll.lengthM} m, about
-          ${roll.cost}: cut {roll.runs.map((one) => `${one.lengthM} m for ${one.for}`).join(', ')}; {roll.restM}
-          m are left
-        </li>{/each}
-      {#each together.cuts.byTheMetre as run (run.for)}<li>
-          {run.conductors} conductors, {run.lengthM} m for {run.for}: longer than any roll, by the metre
-        </li>{/each}
+      {#each together.cuts.rolls as roll, at (at)}<li>{rollText(roll)}</li>{/each}
+      {#each together.cuts.byTheMetre as run (run.for)}<li>{byTheMetreText(run)}</li>{/each}
     </ul>
     {#if together.cuts.piecesFromRest}<p class="mt-1">
         Short pieces at the equipment come from what is left.

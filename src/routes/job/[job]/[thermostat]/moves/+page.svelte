@@ -8,7 +8,8 @@
   import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
-  import { costText, minutesText } from '$lib/moves/bands';
+  import { costText, minutesText, partText } from '$lib/moves/bands';
+  import { groupMoves, placeHead } from '$lib/moves/groups';
   import MoveRow from '$lib/moves/move-row.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
@@ -27,7 +28,7 @@
   const title = $derived(
     `${place.job.name}, ${place.thermostat.name}: ${deviceName(plan.device)}, ${(taken?.title ?? '').toLowerCase()}`
   );
-  const groups = $derived(byPlace(plan.moves));
+  const groups = $derived(groupMoves(plan.moves));
   const conditions = $derived(
     [...place.safety.findings, ...(taken?.findings ?? [])].filter((one) => one.level !== 'note')
   );
@@ -80,28 +81,9 @@
     if (drawings.after) download(name('after.svg'), drawings.after, 'image/svg+xml');
   }
 
-  interface Group {
-    readonly place: string;
-    readonly first: number;
-    readonly moves: readonly Move[];
-  }
-
-  /** Moves that follow each other at one place stand under one head. */
-  function byPlace(moves: readonly Move[]): Group[] {
-    const groups: { place: string; first: number; moves: Move[] }[] = [];
-    moves.forEach((move, index) => {
-      const last = groups.at(-1);
-      if (last?.place === move.place) last.moves.push(move);
-      else groups.push({ place: move.place, first: index + 1, moves: [move] });
-    });
-    return groups;
-  }
-
   function head(name: string): string {
-    if (name === 'wall') return 'At the wall';
-    if (name === 'outlet') return 'At the outlet';
     const machine = place.equipment.find((one) => one.machine.name === name)?.machine;
-    return machine?.place ? `${name}, ${machine.place}` : `At the ${name}`;
+    return machine?.place ? `${name}, ${machine.place}` : placeHead(name);
   }
 </script>
 
@@ -185,7 +167,7 @@
         </p>
       {/if}
       {#each groups as group (group.first)}
-        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.place)}</h3>
+        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.key)}</h3>
         <ol start={group.first} class="flex list-none flex-col">
           {#each group.moves as move, index (move.id)}
             {@const at = doneAt.get(moveKey(move))}
@@ -214,10 +196,7 @@
           <li>
             {deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}
           </li>
-          {#each plan.parts as part (part.id)}<li>
-              {part.quantity}
-              {part.unit}: {part.name}&ensp;about ${part.cost}
-            </li>{/each}
+          {#each plan.parts as part (part.id)}<li>{partText(part)}</li>{/each}
         </ul>
         {#if taken}<p class="mt-2">
             Parts {costText(taken.costBand)}, without the thermostat and without whoever is paid for mains

@@ -2,10 +2,11 @@
   /** All thermostats of the job as one piece of work: shared transformers, one trip, one list to buy. */
   import Printer from '@lucide/svelte/icons/printer';
   import { takeWays, tickMove } from '$core/job/edits';
-  import { deviceName } from '$core/match/catalogue';
-  import { moveKey, wiringsAlong } from '$core/plan/moves';
+  import { moveKey } from '$core/plan/moves';
   import type { JointMove } from '$core/plan/joint-moves';
   import { JobTogether } from '$lib/together/job-together.svelte';
+  import { downloadBlob, fileName } from '$lib/files/download';
+  import { togetherAsPdf } from '$lib/files/together-pdf';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import { minutesText } from '$lib/moves/bands';
   import MoveRow from '$lib/moves/move-row.svelte';
@@ -14,6 +15,7 @@
   import { getPlace } from '$lib/state/context';
   import SharedSupply from '$lib/together/shared-supply.svelte';
   import Shopping from '$lib/together/shopping.svelte';
+  import { jointGroups, jointPictures, ownerOf, wayText } from '$lib/together/words';
 
   const place = getPlace();
   const planned = new JobTogether();
@@ -36,17 +38,8 @@
       }))
   );
   const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
-  const groups = $derived(byPlace(together?.moves ?? []));
-  /** The wiring of its own thermostat before and after each move. */
-  const pictures = $derived(
-    new Map(
-      (together?.places ?? []).flatMap(({ thermostat, option }) => {
-        const own = (together?.moves ?? []).filter((one) => one.thermostats.includes(thermostat.id));
-        const along = wiringsAlong(option.before, own);
-        return own.map((move, at) => [move.id, [along[at], along[at + 1]]] as const);
-      })
-    )
-  );
+  const groups = $derived(jointGroups(together?.moves ?? [], nameOf));
+  const pictures = $derived(together ? jointPictures(together) : new Map<string, never>());
   const next = $derived(together?.moves.find((one) => doneAt(one) === undefined));
 
   function doneAt(move: JointMove): string | undefined {
@@ -68,26 +61,20 @@
     }
   }
 
-  function byPlace(moves: readonly JointMove[]) {
-    const groups: { place: string; first: number; moves: JointMove[] }[] = [];
-    moves.forEach((move, index) => {
-      const where =
-        move.place === 'wall' || move.place === 'outlet'
-          ? `${move.place} ${move.thermostats.join()}`
-          : move.place;
-      const last = groups.at(-1);
-      if (last?.place === where) last.moves.push(move);
-      else groups.push({ place: where, first: index + 1, moves: [move] });
-    });
-    return groups;
-  }
+  let busy = $state(false);
+  let trouble = $state('');
 
-  function head(move: JointMove | undefined): string {
-    if (!move) return '';
-    const whose = move.thermostats.map((id) => nameOf.get(id) ?? id).join(', ');
-    if (move.place === 'wall') return `At the wall: ${whose}`;
-    if (move.place === 'outlet') return `At the outlet: ${whose}`;
-    return `At the ${move.place}`;
+  async function asPdf(): Promise<void> {
+    if (!together) return;
+    busy = true;
+    try {
+      const sheet = { together, title: `${place.job.name}, all together`, names: nameOf, chosen };
+      downloadBlob(fileName(`${place.job.name}-all-together`, 'pdf'), await togetherAsPdf(sheet));
+      trouble = '';
+    } catch (error) {
+      trouble = `The PDF was not made: ${error instanceof Error ? error.message : String(error)}. Print holds the same.`;
+    }
+    busy = false;
   }
 
   const timeOf = (iso: string) =>
@@ -104,9 +91,15 @@
         {place.job.thermostats.length} thermostats as one piece of work: one trip to each machine, one list to buy.
       </p>
     </div>
-    <button type="button" class="btn btn-primary no-print" onclick={() => window.print()}
-      ><Printer size={18} aria-hidden="true" />Print</button
-    >
+    <div class="no-print flex flex-wrap gap-2">
+      {#if together}<button type="button" class="btn btn-outline" disabled={busy} onclick={asPdf}
+          >{busy ? 'Making …' : 'As PDF'}</button
+        >{/if}
+      <button type="button" class="btn btn-primary" onclick={() => window.print()}
+        ><Printer size={18} aria-hidden="true" />Print</button
+      >
+    </div>
+    {#if trouble}<p class="w-full text-sm" role="alert">{trouble}</p>{/if}
   </div>
 
   {#if !together}
@@ -124,13 +117,7 @@
               >{one.thermostat.name}</a
             >
             <VerdictMark verdict={one.option.verdict} size={16} />
-            <span
-              >{one.option.title}{one.assumedDevice
-                ? ', no device chosen yet'
-                : `, ${deviceName(one.device)}`}{!chosen.has(one.thermostat.id)
-                ? ' (recommended, not chosen)'
-                : ''}</span
-            >
+            <span>{wayText(one, chosen.has(one.thermostat.id))}</span>
           </li>
         {/each}
       </ul>
@@ -159,7 +146,7 @@
       <section class="sheet-of-paper p-4" aria-label="Moves of all">
         <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
         {#each groups as group (group.first)}
-          <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.moves[0])}</h3>
+          <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{group.head}</h3>
           <ol start={group.first} class="flex list-none flex-col">
             {#each group.moves as move, index (move.id)}
               {@const at = doneAt(move)}
@@ -173,9 +160,7 @@
                 record={move.change?.kind === 'end'
                   ? `/job/${place.job.id}/${move.thermostats[0]}/sheet?strand=${encodeURIComponent(move.what)}&end=${move.end}`
                   : null}
-                whose={move.end === 'equipment' && move.change !== null && move.thermostats.length === 1
-                  ? (nameOf.get(move.thermostats[0] ?? '') ?? '')
-                  : ''}
+                whose={ownerOf(move, nameOf)}
                 ontick={() => tick(move)}
               />
             {/each}
