@@ -63,12 +63,7 @@ function ways({ places, moves, minutes, minutesApart }: Together, chosen: Readon
       text: [name, `${VERDICT_NAMES[option.verdict]}. ${wayText(one, chosen.has(thermostat.id))}`]
     };
   });
-  // What stops or warns goes with the paper, as it stands beside each way on the screen.
-  const minds = places.flatMap(({ thermostat, option }) =>
-    option.findings
-      .filter((one) => one.level !== 'note')
-      .map((one) => `${thermostat.name}: ${one.level === 'stop' ? 'STOP. ' : ''}${one.text}`)
-  );
+  const minds = mindsOf(places);
   return [
     { ul: lines },
     ...(moves.length === 0
@@ -79,8 +74,20 @@ function ways({ places, moves, minutes, minutesApart }: Together, chosen: Readon
             margin: [0, 6, 0, 0] as [number, number, number, number]
           }
         ]),
-    ...(minds.length > 0 ? [{ text: 'To mind', style: 'head' }, { ul: [...new Set(minds)] }] : [])
+    ...(minds.length > 0 ? [{ text: 'To mind', style: 'head' }, { ul: minds }] : [])
   ];
+}
+
+/** What stops or warns goes with the paper, as it stands beside each way on the screen; what holds for several is said once. */
+function mindsOf(places: Together['places']): string[] {
+  const whose = new Map<string, string[]>();
+  for (const { thermostat, option } of places)
+    for (const { level, text } of option.findings) {
+      if (level === 'note') continue;
+      const said = level === 'stop' ? `STOP. ${text}` : text;
+      whose.set(said, [...(whose.get(said) ?? []), thermostat.name]);
+    }
+  return [...whose].map(([text, names]) => `${names.join(', ')}: ${text}`);
 }
 
 function sharedContent({ name, ratedVa, plannedVa, rows, overloaded, enough }: SharedSupply): Content[] {

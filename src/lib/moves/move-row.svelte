@@ -46,8 +46,8 @@
     >
   </label>
   {#if picture}
-    <details class="ml-16 pb-2" open={next}>
-      <summary class="quiet cursor-pointer text-sm"
+    <details class="ml-18 pb-1" open={next}>
+      <summary class="quiet cursor-pointer py-1.5 text-sm"
         >{next ? 'Both ends, before and after' : 'Picture'}</summary
       >
       <!-- Made by the core out of the record; every text in it is escaped there. -->
@@ -77,9 +77,18 @@
     margin-top: 0.25rem;
   }
 
+  /* What belongs to one act stands together: a picture at the foot of a move is not the head of the next. */
+  .move + :global(.move) {
+    border-top: 1px solid var(--color-base-300);
+  }
+
   @media (max-width: 599px) {
     details {
       margin-left: 0;
+    }
+
+    summary {
+      margin-left: 4.5rem;
     }
   }
 
