@@ -1,5 +1,5 @@
 /** What a wiring does in a call: which loads run, at what voltage; what the thermostat gets; what each supply gives. */
-import type { Coil, Element, Source } from '../devices/elements';
+import type { Coil, Element, LoadRule, Source } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
@@ -78,10 +78,18 @@ export function simulate(
   supplyCase: SupplyCase = PLAIN_CASE,
   model: ImpedanceModel = 'resistive'
 ): SimulateResult {
-  const relays = relaysFor(wiring, world, model);
-  if ('ok' in relays) return relays;
-  const steps = settle(relays, call, supplyCase);
-  return { ok: true, result: readOut(relays, call, supplyCase, steps) };
+  const subject = subjectOf(wiring, world, model);
+  if ('ok' in subject) return subject;
+  const { bonded, turned, corner } = supplyCase;
+  const key = `${call} ${bonded} ${turned} ${corner ?? ''}`;
+  let reading = subject.bench.readings.get(key);
+  if (reading === undefined) {
+    const { relays } = subject.bench;
+    const steps = settle(relays, call, supplyCase);
+    reading = readOut(relays, call, supplyCase, steps);
+    subject.bench.readings.set(key, reading);
+  }
+  return { ok: true, result: resultOf(reading, subject) };
 }
 
 /** As `simulate`, with a meter on what was solved. */
@@ -92,11 +100,12 @@ export function powerUp(
   supplyCase: SupplyCase = PLAIN_CASE,
   model: ImpedanceModel = 'resistive'
 ): PowerResult {
-  const relays = relaysFor(wiring, world, model);
-  if ('ok' in relays) return relays;
+  const subject = subjectOf(wiring, world, model);
+  if ('ok' in subject) return subject;
+  const { relays } = subject.bench;
   const steps = settle(relays, call, supplyCase);
   const meter = meterOf(relays);
-  return { ok: true, result: readOut(relays, call, supplyCase, steps), meter };
+  return { ok: true, result: resultOf(readOut(relays, call, supplyCase, steps), subject), meter };
 }
 
 /** The circuit of a wiring, settled in a call: for reading its state element by element. */
@@ -107,36 +116,75 @@ export function settled(
   supplyCase: SupplyCase = PLAIN_CASE,
   model: ImpedanceModel = 'resistive'
 ): Relays | SimulateFailure {
-  const relays = relaysFor(wiring, world, model);
-  if (!('ok' in relays)) settle(relays, call, supplyCase);
-  return relays;
+  const subject = subjectOf(wiring, world, model);
+  if ('ok' in subject) return subject;
+  settle(subject.bench.relays, call, supplyCase);
+  return subject.bench.relays;
 }
 
-/** One circuit serves all calls and cases of a wiring in a world. The record is never changed in place, so it may serve as the key. */
-const known = new WeakMap<Wiring, Map<string, Relays | SimulateFailure>>();
+/** One circuit, and what was read of it in the calls and cases that were asked for. */
+interface Bench {
+  readonly relays: Relays;
+  readonly readings: Map<string, Reading>;
+}
 
-function relaysFor(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
-  const worlds = known.get(wiring) ?? new Map<string, Relays | SimulateFailure>();
-  known.set(wiring, worlds);
+/** A wiring in a world: its circuit, and what the coils in it mean there. */
+interface Subject {
+  readonly bench: Bench;
+  readonly loads: readonly LoadRule[];
+}
+
+interface KnownWiring {
+  readonly subjects: Map<string, Subject | SimulateFailure>;
+  /** By all elements: worlds that differ only in what a coil brings on have the same circuit. */
+  readonly benches: Map<string, Bench>;
+}
+
+/** The record is never changed in place, so it may serve as the key. */
+const known = new WeakMap<Wiring, KnownWiring>();
+
+function subjectOf(wiring: Wiring, world: World, model: ImpedanceModel): Subject | SimulateFailure {
+  let here = known.get(wiring);
+  if (here === undefined) known.set(wiring, (here = { subjects: new Map(), benches: new Map() }));
   // What a world does, not what it is called.
   const { family, blowerInHeat, blowerInCool, compressor, reversing } = world;
   const key = [model, family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
-  const before = worlds.get(key);
+  const before = here.subjects.get(key);
   if (before) return before;
-  const fresh = build(wiring, world, model);
-  worlds.set(key, fresh);
+  const fresh = build(wiring, world, model, here.benches);
+  here.subjects.set(key, fresh);
   return fresh;
 }
 
-function build(wiring: Wiring, world: World, model: ImpedanceModel): Relays | SimulateFailure {
+function build(
+  wiring: Wiring,
+  world: World,
+  model: ImpedanceModel,
+  benches: KnownWiring['benches']
+): Subject | SimulateFailure {
   const netlist = netlistOf(wiring, world);
   if (netlist === null)
     return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
+  const { elements, fed, grounds, loads } = netlist;
+  const key = `${model} ${JSON.stringify([elements, fed, grounds])}`;
+  const same = benches.get(key);
+  if (same) return { bench: same, loads };
   const circuit = circuitOf(netlist, model);
-  return isCircuit(circuit) ? relaysOf(circuit) : { ...circuit, reason: 'not-solvable' };
+  if (!isCircuit(circuit)) return { ...circuit, reason: 'not-solvable' };
+  const bench: Bench = { relays: relaysOf(circuit), readings: new Map() };
+  benches.set(key, bench);
+  return { bench, loads };
 }
 
-function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): CallResult {
+/** What is read of a settled circuit, whatever its coils mean. */
+interface Reading {
+  readonly common: Omit<CallResult, 'loads'>;
+  /** By number of coil or sensing relay: whether it is pulled in, and the volts across it. */
+  readonly energised: Uint8Array;
+  readonly volts: readonly number[];
+}
+
+function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): Reading {
   const { circuit, coils, energised, chattering } = relays;
   const { elements, fed } = circuit.netlist;
   const idOf = (number: number) => elements[coils[number] ?? 0]?.id ?? '';
@@ -152,10 +200,9 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     const coil = elements[coils[number] ?? 0] as Coil;
     return (volts[number] ?? 0) > 0.25 * coil.pullIn && energised[number] === 0;
   });
-  return {
+  const common = {
     call,
     supplyCase,
-    loads: mergeLoads(relays, volts),
     feeds,
     thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((one) => one.volts)),
     thermostatFed: feeds.length === 0 ? null : feeds.every((one) => one.fed),
@@ -169,13 +216,14 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     inrush: inrushOf(relays),
     solves
   };
+  return { common, energised: energised.slice(), volts };
 }
 
 /** One row per load: two machines that both have a blower make one row that runs when either does. */
-function mergeLoads({ circuit, numberOf, energised }: Relays, volts: readonly number[]): LoadResult[] {
+function resultOf({ common, energised, volts }: Reading, { bench, loads }: Subject): CallResult {
   const rows = new Map<LoadId, LoadResult>();
-  for (const rule of circuit.netlist.loads) {
-    const own = rule.coils.flatMap((id) => numberOf.get(id) ?? []);
+  for (const rule of loads) {
+    const own = rule.coils.flatMap((id) => bench.relays.numberOf.get(id) ?? []);
     if (own.length === 0) continue;
     const before = rows.get(rule.load);
     rows.set(rule.load, {
@@ -184,7 +232,7 @@ function mergeLoads({ circuit, numberOf, energised }: Relays, volts: readonly nu
       volts: Math.max(before?.volts ?? 0, ...own.map((number) => volts[number] ?? 0))
     });
   }
-  return [...rows.values()];
+  return { ...common, loads: [...rows.values()] };
 }
 
 function suppliesOf(relays: Relays): SupplyResult[] {

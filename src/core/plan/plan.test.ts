@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { running } from '../circuit/expected';
+import { simulate } from '../circuit/simulate';
 import { CATALOGUE, findDevice } from '../match/catalogue';
 import { house, type House } from '../scenarios/builder';
 import { furnaceFourWires, furnaceWithSpare, HOUSES, heatOnly } from '../scenarios/houses';
@@ -222,22 +224,24 @@ describe('the plan', () => {
     }
   });
 
-  it('solves a cooling board both ways, with the blower on G alone and on Y as well', () => {
-    const solves = (where: House) => {
-      const option = planned(where).options.find((one) => one.method === 'new-cable');
-      const rows = option?.proof?.worlds[0]?.rows ?? [];
-      const printed = (option?.proof?.worlds[0]?.before ?? []).concat(option?.proof?.worlds[0]?.after ?? []);
-      return {
-        all: option?.proof?.solves ?? 0,
-        printed: printed.reduce((sum, one) => sum + one.solves, 0),
-        rows
-      };
-    };
-    const cooled = solves(furnaceFourWires());
-    expect(cooled.rows.map((one) => one.call)).toContain('cool1');
-    const warm = solves(heatOnly());
-    // Both are solved at the limits of the mains besides.
-    expect(cooled.all / cooled.printed).toBeGreaterThan(1.8 * (warm.all / warm.printed));
+  it('counts the worse of both boards in cooling: one that starts the blower on Y would do, one that waits for G does not', () => {
+    const noFan = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'BU C C'],
+      board: ['R', 'W', 'Y', 'G', 'C'],
+      observed: furnaceFourWires().thermostat.observed
+    });
+    const plan = planned(noFan);
+    const option = plan.options.find((one) => one.method === 'existing-c')!;
+    expect(option.findings.map((one) => one.code)).toContain('compressor-without-blower');
+    expect(option.verdict).toBe('no');
+    const [known] = option.proof!.worlds;
+    const by = (blowerInCool: 'board' | 'g') =>
+      simulate(option.after!, { ...known!.world, blowerInCool }, 'cool1');
+    const runs = (made: ReturnType<typeof by>) => (made.ok ? running(made.result.loads) : []);
+    expect(runs(by('board'))).toEqual(expect.arrayContaining(['compressor', 'blower']));
+    expect(runs(by('g'))).not.toContain('blower');
+    // Both are of one circuit: what is read of the one serves the other, and each keeps its own meaning of a coil.
+    expect(runs(by('board'))).toContain('blower');
   });
 
   it('counts minutes and parts', () => {

@@ -9,7 +9,7 @@ import { isHeatPump } from '../devices/roles';
 import { supplyCases, type World } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
 import { NOMINAL_VOLTS } from '../trade/loads';
-import { hasStop, sortFindings, type Finding } from '../trade/findings';
+import { hasStop, sortFindings, type Finding, type FindingCode } from '../trade/findings';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
@@ -66,7 +66,7 @@ export interface WorldProof {
 export interface Proof {
   readonly worlds: readonly WorldProof[];
   readonly findings: readonly Finding[];
-  /** Operating points solved. */
+  /** Operating points that it rests on; those that several proofs of a wiring share are solved once. */
   readonly solves: number;
 }
 
@@ -128,15 +128,34 @@ function behaviours(world: World): World[] {
 }
 
 function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
-  const [printed, ...others] = behaviours(world).map((one) => proveBehaviour(input, one, world, weight));
-  if (!printed) throw new Error('A world has at least one behaviour');
+  const [first = world, ...others] = behaviours(world);
+  const printed = proveBehaviour(input, first, world, weight, callsOf(first, input.before));
   const said = new Set(printed.findings.map((one) => `${one.code} ${one.text}`));
-  const more = others.flatMap((one) => one.findings).filter((one) => !said.has(`${one.code} ${one.text}`));
+  const more = others
+    .map((one) => proveBehaviour(input, one, world, weight, printed.cooled))
+    // The circuit is the same: volts and amps have been said, what the coils bring on may be new.
+    .map(({ findings, solves }) => ({
+      solves,
+      findings: findings.filter(
+        (one) => !said.has(`${one.code} ${one.text}`) && !CIRCUIT_LIMITS.has(one.code)
+      )
+    }));
   return {
     ...printed,
-    findings: [...printed.findings, ...more],
-    solves: [printed, ...others].reduce((sum, one) => sum + one.solves, 0)
+    findings: foldSupply([...printed.findings, ...more.flatMap((one) => one.findings)]),
+    solves: [printed, ...more].reduce((sum, one) => sum + one.solves, 0)
   };
+}
+
+const CIRCUIT_LIMITS: ReadonlySet<FindingCode> = new Set([
+  'volts-at-limits',
+  'overloaded-at-limits',
+  'transformer-unread'
+]);
+
+interface BehaviourOutcome extends WorldOutcome {
+  /** Calls in which a compressor runs: in the others it makes no difference how the board starts the blower in cooling. */
+  readonly cooled: readonly Call[];
 }
 
 /** One call with nominal values: as it is, in every case of supplies, and with all neighbours calling at once. */
@@ -146,7 +165,13 @@ interface SolvedCall extends NominalCall {
   readonly solves: number;
 }
 
-function proveBehaviour(input: ProofInput, behaviour: World, world: World, weight: number): WorldOutcome {
+function proveBehaviour(
+  input: ProofInput,
+  behaviour: World,
+  world: World,
+  weight: number,
+  calls: readonly Call[]
+): BehaviourOutcome {
   const neighbours = input.neighbours ?? [];
   const joined = (wiring: Wiring) => (neighbours.length === 0 ? wiring : jointWiring(wiring, neighbours));
   const allAfter = joined(input.after);
@@ -158,9 +183,9 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
   };
   const solved: SolvedCall[] = [];
   const findings: Finding[] = [];
-  for (const call of callsOf(behaviour, input.before)) {
+  for (const call of calls) {
     const one = solveCall(input, allAfter, behaviour, call);
-    if ('ok' in one) return { world, proof: null, findings: [unsolvable(one, world)], solves: 0 };
+    if ('ok' in one) return { world, proof: null, findings: [unsolvable(one, world)], solves: 0, cooled: [] };
     solved.push(one);
     findings.push(
       ...crowdFindings(one, neighbours.length + 1),
@@ -181,7 +206,15 @@ function proveBehaviour(input: ProofInput, behaviour: World, world: World, weigh
     after: solved.flatMap((one) => one.cases.slice(0, 1))
   };
   const solves = [...solved, ...limits].reduce((sum, one) => sum + (one?.solves ?? 0), 0);
-  return { world, proof, findings: foldSupply(findings), solves };
+  return { world, proof, findings, solves, cooled: cooledCalls(solved, limits) };
+}
+
+function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {
+  const runsCompressor = ({ was, cases, crowd }: SolvedCall) =>
+    [was, ...cases, ...(crowd ? [crowd] : [])].some((one) => running(one.loads).includes('compressor'));
+  return solved
+    .filter((one, at) => runsCompressor(one) || limits[at]?.uncalled.includes('compressor'))
+    .map((one) => one.call);
 }
 
 function solveCall(
