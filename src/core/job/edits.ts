@@ -189,7 +189,12 @@ export function stateFamily(job: Job, th: number, family: Family | null): Step {
 }
 
 export function chooseDevice(job: Job, th: number, device: DeviceId | null): Step {
-  return setStep(job, ['thermostats', th, 'choice'], { device, method: null }, 'Thermostat chosen');
+  return setStep(
+    job,
+    ['thermostats', th, 'choice'],
+    { device, method: null, variant: null },
+    'Thermostat chosen'
+  );
 }
 
 /** `variant` null: whichever of the method's variants is best. */
@@ -240,8 +245,7 @@ export function saveDevice(job: Job, device: DeviceFacts): Step {
     : setStep(job, ['devices', index], device, label);
 }
 
-/** A further thermostat, driving a machine of its own. */
-/** With a machine of its own, or on one that is there already. */
+/** A further thermostat, with a machine of its own, or on one that is there already. */
 export function addThermostat(job: Job, name: string, on: EquipmentId | null = null): Step {
   const equipment = emptyEquipment(
     nextId(

@@ -17,6 +17,7 @@ export function downloadBlob(name: string, blob: Blob): void {
 export function fileName(name: string, ending: string): string {
   const plain = name
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '');

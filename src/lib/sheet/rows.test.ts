@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest';
+import { planFor } from '$core/plan/plan';
+import { house, type HouseSketch } from '$core/scenarios/builder';
+import { furnaceWithSpare } from '$core/scenarios/houses';
+import { wiringOf } from '$core/wiring/from-job';
+import type { Wiring } from '$core/wiring/graph';
+import { endText, sheetView } from './rows';
+
+const drawn = (sketch: HouseSketch) => {
+  const { job, thermostat } = house(sketch);
+  return wiringOf(job, thermostat);
+};
+const rows = (wiring: Wiring, against: Wiring | null = null) =>
+  sheetView(wiring, against).groups.flatMap((one) => one.rows);
+
+describe('the strand sheet', () => {
+  it('has a row for every conductor, under the cable that it is in', () => {
+    const wiring = drawn({ strands: ['RD R R', 'WH W W', 'BU coiled unseen'], board: ['R', 'W'] });
+    const [group] = sheetView(wiring).groups;
+    expect(group).toMatchObject({ name: 'cable', facts: '18 AWG, 15 m' });
+    expect(group!.rows.map((one) => [endText(one.wall), endText(one.equipment)])).toEqual([
+      ['R', 'R'],
+      ['W', 'W'],
+      ['coiled', 'not seen']
+    ]);
+  });
+
+  it('prints marks as recorded, not as the core compares them', () => {
+    const wiring = drawn({ strands: ['WH W W1', 'OG O/B O'], plate: ['W', 'O/B'], board: ['W1', 'O'] });
+    expect(rows(wiring).map((one) => [one.wall.mark, one.equipment.mark])).toEqual([
+      ['W', 'W1'],
+      ['O/B', 'O']
+    ]);
+  });
+
+  it('says what nobody has read of a cable, and keeps conductors whose cable is gone', () => {
+    const wiring = drawn({ strands: ['RD R R'], lengthM: null });
+    const orphaned = { ...wiring, cables: [] };
+    expect(sheetView(wiring).groups[0]!.facts).toBe('18 AWG, length not known');
+    expect(sheetView(orphaned).groups[0]).toMatchObject({ facts: 'gauge not read, length not known' });
+    expect(rows(orphaned)).toHaveLength(1);
+  });
+
+  it('marks the ends that a plan moves, and no others', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const plan = planFor(job, thermostat, {});
+    const moved = rows(plan.wiringAfter!, plan.wiringBefore).filter(
+      (one) => one.wall.moved || one.equipment.moved
+    );
+    expect(plan.taken).toBe('spare-conductor');
+    // The new plate has RH and RC where the old one had R.
+    expect(moved.map((one) => [one.name, one.wall.mark, one.equipment.moved])).toEqual([
+      ['red', 'RC', false],
+      ['blue', 'C', true]
+    ]);
+    expect(rows(plan.wiringBefore, plan.wiringBefore).some((one) => one.wall.moved)).toBe(false);
+  });
+
+  it('marks conductors that came with a new cable as new', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const plan = planFor(job, thermostat, { method: 'new-cable' });
+    const fresh = rows(plan.wiringAfter!, plan.wiringBefore).filter((one) => one.fresh);
+    expect(fresh.length).toBeGreaterThan(4);
+    expect(fresh.every((one) => !one.wall.moved)).toBe(true);
+  });
+});
+
+describe('links on the sheet', () => {
+  const links = (sketch: HouseSketch, against: Wiring | null = null) =>
+    sheetView(drawn(sketch), against).links;
+
+  it('are brackets between two rows where both terminals carry a conductor', () => {
+    const [link] = links({ strands: ['RD RH R', 'WH W W', 'BU RC R'], links: ['wall RH RC'] });
+    expect(link).toMatchObject({ side: 'wall', rows: [0, 2], marks: ['RH', 'RC'], moved: false });
+    expect(link!.text).toBe('RH and RC linked at the wall');
+  });
+
+  it('are stubs to the terminal that has none, and lead to nothing where both are bare', () => {
+    const [stub] = links({ strands: ['RD RH R'], links: ['wall RH RC'] });
+    expect(stub).toMatchObject({ rows: [0], stub: 'RC' });
+    const [other] = links({ strands: ['RD RC R'], links: ['wall RH RC'] });
+    expect(other).toMatchObject({ rows: [0], stub: 'RH' });
+    const [bare] = links({ strands: ['WH W W'], links: ['wall RH RC'] });
+    expect(bare!.rows).toEqual([]);
+  });
+
+  it('are marked where the wiring compared with has none such', () => {
+    const without = drawn({ strands: ['YE Y Y', 'GN G G'], board: ['Y', 'G'] });
+    const [joined] = links(
+      { strands: ['YE Y Y', 'GN G G'], board: ['Y', 'G'], links: ['equipment Y G'] },
+      without
+    );
+    expect(joined).toMatchObject({ side: 'equipment', rows: [0, 1], moved: true });
+    expect(joined!.text).toBe('Y and G linked at the equipment');
+  });
+});
+
+describe('an end in words', () => {
+  it('never leaves a landing without its mark unsaid', () => {
+    expect(endText({ state: 'landed', mark: '' })).toBe('landed, mark missing');
+    expect(endText({ state: 'loose', mark: '' })).toBe('loose');
+    expect(endText({ state: 'unseen', mark: '' })).toBe('not seen');
+  });
+});

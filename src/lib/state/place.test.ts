@@ -1,0 +1,174 @@
+/** What the screens read of a place, over a session that is edited as a user would. */
+import { describe, expect, it } from 'vitest';
+import { chooseDevice, chooseMethod, observe, setConductorEnd } from '$core/job/edits';
+import { makeId } from '$core/job/ids';
+import type { Job } from '$core/job/schema';
+import { SCHOOLHOUSE } from '$demo/schoolhouse';
+import { memoryStore } from '$storage/memory';
+import { Bench } from '../bench/bench.svelte';
+import { stationsOf, type Station } from '../frame/stations';
+import { factText } from '../reasons/facts';
+import { Place } from './place.svelte';
+import { JobSession } from './session.svelte';
+
+function placeIn(thermostat: string, job: Job = SCHOOLHOUSE): Place {
+  const session = new JobSession(memoryStore(), { job, revision: 0, saved: '', past: [], future: [] });
+  return new Place(
+    () => session,
+    () => thermostat
+  );
+}
+
+const station = (place: Place, id: Station['id']) => stationsOf(place).find((one) => one.id === id)!;
+
+describe('a place', () => {
+  it('follows the record: an end not seen counts, and is asked for at its station', () => {
+    const place = placeIn('th-classroom');
+    expect(place.unread).toEqual({ wall: 0, equipment: 0 });
+    expect(station(place, 'sheet')).toMatchObject({ says: 'both ends read', done: true });
+    place.session.edit(setConductorEnd(place.job, 0, 0, 'equipment', { state: 'unseen', on: [] }));
+    expect(place.unread.equipment).toBe(1);
+    expect(station(place, 'sheet')).toMatchObject({ says: '1 end not seen', done: false });
+    place.session.undo();
+    expect(station(place, 'sheet').done).toBe(true);
+  });
+
+  it('plans anew with each choice, and the rail says what was chosen', () => {
+    const place = placeIn('th-classroom');
+    expect(station(place, 'supply')).toMatchObject({ says: 'not chosen', done: false });
+    place.session.edit(chooseMethod(place.job, 0, 'new-cable', 'eight'));
+    expect(place.plan.taken).toBe('new-cable');
+    expect(station(place, 'supply')).toMatchObject({ says: 'Pull a new cable', done: true });
+    expect(station(place, 'moves').says).toBe(`${place.plan.moves.length} moves`);
+    place.session.edit(chooseDevice(place.job, 0, null));
+    expect(place.device).toBeNull();
+    expect(place.match).toBeNull();
+    expect(station(place, 'thermostat')).toMatchObject({ says: 'none chosen', done: false });
+    expect(station(place, 'supply').done).toBe(false);
+  });
+
+  it('stops at mains, and says so at every station that it closes', () => {
+    const place = placeIn('th-bell-room');
+    expect(place.identification.findings.some((one) => one.level === 'stop')).toBe(true);
+    expect(station(place, 'system')).toMatchObject({ says: 'stop', done: false });
+    expect(place.plan.moves).toEqual([]);
+    expect(station(place, 'moves').says).toBe('none');
+  });
+
+  it('calls a way that is chosen and refused not done', () => {
+    const place = placeIn('th-classroom');
+    place.session.edit(chooseMethod(place.job, 0, 'existing-c'));
+    expect(place.plan.options.find((one) => one.method === 'existing-c')?.verdict).toBe('no');
+    expect(station(place, 'supply').done).toBe(false);
+  });
+});
+
+describe('what a judgement rests on', () => {
+  const place = placeIn('th-classroom');
+
+  it.each([
+    ['co-classroom-1', 'recorded: white conductor, wall on RH, equipment on R'],
+    ['co-classroom-5', 'recorded: green conductor, wall coiled, equipment coiled'],
+    ['ca-classroom', 'recorded: brown five-conductor cable'],
+    ['ln-classroom-1', 'recorded: link RH to RC at the wall'],
+    ['call:cool1', 'solved: the circuit with cooling called'],
+    ['outlet', 'recorded: outlet near the plate: near'],
+    ['de-fellgate', 'sheet: Tarnwick Fellgate 4'],
+    ['th-classroom', 'recorded: the plate of Former classroom, terminals RH RC W Y G']
+  ])('%s is said in words', (id, text) => {
+    expect(factText(place, id)).toBe(text);
+  });
+
+  it('names an observation by its question and the answer as it stood on the button', () => {
+    expect(factText(place, 'observed:flue')).toMatch(
+      /^observed: Does the machine burn .* Burner with a flue$/
+    );
+    place.session.edit(observe(place.job, 0, 'measured-volts', 27));
+    expect(factText(place, 'observed:measured-volts')).toMatch(/27 V$/);
+  });
+
+  it('leads every finding of every option down to words', () => {
+    for (const option of place.plan.options)
+      for (const one of option.findings)
+        for (const id of one.because) expect(factText(place, id), id).not.toMatch(/undefined|null/);
+  });
+});
+
+describe('the bench', () => {
+  const benchOf = (place: Place) => new Bench(() => place);
+
+  it('powers up the planned wiring, and the one of today beside it', () => {
+    const bench = benchOf(placeIn('th-classroom'));
+    expect(bench.which).toBe('after');
+    const { now, other } = bench;
+    if (!now.ok || !other?.ok) throw new Error('both have a circuit');
+    expect(now.powered.result.call).toBe('cool1');
+    expect(now.powered.result.thermostatVolts).toBeGreaterThan(25);
+    expect(other.powered.result.thermostatVolts).toBeNull();
+    expect(bench.everyCall.map((one) => one.call)).toEqual(bench.calls);
+  });
+
+  it('puts a fault in and takes it out again, and what is wrong shows', () => {
+    const bench = benchOf(placeIn('th-classroom'));
+    const fault = bench.faults.find((one) => one.id.includes('co-classroom-3'))!;
+    const compressor = () =>
+      bench.now.ok && bench.now.powered.result.loads.find((one) => one.id === 'compressor')?.energised;
+    expect(compressor()).toBe(true);
+    bench.toggle(fault.id);
+    expect(bench.inside.map((one) => one.id)).toEqual([fault.id]);
+    expect(compressor()).toBe(false);
+    bench.toggle(fault.id);
+    expect(compressor()).toBe(true);
+  });
+
+  it('keeps to the calls of the system when the wiring is changed', () => {
+    const bench = benchOf(placeIn('th-classroom'));
+    bench.wanted = 'emergency';
+    expect(bench.calls).toContain(bench.call);
+    bench.wanted = 'heat1';
+    expect(bench.call).toBe('heat1');
+  });
+
+  it('has two probes that move in turn and come off where they are', () => {
+    const bench = benchOf(placeIn('th-classroom'));
+    bench.probe('a');
+    bench.probe('b');
+    expect(bench.probes).toEqual(['a', 'b']);
+    bench.probe('c');
+    expect(bench.probes).toEqual(['b', 'c']);
+    bench.probe('b');
+    expect(bench.probes).toEqual([null, 'c']);
+    bench.probe('d');
+    expect(bench.probes).toEqual(['d', 'c']);
+  });
+
+  it('says why nothing runs where the system is not known or has no circuit', () => {
+    const empty: Job = {
+      ...SCHOOLHOUSE,
+      thermostats: [
+        {
+          ...SCHOOLHOUSE.thermostats[0]!,
+          id: makeId('thermostat', 'new'),
+          conductors: [],
+          links: [],
+          marks: [],
+          observed: {}
+        }
+      ]
+    };
+    for (const place of [placeIn('th-new', empty), placeIn('th-bell-room')]) {
+      const { now } = benchOf(place);
+      if (!now.ok) expect(now.why.length).toBeGreaterThan(20);
+      else expect(now.powered.result.loads.some((one) => one.energised)).toBe(false);
+    }
+  });
+
+  it('knows one case for one supply, and all of polarity and bonding for two', () => {
+    const place = placeIn('th-classroom');
+    const bench = benchOf(place);
+    expect(bench.cases).toHaveLength(1);
+    place.session.edit(chooseMethod(place.job, 0, 'plug-in-transformer', 'cord-on-face'));
+    expect(bench.cases).toHaveLength(4);
+    expect(new Set(bench.cases.map((one) => bench.caseText(one))).size).toBe(4);
+  });
+});
