@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
 import { matchDevice } from '../match/match';
 import type { House } from '../scenarios/builder';
-import { furnaceFourWires, heatPumpHouse, lineVoltageHouse } from '../scenarios/houses';
-import { planFor } from './plan';
+import { FAMILY_HOUSES } from '../scenarios/families';
+import { furnaceFourWires, furnaceWithCommon, heatPumpHouse, lineVoltageHouse } from '../scenarios/houses';
+import { planFor, type Plan } from './plan';
 import { wouldFit } from './would-fit';
 
 describe('what would make it fit', () => {
@@ -30,5 +31,32 @@ describe('what would make it fit', () => {
     expect(fit(lineVoltageHouse(), 'de-fellgate').steps.join(' ')).toContain(
       'no other of the devices known here'
     );
+  });
+});
+
+describe('a device that by its sheet drives no heat pump, though it has a terminal for every conductor', () => {
+  const own = (heatPump: boolean) => ({ ...findDevice(heatPumpHouse().job, 'de-onebar')!, heatPump });
+  const plan = (where: House, heatPump: boolean) =>
+    planFor(where.job, where.thermostat, { device: own(heatPump) });
+
+  it.each([
+    ['heat pump', heatPumpHouse],
+    ['heat pump with a burner for help', FAMILY_HOUSES['dual-fuel'].plain]
+  ])(
+    'is fed in no way on a %s: a match that refuses it and a plan that does not would contradict each other',
+    (_, make) => {
+      const wired = (made: Plan) =>
+        made.options.filter((one) => one.standing !== 'left' && one.after !== null);
+      expect(wired(plan(make(), true)).some((one) => one.verdict !== 'no')).toBe(true);
+      expect(wired(plan(make(), false)).map((one) => one.verdict)).toEqual(
+        wired(plan(make(), false)).map(() => 'no')
+      );
+      expect(wired(plan(make(), false))[0]?.findings[0]?.code).toBe('no-heat-pump');
+    }
+  );
+
+  it('is fed like any other where there is none', () => {
+    const { options } = plan(furnaceWithCommon(), false);
+    expect(options.find((one) => one.method === 'existing-c')?.verdict).toBe('go');
   });
 });

@@ -4,6 +4,7 @@ import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import { thermostatFindings } from '../job/record-findings';
 import type { Job, Thermostat } from '../job/schema';
+import { heatPump } from '../match/checks/heat-pump';
 import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
@@ -70,7 +71,11 @@ export function optionsFor(
   const { wiring: before, strands: assumed } = assumeUnseenEnds(recorded);
   const worlds = worldsOf(identification, before);
   const closed = gate(job, thermostat, identification, worlds);
-  const conditions = sharedConditions(identification, worlds, recorded, assumed);
+  const conditions = [
+    ...sharedConditions(identification, worlds, recorded, assumed),
+    // What the sheet says that it cannot drive is nothing that copper and coils would show.
+    ...heatPump.check({ identification, wiring: recorded, worlds: worlds.map((one) => one.world), device })
+  ];
   const [likeliest] = worlds;
   const world = likeliest?.world ?? {
     id: 'unknown',

@@ -1,3 +1,4 @@
+import { isHeatPump } from '../../devices/roles';
 import { finding } from '../../trade/findings';
 import type { MatchCheck } from '../types';
 
@@ -5,9 +6,9 @@ import type { MatchCheck } from '../types';
 export const heatPump: MatchCheck = {
   id: 'heat-pump',
   check({ device, worlds }) {
-    const pump = worlds.find((world) => world.family === 'heat-pump');
+    const pump = worlds.find((world) => isHeatPump(world.family));
     if (!pump || device.heatPump) return [];
-    const sure = worlds.every((world) => world.family === 'heat-pump');
+    const sure = worlds.every((world) => isHeatPump(world.family));
     return [
       finding(
         sure ? 'stop' : 'warn',

@@ -1,13 +1,14 @@
+import { isHeatPump } from '../../devices/roles';
 import { finding, type Finding } from '../../trade/findings';
 import { boards, hasMark } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
-/** Stages that the board has, whether or not the old thermostat used them. */
+/** Stages that the board has, whether or not the old thermostat used them. W2 of a heat pump is its auxiliary heat, not a stage. */
 export const stages: MatchCheck = {
   id: 'stages',
   check({ device, wiring, worlds }) {
     const [world] = worlds;
-    if (!world || world.family === 'heat-pump' || world.family === 'boiler') return [];
+    if (!world || isHeatPump(world.family) || world.family === 'boiler') return [];
     const found: Finding[] = [];
     const board = boards(wiring).find((one) => hasMark(one, 'W2') || hasMark(one, 'Y2'));
     if (!board) return [];

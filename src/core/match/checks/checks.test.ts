@@ -1,0 +1,212 @@
+/** Each check in a house where it must speak and in one where it must not, for devices that differ in nothing else. */
+import { describe, expect, it } from 'vitest';
+import type { DeviceFacts } from '../../job/device-facts';
+import { makeId } from '../../job/ids';
+import { house, type House, type HouseSketch } from '../../scenarios/builder';
+import { FAMILY_HOUSES } from '../../scenarios/families';
+import {
+  boilerPlusAcHouse,
+  furnaceFourWires,
+  furnaceWithCommon,
+  heatPumpHouse
+} from '../../scenarios/houses';
+import { findDevice } from '../catalogue';
+import { matchDevice } from '../match';
+
+const base = findDevice(furnaceWithCommon().job, 'de-fellgate')!;
+/** A device that would suit any house, but for what is said. */
+const device = (facts: Partial<DeviceFacts> = {}): DeviceFacts => ({
+  ...base,
+  id: makeId('device', 'own'),
+  model: 'Own',
+  marks: ['RH', 'RC', 'C', 'W', 'W2', 'Y', 'Y2', 'G', 'O/B', 'AUX', 'E'],
+  heatStages: 2,
+  coolStages: 2,
+  heatPump: true,
+  ...facts
+});
+const matched = ({ job, thermostat }: House, facts: Partial<DeviceFacts> = {}) =>
+  matchDevice(job, thermostat, device(facts));
+const found = (where: House, code: string, facts: Partial<DeviceFacts> = {}) =>
+  matched(where, facts).findings.filter((one) => one.code === code);
+const staged = (sketch: Partial<HouseSketch>): House =>
+  house({
+    strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'],
+    board: ['R', 'C', 'W', 'W2', 'Y', 'Y2', 'G'],
+    stated: 'furnace-ac',
+    observed: { 'measured-volts': 27, 'outdoor-unit': 'rests' },
+    ...sketch
+  });
+
+describe('heat pump', () => {
+  const plain = (family: 'heat-pump' | 'dual-fuel' | 'furnace-ac') => FAMILY_HOUSES[family].plain();
+
+  it.each(['heat-pump', 'dual-fuel'] as const)('a device that drives none is refused on a %s', (family) => {
+    const [one] = found(plain(family), 'no-heat-pump', { heatPump: false });
+    expect(one?.level).toBe('stop');
+    expect(matched(plain(family), { heatPump: false }).verdict).toBe('no');
+    expect(found(plain(family), 'no-heat-pump')).toEqual([]);
+  });
+
+  it('the same device is none the worse on a furnace with an air conditioner', () => {
+    expect(found(plain('furnace-ac'), 'no-heat-pump', { heatPump: false })).toEqual([]);
+  });
+
+  it('is doubted, not refused, while a heat pump is only one of what it may be', () => {
+    const open = house({
+      strands: ['RD R R', 'YE Y Y', 'GN G G', 'WH W W'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'unsure' }
+    });
+    const levels = found(open, 'no-heat-pump', { heatPump: false }).map((one) => one.level);
+    expect(levels.every((one) => one === 'warn')).toBe(true);
+  });
+});
+
+describe('stages', () => {
+  it('of heat and of cooling are each said that the device leaves unused', () => {
+    const texts = found(staged({}), 'too-few-stages', { heatStages: 1, coolStages: 1 }).map(
+      (one) => one.text
+    );
+    expect(texts).toHaveLength(2);
+    expect(texts.join(' ')).toMatch(/W2.*Y2/);
+    expect(found(staged({}), 'too-few-stages')).toEqual([]);
+    expect(found(staged({ board: ['R', 'C', 'W', 'Y', 'G'] }), 'too-few-stages', { heatStages: 1 })).toEqual(
+      []
+    );
+  });
+
+  it('are no matter of W2 on a heat pump or with a burner for help: it is their auxiliary heat', () => {
+    expect(found(heatPumpHouse(), 'too-few-stages', { heatStages: 1 })).toEqual([]);
+    expect(found(FAMILY_HOUSES['dual-fuel'].plain(), 'too-few-stages', { heatStages: 1 })).toEqual([]);
+  });
+});
+
+describe('terminals', () => {
+  it.each([
+    ['the blower', 'G', 'warn'],
+    ['the compressor', 'Y', 'stop'],
+    ['heat', 'W', 'stop']
+  ])('%s has no place where the device has no %s: %s', (spoken, mark, level) => {
+    const marks = device().marks.filter((one) => one !== mark);
+    const [one] = found(furnaceWithCommon(), 'missing-terminal', { marks });
+    expect(one).toMatchObject({ level });
+    expect(one?.text).toContain(spoken);
+  });
+
+  it('are asked for by what a conductor does at the machine, not by what the old plate called it', () => {
+    const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
+    const marks = device().marks.filter((one) => one !== 'Y2');
+    expect(found(renamed, 'missing-terminal', { marks })[0]?.text).toContain('second compressor stage');
+  });
+
+  it('are not asked for by a spare, nor by a conductor that leads nowhere', () => {
+    const idle = staged({ strands: ['RD R R', 'WH W W', 'BU C C', 'YE Y loose', 'GN coiled coiled'] });
+    const marks = ['RH', 'RC', 'C', 'W'];
+    expect(found(idle, 'missing-terminal', { marks })).toEqual([]);
+  });
+
+  it('name a mark that the device cannot know', () => {
+    const lamp = staged({ strands: ['RD R R', 'WH W W', 'BU C C', 'GN L L'], board: ['R', 'C', 'W', 'L'] });
+    expect(found(lamp, 'missing-terminal')[0]?.text).toMatch(/on L \(fault lamp/);
+  });
+});
+
+describe('rails', () => {
+  it.each([
+    ['one-r', 'link-must-suit-supplies', 'stop'],
+    ['joined-inside', 'link-must-suit-supplies', 'stop'],
+    ['link-to-be-cut', 'link-to-be-cut', 'warn'],
+    ['link-removable', 'link-must-suit-supplies', 'warn']
+  ] as const)('%s with two transformers: %s, %s', (rails, code, level) => {
+    expect(found(boilerPlusAcHouse(), code, { rails })).toMatchObject([{ level }]);
+    expect(found(furnaceWithCommon(), code, { rails }).filter((one) => one.level !== 'note')).toEqual([]);
+  });
+
+  it('with one transformer are a setting at most', () => {
+    const set = (rails: DeviceFacts['rails']) =>
+      found(furnaceWithCommon(), 'set-up', { rails })
+        .map((one) => one.text)
+        .join(' ');
+    expect(set('joined-inside')).toContain('joins RH and RC inside');
+    expect(set('link-removable')).toContain('its link between RH and RC stays in');
+    expect(set('one-r')).not.toContain('RC');
+  });
+});
+
+describe('common', () => {
+  it('that is landed at one end only is none', () => {
+    const half = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C loose'] });
+    expect(found(half, 'needs-common', { supply: 'common-required' })).toHaveLength(1);
+    expect(found(furnaceWithCommon(), 'needs-common', { supply: 'common-required' })).toEqual([]);
+  });
+
+  it.each([
+    ['common-required', 'needs-common', 'warn'],
+    ['common-or-battery', 'needs-common', 'note'],
+    ['self-charging', 'supply-not-proven', 'warn'],
+    ['battery', 'device-needs-no-common', 'note'],
+    ['paired-receiver', 'device-needs-no-common', 'note']
+  ] as const)('for one that lives on %s: %s, %s', (supply, code, level) => {
+    expect(found(furnaceFourWires(), code, { supply })).toMatchObject([{ level }]);
+  });
+
+  it('that a sheet asks for and gives no terminal for is a slip in the entry', () => {
+    const marks = device().marks.filter((one) => one !== 'C');
+    expect(
+      found(furnaceWithCommon(), 'device-has-no-common', { marks, supply: 'common-required' })
+    ).toHaveLength(1);
+  });
+});
+
+describe('set-up', () => {
+  const set = (where: House, facts: Partial<DeviceFacts> = {}) =>
+    found(where, 'set-up', facts).map((one) => one.text);
+
+  it.each([
+    ['boiler', 'water (boiler)'],
+    ['steam', 'steam'],
+    ['dual-fuel', 'heat pump with a burner for help'],
+    ['cooling-only', 'cooling only']
+  ] as const)('names the kind of system of a %s', (family, words) => {
+    expect(set(FAMILY_HOUSES[family].plain()).join(' ').toLowerCase()).toContain(
+      `kind of system to ${words}`
+    );
+  });
+
+  it('names the side of the reversing valve where one is landed, and none where there is none', () => {
+    expect(set(heatPumpHouse())).toContain('Set its reversing valve to O.');
+    expect(set(furnaceWithCommon()).join(' ')).not.toContain('reversing');
+  });
+
+  it('leaves who runs the blower to the safe side while that is open', () => {
+    const electric = FAMILY_HOUSES['electric-furnace'].plain();
+    expect(set(electric).join(' ')).toContain('“electric”');
+    expect(set(FAMILY_HOUSES.boiler.plain()).join(' ')).not.toContain('blower');
+  });
+});
+
+describe('accessories', () => {
+  const moist = (ownRelay: 'yes' | 'no', kind: 'humidifier' | 'lamp' = 'humidifier'): House => {
+    const where = furnaceWithCommon();
+    const equipment = where.job.equipment.map((one) => ({
+      ...one,
+      accessories: [{ kind, ownRelay, note: '' }]
+    }));
+    return { job: { ...where.job, equipment }, thermostat: where.thermostat };
+  };
+
+  it.each([
+    ['none', 'yes', 1],
+    ['unknown', 'no', 1],
+    ['powered', 'yes', 1],
+    ['powered', 'no', 0],
+    ['dry', 'yes', 0]
+  ] as const)('outputs: %s, own relay: %s, said %i times', (accessoryOutputs, ownRelay, times) => {
+    expect(found(moist(ownRelay), 'accessory-output', { accessoryOutputs })).toHaveLength(times);
+  });
+
+  it('that no thermostat works are none of its matter', () => {
+    expect(found(moist('yes', 'lamp'), 'accessory-output', { accessoryOutputs: 'none' })).toEqual([]);
+  });
+});
