@@ -87,6 +87,17 @@ function pick(job: Job, wanted: string | undefined): Thermostat | Response {
   ]);
 }
 
-export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan {
-  return planFor(job, thermostat, { device, method, variant });
+/** The plan asked for, or the answer that refuses a variant which its method does not have here. */
+export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan | Response {
+  const plan = planFor(job, thermostat, { device, method, variant });
+  const taken = plan.options.find((one) => one.method === plan.taken);
+  if (variant === null || taken?.variant?.id === variant) return plan;
+  const known = taken?.variants.map((one) => one.id).join(', ');
+  return refuse(422, 'The variant is not known.', [
+    {
+      path: 'variant',
+      expected: known ? `one of ${known}` : 'none, or a method that has some',
+      found: variant
+    }
+  ]);
 }

@@ -8,5 +8,8 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request }) => {
   const asked = await readPlanRequest(request, {});
   if (asked instanceof Response) return asked;
-  return inTurn(() => json(planReport(planOf(asked))));
+  return inTurn(() => {
+    const plan = planOf(asked);
+    return plan instanceof Response ? plan : json(planReport(plan));
+  });
 };

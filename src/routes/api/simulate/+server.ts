@@ -41,6 +41,7 @@ export const POST: RequestHandler = async ({ request }) => {
   const { wiring, call, draws, seed } = asked.more;
   return inTurn(async (turn) => {
     const plan = planOf(asked);
+    if (plan instanceof Response) return plan;
     await turn.breathe();
     const { calls, findings } = powerPlan(plan, wiring, call ?? null);
     const report = simulateReport(
