@@ -1,0 +1,177 @@
+/** Each kind of fault: where it may hit, and what the circuit shows of it, as one would see it in the house. */
+import { describe, expect, it } from 'vitest';
+import { running } from '../../circuit/expected';
+import { netlistOf } from '../../circuit/netlist';
+import { simulate } from '../../circuit/simulate';
+import type { World } from '../../devices/world';
+import { findDevice } from '../../match/catalogue';
+import { planFor } from '../../plan/plan';
+import type { House } from '../../scenarios/builder';
+import { worldOf } from '../../scenarios/hand-wired';
+import { furnaceFourWires, furnaceWithCommon, heatOnly } from '../../scenarios/houses';
+import type { Call, LoadId, MethodId } from '../../trade/vocabulary';
+import type { Wiring } from '../../wiring/graph';
+import { FAULT_KINDS, type Fault } from '../types';
+import { faultsOf } from './registry';
+
+function planned({ job, thermostat }: House, method: MethodId): Wiring {
+  const device = findDevice(job, 'de-fellgate') ?? null;
+  const { wiringAfter } = planFor(job, thermostat, { device, method });
+  if (!wiringAfter) throw new Error(`${method} has no wiring`);
+  return wiringAfter;
+}
+
+const furnace = worldOf('furnace-ac');
+const whole = planned(furnaceWithCommon(), 'existing-c');
+const linked = planned(furnaceFourWires(), 'repurpose-g');
+const plugged = planned(heatOnly(), 'plug-in-transformer');
+
+const all = (wiring: Wiring, world: World) => faultsOf(wiring, netlistOf(wiring, world)!);
+
+function fault(wiring: Wiring, id: string, world = furnace): Fault {
+  const found = all(wiring, world).find((one) => one.id === id);
+  if (!found)
+    throw new Error(
+      `${id} is none of ${all(wiring, world)
+        .map((one) => one.id)
+        .join(', ')}`
+    );
+  return found;
+}
+
+function seen(wiring: Wiring, call: Call, world = furnace) {
+  const made = simulate(wiring, world, call);
+  if (!made.ok) throw new Error(made.why);
+  const { result } = made;
+  return {
+    runs: running(result.loads).sort(),
+    volts: result.thermostatVolts ?? 0,
+    fuse: result.supplies.some((one) => one.fuseOpen)
+  };
+}
+
+const strand = (wiring: Wiring, mark: string) =>
+  wiring.strands.find(
+    (one) => one.equipment.state === 'landed' && one.equipment.terminal.endsWith(`.${mark}`)
+  )!.id;
+
+describe('a single fault in a furnace with an air conditioner', () => {
+  const of = (mark: string) => strand(whole, mark);
+
+  it.each<[string, string, Call, LoadId[]]>([
+    ['Y loose at the wall', `conductor-loose:${of('Y1')}:wall`, 'cool1', ['blower']],
+    ['Y loose at the equipment', `conductor-loose:${of('Y1')}:equipment`, 'cool1', ['blower']],
+    ['G broken on the way', `conductor-broken:${of('G')}`, 'fan', []],
+    ['G broken, cooling called', `conductor-broken:${of('G')}`, 'cool1', ['compressor']],
+    ['W loose', `conductor-loose:${of('W1')}:wall`, 'heat1', []],
+    ['the hot one loose: nothing at all', `conductor-loose:${of('R')}:wall`, 'heat1', []],
+    ['the gas valve’s coil open', 'coil-open:eq-1:coil-W1', 'heat1', []],
+    ['no power', 'supply-off:eq-1:secondary', 'cool1', []],
+    ['its fuse open', 'fuse-open:eq-1:fuse', 'cool1', []],
+    ['the head not seated', 'head-not-seated:de-fellgate', 'heat1', []]
+  ])('%s', (_, id, call, runs) => {
+    const before = seen(whole, call);
+    expect(before.runs).not.toEqual(runs);
+    expect(seen(fault(whole, id).apply(whole), call).runs).toEqual(runs);
+  });
+
+  it('on the common takes the display and leaves every load', () => {
+    for (const side of ['wall', 'equipment']) {
+      const made = fault(whole, `conductor-loose:${of('C')}:${side}`).apply(whole);
+      expect(seen(made, 'cool1').runs).toEqual(['blower', 'compressor']);
+      expect(seen(made, 'cool1').volts).toBeLessThan(5);
+    }
+  });
+
+  it('of a weak transformer lowers the voltage under load, and hardly without', () => {
+    const weak = fault(whole, 'weak-transformer:eq-1:secondary').apply(whole);
+    const drop = (call: Call) => seen(whole, call).volts - seen(weak, call).volts;
+    expect(drop('cool1')).toBeGreaterThan(1);
+    expect(drop('idle')).toBeLessThan(0.6);
+  });
+
+  it('of copper on the common opens the fuse as soon as that conductor is live', () => {
+    const onHot = fault(whole, `short-to-common:${of('R')}`).apply(whole);
+    const onY = fault(whole, `short-to-common:${of('Y1')}`).apply(whole);
+    expect(seen(onHot, 'idle').fuse).toBe(true);
+    expect(['idle', 'heat1', 'fan'].map((call) => seen(onY, call as Call).fuse)).toEqual([
+      false,
+      false,
+      false
+    ]);
+    expect(seen(onY, 'cool1').fuse).toBe(true);
+  });
+
+  it('that puts W and Y at each other’s place at one end cools when heat is called', () => {
+    const ids = [of('W1'), of('Y1')];
+    const swapped = all(whole, furnace).find(
+      (one) =>
+        one.kind === 'conductors-swapped' && ids.every((id) => one.id.includes(id)) && one.id.endsWith('wall')
+    );
+    expect(seen(swapped!.apply(whole), 'heat1').runs).toEqual(['compressor']);
+    expect(seen(swapped!.apply(whole), 'cool1').runs).toEqual(['blower', 'burner']);
+  });
+});
+
+describe('links', () => {
+  it('between Y and G that are forgotten let the compressor run without air', () => {
+    const link = linked.links.find((one) => one.place === 'equipment')!;
+    const made = fault(linked, `link-missing:${link.id}`);
+    expect(made.says).toContain('between Y1 and G at the equipment is missing');
+    expect(seen(linked, 'cool1').runs).toEqual(['blower', 'compressor']);
+    expect(seen(made.apply(linked), 'cool1').runs).toEqual(['compressor']);
+  });
+
+  it('between RH and RC that are left in tie two supplies', () => {
+    const world = worldOf('furnace');
+    const made = fault(plugged, 'link-left-in:de-fellgate', world).apply(plugged);
+    const tied = (wiring: Wiring) => {
+      const one = simulate(wiring, world, 'idle');
+      return one.ok ? one.result.tied.length : 0;
+    };
+    expect([tied(plugged), tied(made)]).toEqual([0, 1]);
+    // With one supply and the link in, there is nothing to be left in.
+    expect(all(whole, furnace).some((one) => one.kind === 'link-left-in')).toBe(false);
+  });
+});
+
+describe('all faults of a wiring', () => {
+  it('have ids of their own, and say what is wrong of what, in words', () => {
+    for (const wiring of [whole, linked]) {
+      const faults = all(wiring, furnace);
+      expect(new Set(faults.map((one) => one.id)).size).toBe(faults.length);
+      for (const one of faults) {
+        expect(FAULT_KINDS).toContain(one.kind);
+        expect(one.id.startsWith(`${one.kind}:`)).toBe(true);
+        expect(one.says, one.id).toMatch(/ (is|was|are|touches|has) /);
+        expect(one.says, one.id).not.toMatch(/undefined|eq-1|co-\d/);
+      }
+    }
+  });
+
+  it('change the wiring that they are applied to in nothing, and go together', () => {
+    const before = structuredClone(whole);
+    const faults = all(whole, furnace);
+    for (const one of faults) expect(one.apply(whole)).not.toBe(whole);
+    expect(whole).toEqual(before);
+    const [first, second] = faults.filter((one) => one.kind === 'conductor-loose');
+    const both = second!.apply(first!.apply(whole));
+    expect(
+      both.strands.filter((one) => one.wall.state === 'loose' || one.equipment.state === 'loose').length
+    ).toBeGreaterThan(0);
+  });
+
+  it('do not hit a conductor that leads nowhere', () => {
+    const spare = furnaceWithCommon();
+    const loose = planned(spare, 'new-cable');
+    const idle = loose.strands.filter(
+      (one) => one.wall.state !== 'landed' || one.equipment.state !== 'landed'
+    );
+    const hit = all(loose, furnace).map((one) => one.id);
+    for (const one of idle)
+      expect(
+        hit.some((id) => id.split(':').includes(one.id)),
+        one.id
+      ).toBe(false);
+  });
+});
