@@ -91,18 +91,21 @@ export function prove(input: ProofInput): Proof {
 
 /** What holds in every world is said once; what holds in some names them. */
 function mergeAcrossWorlds(outcomes: readonly WorldOutcome[]): Finding[] {
-  const byText = new Map<string, { finding: Finding; says: string[] }>();
+  const byText = new Map<string, { finding: Finding; worlds: Set<World> }>();
   for (const { world, findings } of outcomes) {
     for (const one of findings) {
       const key = `${one.code} ${one.text}`;
-      const entry = byText.get(key) ?? { finding: one, says: [] };
-      if (!entry.says.includes(world.says)) entry.says.push(world.says);
+      const entry = byText.get(key) ?? { finding: one, worlds: new Set() };
+      entry.worlds.add(world);
       byText.set(key, entry);
     }
   }
-  return [...byText.values()].map(({ finding: one, says }) =>
-    says.length === outcomes.length ? one : { ...one, text: `If it is ${says.join(' or ')}: ${one.text}` }
-  );
+  return [...byText.values()].map(({ finding: one, worlds }) => {
+    if (worlds.size === outcomes.length) return one;
+    // Two worlds may go by one name: a family whose board may behave in two ways.
+    const says = [...new Set([...worlds].map((world) => world.says))];
+    return { ...one, text: `If it is ${says.join(' or ')}: ${one.text}` };
+  });
 }
 
 interface WorldOutcome {

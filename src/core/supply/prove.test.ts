@@ -1,0 +1,273 @@
+/** The proof by itself, over pairs of wirings written by hand: each thing that it says, where it must and where it must not. */
+import { describe, expect, it } from 'vitest';
+import type { World } from '../devices/world';
+import { findDevice, CATALOGUE } from '../match/catalogue';
+import { newJob } from '../job/create';
+import { makeId } from '../job/ids';
+import { boardOf, linkOf, plug, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import type { FindingCode } from '../trade/findings';
+import type { Board, OldThermostat, Strand, WireLink, Wiring } from '../wiring/graph';
+import { prove, type ProofInput } from './prove';
+
+const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+const clip: WireLink = { id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };
+const old: OldThermostat = {
+  kind: 'old-thermostat',
+  id: 'old',
+  place: 'wall',
+  name: 'old thermostat',
+  supply: 'battery',
+  marks: ['R', 'W', 'Y', 'G', 'C', 'O', 'AUX']
+};
+const MARKS = ['R', 'C', 'W', 'Y', 'G'];
+
+interface Sketch {
+  /** Marks of the conductors, the same at both ends: `RC>R` where they differ; a `-` for an end on nothing. */
+  readonly on: readonly string[];
+  readonly board?: readonly string[];
+  readonly links?: readonly WireLink[];
+  readonly more?: Partial<Board>;
+  readonly lengthM?: number;
+}
+
+function strands({ on, lengthM = 15 }: Sketch, device: string): Strand[] {
+  return on.map((pair) => {
+    const [wall = '', far = wall] = pair.split('>');
+    const end = (at: string, mark: string) => (mark === '-' ? null : ([at, mark] as const));
+    return strandOf(
+      `co-${far === '-' ? wall : far}`.toLowerCase(),
+      end(device, wall),
+      end('eq', far),
+      lengthM
+    );
+  });
+}
+
+const today = (sketch: Sketch): Wiring => ({
+  devices: [old, boardOf('eq', sketch.board ?? MARKS, sketch.more)],
+  cables: [],
+  strands: strands(sketch, 'old'),
+  links: sketch.links ?? []
+});
+const then = (sketch: Sketch, device: Partial<typeof facts> = {}): Wiring => ({
+  devices: [thermostatOf({ ...facts, ...device }, 'th'), boardOf('eq', sketch.board ?? MARKS, sketch.more)],
+  cables: [],
+  strands: strands(sketch, 'th'),
+  links: [clip, ...(sketch.links ?? [])]
+});
+
+const FOUR = ['R', 'W', 'Y', 'G'];
+const FIVE = ['RC>R', 'W', 'Y', 'G', 'C'];
+const furnace = worldOf('furnace-ac');
+
+function proven(before: Wiring, after: Wiring, world: World = furnace, more: Partial<ProofInput> = {}) {
+  return prove({ before, after, worlds: [{ world, weight: 1 }], needsSupply: 'always', ...more });
+}
+
+const codes = (proof: ReturnType<typeof prove>, level?: 'stop' | 'warn' | 'note') =>
+  proof.findings.filter((one) => level === undefined || one.level === level).map((one) => one.code);
+const text = (proof: ReturnType<typeof prove>, code: FindingCode) =>
+  proof.findings.find((one) => one.code === code)?.text ?? '';
+
+describe('a whole plan', () => {
+  it('says nothing, and has a row for each call with what ran, what will run and what it takes', () => {
+    const proof = proven(today({ on: FOUR }), then({ on: FIVE }));
+    expect(proof.findings).toEqual([]);
+    const [world] = proof.worlds;
+    expect(world!.rows.map((one) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+    for (const row of world!.rows) {
+      expect(row.after).toEqual(row.before);
+      expect(row.fedAfter).toBe(true);
+      expect(row.voltsLow!).toBeLessThan(row.voltsAfter!);
+      expect(row.voltsHigh!).toBeGreaterThan(row.voltsAfter!);
+      expect(row.vaAfter).toBeGreaterThan(row.vaBefore);
+    }
+  });
+});
+
+describe('what is lost', () => {
+  it('is a stop for heat and cooling, and a warning for the fan alone', () => {
+    const noY = proven(today({ on: FOUR }), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
+    expect(text(noY, 'function-lost')).toBe('Cooling is lost: compressor no longer runs.');
+    expect(codes(noY, 'stop')).toContain('function-lost');
+    const noG = proven(
+      today({ on: FOUR }),
+      then({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('equipment', 'eq.Y1', 'eq.G')] })
+    );
+    expect(codes(noG, 'warn')).toEqual(['function-lost']);
+    expect(text(noG, 'function-lost')).toBe('Fan alone is lost: blower no longer runs.');
+    expect(codes(noG, 'stop')).toEqual([]);
+  });
+
+  it('is not what never ran: that is said of the record', () => {
+    const dead = { on: ['R', 'W', 'Y>-', 'G'] };
+    const proof = proven(today(dead), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
+    expect(codes(proof)).not.toContain('function-lost');
+    expect(text(proof, 'dead-before')).toContain('cooling does not start: compressor');
+  });
+});
+
+describe('the thermostat', () => {
+  const noC = then({ on: ['RC>R', 'W', 'Y', 'G'] });
+
+  it('that gets nothing in any call is said once, with all of them', () => {
+    const proof = proven(today({ on: FOUR }), noC);
+    expect(codes(proof, 'stop')).toEqual(['thermostat-unfed']);
+    expect(text(proof, 'thermostat-unfed')).toContain(
+      'in 4 calls (nothing called, heat, cooling, fan alone)'
+    );
+    expect(proof.findings[0]!.because).toHaveLength(4);
+  });
+
+  it('that dozes on cells makes a warning of it, and one that needs nothing none at all', () => {
+    const verdict = (needsSupply: ProofInput['needsSupply']) =>
+      proven(today({ on: FOUR }), noC, furnace, { needsSupply }).findings.map((one) => one.level);
+    expect(verdict('dozes')).toEqual(['warn']);
+    expect(verdict('never')).toEqual([]);
+  });
+
+  it('that charges itself is asked for in the idle house only', () => {
+    const proof = proven(today({ on: FOUR }), noC, furnace, { needsSupply: 'idle' });
+    expect(proof.findings.flatMap((one) => one.because)).toEqual(['call:idle']);
+  });
+
+  it('that gets more than it stands is told apart from one that gets too little', () => {
+    const proof = proven(today({ on: FOUR }), then({ on: FIVE }, { voltsMin: 10, voltsMax: 26.5 }));
+    expect(codes(proof, 'stop')).toContain('thermostat-unfed');
+    const above30 = proven(
+      today({ on: FOUR, more: { transformerVa: 40 } }),
+      then({ on: FIVE }, { voltsMin: 10, voltsMax: 40 })
+    );
+    expect(codes(above30, 'stop')).toEqual([]);
+  });
+});
+
+describe('harm', () => {
+  it('of a compressor without air is a stop, whatever was wired before', () => {
+    const noFan = { on: ['R', 'W', 'Y'] };
+    const proof = proven(today(noFan), then({ on: ['RC>R', 'W', 'Y', 'C'] }));
+    expect(codes(proof, 'stop')).toEqual(['compressor-without-blower']);
+    expect(text(proof, 'compressor-without-blower')).toContain('The coil freezes');
+  });
+
+  it('of strips without air shows on an electric furnace whose board leaves the blower to G', () => {
+    const wired = { on: ['R', 'W', 'G'] };
+    const after = then({ on: ['RC>R', 'W', 'G>-', 'C'] });
+    const leaves = proven(today(wired), after, worldOf('electric-furnace', { blowerInHeat: 'g' }));
+    const starts = proven(today(wired), after, worldOf('electric-furnace', { blowerInHeat: 'board' }));
+    expect(codes(leaves, 'stop')).toContain('strips-without-blower');
+    expect(codes(starts, 'stop')).not.toContain('strips-without-blower');
+  });
+
+  it('of an overload names the amps and the rating', () => {
+    const proof = proven(today({ on: FOUR }), then({ on: FIVE, more: { transformerVa: 14 } }));
+    expect(codes(proof, 'stop')).toContain('transformer-overloaded');
+    expect(text(proof, 'transformer-overloaded')).toMatch(
+      /gives 0\.\d\d A; it is rated for 0\.58 A \(14 VA\)/
+    );
+  });
+
+  it('of a short opens the fuse, in the call that closes it', () => {
+    const crossed = then({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
+    const proof = proven(today({ on: FOUR }), crossed);
+    const opened = proof.findings.filter((one) => one.code === 'fuse-opens');
+    expect(opened.map((one) => one.because.at(-1))).toEqual(['call:cool1']);
+    expect(opened[0]!.text).toMatch(/is shorted \(about \d+ A\): its fuse opens/);
+    expect(proof.worlds[0]!.rows.find((one) => one.call === 'cool1')!.fuse).toMatchObject({ open: true });
+  });
+
+  it('of two supplies joined by copper is found in every call, in the case that is worst', () => {
+    const before = today({ on: ['R', 'W'] });
+    const own = then({ on: ['RH>R', 'W'] });
+    const both: Wiring = {
+      ...own,
+      devices: [...own.devices, plug],
+      strands: [
+        ...own.strands,
+        strandOf('p-r', ['th', 'RC'], ['plug', 'R'], 3),
+        strandOf('p-c', ['th', 'C'], ['plug', 'C'], 3)
+      ]
+    };
+    const world = worldOf('furnace');
+    expect(codes(proven(before, { ...both, links: [] }, world), 'stop')).toEqual([]);
+    const tied = proven(before, both, world);
+    expect(codes(tied, 'stop')).toContain('supplies-tied');
+    expect(tied.findings.some((one) => one.text.includes('Worst case: opposite polarity'))).toBe(true);
+  });
+
+  it('of a load that nobody called is a stop', () => {
+    const linked = then({ on: FIVE, links: [linkOf('equipment', 'eq.W1', 'eq.G')] });
+    const proof = proven(today({ on: FOUR }), linked);
+    expect(codes(proof, 'stop')).toContain('load-runs-uncalled');
+    expect(text(proof, 'load-runs-uncalled')).toContain('burner would run though nobody called for it');
+  });
+});
+
+describe('what may be', () => {
+  const worlds: ProofInput['worlds'] = [
+    { world: worldOf('furnace-ac'), weight: 0.7 },
+    { world: worldOf('heat-pump'), weight: 0.3 }
+  ];
+
+  it('is solved each by itself, and a sentence that holds in some names them', () => {
+    const before = today({ on: ['R', 'Y', 'G', 'W', 'O'], board: [...MARKS, 'O'] });
+    const after = then({ on: ['RC>R', 'Y', 'G', 'W', 'O/B>O', 'C'], board: [...MARKS, 'O'] });
+    const proof = prove({ before, after, worlds, needsSupply: 'always' });
+    expect(proof.worlds.map((one) => one.world.family)).toEqual(['furnace-ac', 'heat-pump']);
+    for (const one of proof.findings) expect(one.text).toMatch(/^If it is a (furnace-ac|heat-pump): /);
+  });
+
+  it('counts in what its worst says, and once where all agree', () => {
+    const proof = prove({
+      before: today({ on: FOUR }),
+      after: then({ on: ['RC>R', 'W', 'Y', 'G'] }),
+      worlds: [worlds[0]!, { world: worldOf('furnace-ac', { blowerInHeat: 'g' }), weight: 0.3 }],
+      needsSupply: 'always'
+    });
+    expect(codes(proof).filter((one) => one === 'thermostat-unfed')).toHaveLength(1);
+    expect(text(proof, 'thermostat-unfed')).not.toContain('If it is');
+  });
+
+  it('has no proof where no circuit is known, and says so', () => {
+    const proof = proven(today({ on: FOUR }), then({ on: FIVE }), worldOf('communicating'));
+    expect(proof.worlds).toEqual([]);
+    expect(codes(proof)).toEqual(['no-circuit']);
+  });
+
+  it('has none either for a record that contradicts itself, and names the part', () => {
+    const broken = then({ on: FIVE, more: { transformerVa: 0 } });
+    const proof = proven(today({ on: FOUR }), broken);
+    expect(codes(proof, 'stop')).toEqual(['circuit-not-solvable']);
+    expect(proof.findings[0]!.because).toEqual(['eq:secondary']);
+  });
+});
+
+describe('neighbours on one transformer', () => {
+  const job = newJob(makeId('job', 'n'), 'N');
+  const panel = { machine: 'zone-panel' as const, transformerVa: 40 };
+  const zone = { on: ['RC>R', 'W', 'C'], board: ['R', 'W', 'C'], more: panel };
+  const before = today({ ...zone, on: ['R', 'W'] });
+  const neighbour = (at: number) => ({
+    thermostat: `th-${at}`,
+    wiring: then(zone, { drawVa: findDevice(job, 'de-fellgate')!.drawVa })
+  });
+  const beside = (count: number) =>
+    proven(before, then(zone), worldOf('boiler'), {
+      neighbours: Array.from({ length: count }, (_, at) => neighbour(at + 2))
+    });
+
+  it('add up to a stop of their own, while each alone would do', () => {
+    expect(codes(beside(0), 'stop')).toEqual([]);
+    const crowd = beside(4);
+    expect(codes(crowd, 'stop')).toEqual(['overloaded-together']);
+    expect(text(crowd, 'overloaded-together')).toContain('All 5 thermostats on it call at once');
+  });
+
+  it('take the share of the rating up and the volts down, one by one', () => {
+    const rows = [0, 1, 2].map((count) => beside(count).worlds[0]!.rows.find((one) => one.call === 'heat1')!);
+    const [shares, volts] = [rows.map((one) => one.loadShare), rows.map((one) => one.voltsAfter!)];
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect([...volts].sort((a, b) => b - a)).toEqual(volts);
+    expect(new Set(shares).size).toBe(3);
+  });
+});
