@@ -68,8 +68,16 @@ describe('a proof in one line', () => {
     return plan.options.find((one) => one.method === plan.taken)!.proof!;
   };
 
-  it('says how many calls were solved, and between what the thermostat gets', () => {
-    expect(callsText(of(0))).toBe('4 calls solved; 25.9 to 27.1 V at the thermostat');
+  it('says how many calls were solved, and between what the thermostat gets, at the worst as well', () => {
+    expect(callsText(of(0))).toBe(
+      '4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 at the worst of all tolerances)'
+    );
+  });
+
+  it('leaves the worst out where nominal values fail already', () => {
+    const [world] = of(0).worlds;
+    const rows = world!.rows.map((one) => ({ ...one, voltsLow: null, voltsHigh: null }));
+    expect(callsText({ ...of(0), worlds: [{ ...world!, rows }] })).toMatch(/at the thermostat$/);
   });
 
   it('says in how many ways, where the system is not settled, and no volts where none is fed', () => {

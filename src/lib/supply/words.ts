@@ -2,12 +2,17 @@
 import type { Proof } from '$core/supply/prove';
 import { voltsText } from '$core/trade/figures';
 
-/** "4 calls solved; 25.9 to 27.1 V at the thermostat". */
+/** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 at the worst of all tolerances)". */
 export function callsText(proof: Proof): string {
   const rows = proof.worlds.flatMap((one) => one.rows);
   const calls = new Set(rows.map((row) => row.call)).size;
   const volts = rows.flatMap((row) => (row.voltsAfter === null ? [] : [row.voltsAfter]));
   const solved = `${calls} calls solved${proof.worlds.length > 1 ? `, ${proof.worlds.length} ways each` : ''}`;
   if (volts.length === 0) return solved;
-  return `${solved}; ${Math.min(...volts).toFixed(1)} to ${voltsText(Math.max(...volts))} at the thermostat`;
+  const nominal = `${Math.min(...volts).toFixed(1)} to ${voltsText(Math.max(...volts))} at the thermostat`;
+  const lows = rows.flatMap((row) => row.voltsLow ?? []);
+  const highs = rows.flatMap((row) => row.voltsHigh ?? []);
+  if (lows.length === 0 || highs.length === 0) return `${solved}; ${nominal}`;
+  const worst = `${Math.min(...lows).toFixed(1)} to ${Math.max(...highs).toFixed(1)} at the worst of all tolerances`;
+  return `${solved}; ${nominal} (${worst})`;
 }
