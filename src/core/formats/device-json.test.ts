@@ -29,6 +29,16 @@ describe('the facts of a device as a file', () => {
       'device.drawVa: a number above 0'
     ],
     ['an unknown key', writeDevice(device!).replace('"drawVa"', '"draw"'), 'device.draw: no such key'],
+    [
+      'a window that is none',
+      writeDevice({ ...device!, voltsMin: 30, voltsMax: 18 }),
+      'device.voltsMin: less than the highest voltage'
+    ],
+    [
+      'electronics fed from a terminal that it does not have',
+      writeDevice({ ...device!, electronicsFrom: 'ZZ' }),
+      'device.electronicsFrom: one of its own terminals'
+    ],
     ['too much', ' '.repeat(100_001), 'the file: at most 0.1 MB']
   ])('are refused with the place of the fault: %s', (_, text, fault) => {
     const read = readDevice(text);

@@ -1,6 +1,6 @@
 /** The facts of one thermostat as a file of their own, to be taken from job to job. */
 import * as v from 'valibot';
-import { DeviceFacts } from '../job/device-facts';
+import { DeviceSheet, type DeviceFacts } from '../job/device-facts';
 import { faultsOf } from './faults';
 import { isRefusal, parseJson, recordOf, type Refusal } from './json-text';
 
@@ -10,7 +10,7 @@ const MOST_BYTES = 100_000;
 const DeviceFile = v.strictObject({
   format: v.literal(DEVICE_FORMAT, `"${DEVICE_FORMAT}"`),
   version: v.literal(1, '1'),
-  device: DeviceFacts
+  device: DeviceSheet
 });
 
 export function writeDevice(device: DeviceFacts): string {

@@ -53,4 +53,28 @@ export const DeviceFacts = v.strictObject({
   /** Where its menus ask for the kind of system: codes or names, as its sheet has them. */
   setUp: v.optional(text, '')
 });
+
+/**
+ * Facts as they are entered or come in from a file: those that have to agree with each other are held to it. A job that was kept with
+ * others is still read.
+ */
+export const DeviceSheet = v.pipe(
+  DeviceFacts,
+  v.forward(
+    v.partialCheck(
+      [['voltsMin'], ['voltsMax']],
+      ({ voltsMin, voltsMax }) => voltsMin < voltsMax,
+      'less than the highest voltage'
+    ),
+    ['voltsMin']
+  ),
+  v.forward(
+    v.partialCheck(
+      [['electronicsFrom'], ['marks']],
+      ({ electronicsFrom, marks }) => marks.includes(electronicsFrom),
+      'one of its own terminals'
+    ),
+    ['electronicsFrom']
+  )
+);
 export type DeviceFacts = v.InferOutput<typeof DeviceFacts>;

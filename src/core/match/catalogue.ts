@@ -3,10 +3,10 @@
  * facts of a real device are entered from its own sheet.
  */
 import * as v from 'valibot';
-import { DeviceFacts } from '../job/device-facts';
+import { DeviceSheet, type DeviceFacts } from '../job/device-facts';
 import type { Job } from '../job/schema';
 
-const shipped: v.InferInput<typeof DeviceFacts>[] = [
+const shipped: v.InferInput<typeof DeviceSheet>[] = [
   {
     id: 'de-fellgate',
     maker: 'Tarnwick',
@@ -331,10 +331,10 @@ const shipped: v.InferInput<typeof DeviceFacts>[] = [
   }
 ];
 
-export const CATALOGUE: readonly DeviceFacts[] = v.parse(v.array(DeviceFacts), shipped);
+export const CATALOGUE: readonly DeviceFacts[] = v.parse(v.array(DeviceSheet), shipped);
 
 /** What a connected thermostat usually asks for: the stand-in for a plan before any device was chosen. */
-export const ANY_CONNECTED: DeviceFacts = v.parse(DeviceFacts, {
+export const ANY_CONNECTED: DeviceFacts = v.parse(DeviceSheet, {
   ...shipped[0],
   id: 'de-any',
   maker: 'Any',

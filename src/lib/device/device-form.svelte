@@ -4,7 +4,14 @@
   import { batch } from '$core/job/steps';
   import { apply } from '$core/job/steps';
   import { chooseDevice, saveDevice } from '$core/job/edits';
-  import { ACCESSORY_OUTPUTS, ADAPTER_RULES, DeviceFacts, RAILS, SUPPLY_NEEDS } from '$core/job/device-facts';
+  import {
+    ACCESSORY_OUTPUTS,
+    ADAPTER_RULES,
+    DeviceSheet,
+    RAILS,
+    SUPPLY_NEEDS,
+    type DeviceFacts
+  } from '$core/job/device-facts';
   import { readDevice } from '$core/formats/device-json';
   import { nextId } from '$core/job/ids';
   import { devicesOf } from '$core/match/catalogue';
@@ -27,7 +34,7 @@
     const form = new FormData(event.currentTarget as HTMLFormElement);
     const text = (name: string) => String(form.get(name) ?? '').trim();
     const number = (name: string) => Number(text(name).replace(',', '.') || NaN);
-    const parsed = v.safeParse(DeviceFacts, {
+    const parsed = v.safeParse(DeviceSheet, {
       id: nextId(
         'device',
         devicesOf(place.job).map((one) => one.id)
@@ -55,10 +62,6 @@
     });
     if (!parsed.success) {
       faults = faultsOf(parsed.issues).map(faultText);
-      return;
-    }
-    if (parsed.output.voltsMin >= parsed.output.voltsMax) {
-      faults = ['voltsMin: expected less than the highest voltage'];
       return;
     }
     keep(parsed.output);
