@@ -5,9 +5,14 @@ import { PLAIN_CASE, type CornerId } from '../devices/world';
 import { splitterHouse, type PoweredHouse } from '../scenarios/half-wave-houses';
 import { boardOf, worldOf } from '../scenarios/hand-wired';
 import { plannedHouse, twoSupplyHouse, zonedHouse } from '../scenarios/powered-houses';
+import { chanceFrom } from '../trade/random';
 import type { Call } from '../trade/vocabulary';
+import { circuitOf, isCircuit, through } from './circuit';
 import { finish } from './long-run';
+import { netlistOf } from './netlist';
+import { relaysOf, settle } from './settle';
 import { simulate } from './simulate';
+import { drawnFrom, spreadValues } from './spread';
 import { toleranceRun } from './tolerance';
 
 const classroom = plannedHouse(
@@ -43,6 +48,25 @@ describe('the corners of all tolerances', () => {
       expect(Math.max(...volts)).toBeLessThan(high!);
     }
   });
+
+  it.each(houses.slice(0, 3))(
+    'hold the current of every house that is drawn, within a hundredth: %s',
+    (_, where) => {
+      const circuit = circuitOf(netlistOf(where.wiring, where.world)!, 'complex');
+      if (!isCircuit(circuit)) throw new Error(circuit.why);
+      const relays = relaysOf(circuit);
+      const draw = drawnFrom(chanceFrom(5));
+      for (const call of callsOf(where.world, where.wiring)) {
+        const drawn = Array.from({ length: 1500 }, () => {
+          spreadValues(circuit, draw);
+          settle(relays, call, PLAIN_CASE);
+          return Math.max(...Array.from(circuit.sources, (at) => through(circuit, at)));
+        });
+        // A turned current drops less on its way than the resistance of its size: a little more of it flows.
+        expect(Math.max(...drawn), call).toBeLessThan(1.01 * amps(where, call, 'loaded'));
+      }
+    }
+  );
 
   it.each(houses)(
     'give more current than nominal values, and then the nominal ones again: %s',
