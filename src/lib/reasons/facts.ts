@@ -24,7 +24,21 @@ export function factText(place: Place, id: string): string {
   if (id.startsWith('observed:')) return observationText(place, id.slice('observed:'.length));
   if (id === 'outlet') return `recorded: outlet near the plate: ${thermostat.outlet}`;
   const device = findDevice(job, id);
-  return device ? `sheet: ${deviceName(device)}` : `solved: ${id}`;
+  return device ? `sheet: ${deviceName(device)}` : `solved: ${partText(place, id)}`;
+}
+
+/** A part of the circuit, `MACHINE:PART`: its name and whose it is; anything else as it is. */
+function partText({ job }: Place, id: string): string {
+  const [owner = '', part = ''] = id.split(':');
+  const machine = job.equipment.find((one) => one.id === owner)?.name;
+  if (machine === undefined || part === '') return id;
+  const name =
+    part === 'secondary'
+      ? 'the transformer'
+      : part.startsWith('coil-')
+        ? `the coil on ${part.slice(5)}`
+        : part;
+  return `${name} of ${machine}`;
 }
 
 function endWords(conductor: Conductor, side: 'wall' | 'equipment'): string {

@@ -72,6 +72,8 @@ describe('what a judgement rests on', () => {
     ['ca-classroom', 'recorded: brown five-conductor cable'],
     ['ln-classroom-1', 'recorded: link RH to RC at the wall'],
     ['call:cool1', 'solved: the circuit with cooling called'],
+    ['eq-oil-furnace:secondary', 'solved: the transformer of Oil furnace'],
+    ['eq-oil-furnace:coil-Y1', 'solved: the coil on Y1 of Oil furnace'],
     ['outlet', 'recorded: outlet near the plate: near'],
     ['de-fellgate', 'sheet: Tarnwick Fellgate 4'],
     ['th-classroom', 'recorded: the plate of Former classroom, terminals RH RC W Y G']
