@@ -15,12 +15,17 @@ export interface HoldsNominally {
   readonly carried: (call: Call, supply: string) => boolean;
 }
 
-export function limitFindings(limits: readonly AtLimits[], holds: HoldsNominally): Finding[] {
+/** `thermostats`: how many call at once, with the neighbours. */
+export function limitFindings(
+  limits: readonly AtLimits[],
+  holds: HoldsNominally,
+  thermostats = 1
+): Finding[] {
   return [
     ...voltsFindings(limits, 'low', holds),
     ...voltsFindings(limits, 'high', holds),
     ...limits.flatMap((one) => coilFindings(one, holds)),
-    ...excessFindings(limits, holds)
+    ...excessFindings(limits, holds, thermostats)
   ];
 }
 
@@ -69,7 +74,11 @@ interface Worst {
 }
 
 /** Of each transformer the call in which it gives the most. */
-function excessFindings(limits: readonly AtLimits[], { carried }: HoldsNominally): Finding[] {
+function excessFindings(
+  limits: readonly AtLimits[],
+  { carried }: HoldsNominally,
+  thermostats: number
+): Finding[] {
   const worst = new Map<string, Worst>();
   for (const { call, excess } of limits) {
     for (const one of excess) {
@@ -78,13 +87,16 @@ function excessFindings(limits: readonly AtLimits[], { carried }: HoldsNominally
       worst.set(one.supply.id, { call, excess: one });
     }
   }
-  return [...worst.values()].flatMap(excessFinding);
+  return [...worst.values()].flatMap((one) => excessFinding(one, thermostats));
 }
 
-function excessFinding({ call, excess: { supply, ampsToday, nominalToday } }: Worst): Finding[] {
+function excessFinding(
+  { call, excess: { supply, ampsToday, nominalToday } }: Worst,
+  thermostats: number
+): Finding[] {
   const because = [supply.id, `call:${call}`];
   const rated = (va: number) => `${(va / NOMINAL_VOLTS).toFixed(2)} A (${va} VA)`;
-  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${CALL_NAMES[call]}`;
+  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${CALL_NAMES[call]}${thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : ''}`;
   const unread = supply.leastVa < supply.ratedVa;
   if (unread) {
     // One of that size would be beyond its rating today: it is not that small.

@@ -16,7 +16,7 @@ const SLACK_VOLTS = 0.6;
 /** A transformer that gives more than its rating in the loaded corner. */
 export interface Excess {
   readonly supply: SupplyResult;
-  /** What it gives there today; null where it is not there today. */
+  /** What it gives there today; null where it is not there today, or where neighbours hang on it: how those are today is not known here. */
   readonly ampsToday: number | null;
   /** What it gives today with nominal values. */
   readonly nominalToday: number | null;
@@ -54,9 +54,10 @@ export interface NominalCall {
 export interface Wirings {
   /** The thermostat's own, as it is. */
   readonly before: Wiring;
-  /** With its neighbours, where there are any: as it is (made only when asked for), and as it will be. */
-  readonly allBefore: () => Wiring;
+  /** As it will be, with its neighbours where there are any. */
   readonly allAfter: Wiring;
+  /** Neighbours are in it. */
+  readonly shared: boolean;
 }
 
 /** Null where a corner has no solution. */
@@ -85,7 +86,7 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
     lost: dead.length === 0 ? [] : dead.filter((load) => runsToday(corners, load)),
     weakAtPullIn: humming.length === 0 ? [] : [...new Set(humming)].filter((id) => !hums(corners, id)),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
-    excess: excessOf(loaded, corners, nominal.was),
+    excess: excessOf(loaded, corners, nominal.was, wirings.shared),
     solves: corners.solves
   };
 }
@@ -93,7 +94,7 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
 /** Solves a corner when it is asked for, in every case of polarity and bonding that makes a difference. */
 class Corners {
   private readonly cases: readonly SupplyCase[];
-  private readonly today = new Map<string, CallResult | null>();
+  private readonly today = new Map<CornerId, CallResult | null>();
   solves = 0;
 
   constructor(
@@ -111,14 +112,12 @@ class Corners {
     return found.every((one) => one !== null) ? found : null;
   }
 
-  /** The house as it is, by itself or with the neighbours. */
-  before(corner: CornerId, all: boolean): CallResult | null {
-    const key = `${corner} ${all}`;
-    const known = this.today.get(key);
+  /** The thermostat's own wiring as it is. */
+  before(corner: CornerId): CallResult | null {
+    const known = this.today.get(corner);
     if (known !== undefined) return known;
-    const { before, allBefore } = this.wirings;
-    const found = this.solve(all ? allBefore() : before, { ...PLAIN_CASE, corner });
-    this.today.set(key, found);
+    const found = this.solve(this.wirings.before, { ...PLAIN_CASE, corner });
+    this.today.set(corner, found);
     return found;
   }
 
@@ -145,14 +144,19 @@ function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
 }
 
 function runsToday(corners: Corners, load: LoadId): boolean {
-  return running(corners.before('weak', false)?.loads ?? []).includes(load);
+  return running(corners.before('weak')?.loads ?? []).includes(load);
 }
 
 function hums(corners: Corners, coil: string): boolean {
-  return corners.before('weak', false)?.inrush.weak.includes(coil) ?? false;
+  return corners.before('weak')?.inrush.weak.includes(coil) ?? false;
 }
 
-function excessOf(loaded: readonly CallResult[], corners: Corners, was: CallResult): Excess[] {
+function excessOf(
+  loaded: readonly CallResult[],
+  corners: Corners,
+  was: CallResult,
+  shared: boolean
+): Excess[] {
   const worst = new Map<string, SupplyResult>();
   for (const supply of loaded.flatMap((one) => one.supplies)) {
     const known = worst.get(supply.id);
@@ -162,6 +166,7 @@ function excessOf(loaded: readonly CallResult[], corners: Corners, was: CallResu
   return [...worst.values()].map((supply) => {
     const amps = (result: CallResult | null) =>
       result?.supplies.find((one) => one.id === supply.id)?.amps ?? null;
-    return { supply, ampsToday: amps(corners.before('loaded', true)), nominalToday: amps(was) };
+    const ampsToday = shared ? null : amps(corners.before('loaded'));
+    return { supply, ampsToday, nominalToday: amps(was) };
   });
 }

@@ -263,6 +263,14 @@ describe('neighbours on one transformer', () => {
     expect(text(crowd, 'overloaded-together')).toContain('All 5 thermostats on it call at once');
   });
 
+  it('may be too much only at the worst of all tolerances: then it is a condition, and says how many call', () => {
+    const few = beside(2);
+    expect(codes(few, 'stop')).toEqual([]);
+    expect(codes(few, 'warn')).toEqual(['overloaded-at-limits']);
+    expect(text(few, 'overloaded-at-limits')).toContain('with heat called by all 3 thermostats on it');
+    expect(codes(beside(0))).not.toContain('overloaded-at-limits');
+  });
+
   it('take the share of the rating up and the volts down, one by one', () => {
     const rows = [0, 1, 2].map((count) => beside(count).worlds[0]!.rows.find((one) => one.call === 'heat1')!);
     const [shares, volts] = [rows.map((one) => one.loadShare), rows.map((one) => one.voltsAfter!)];

@@ -176,14 +176,9 @@ function proveBehaviour(
   calls: readonly Call[]
 ): BehaviourOutcome {
   const neighbours = input.neighbours ?? [];
-  const joined = (wiring: Wiring) => (neighbours.length === 0 ? wiring : jointWiring(wiring, neighbours));
-  const allAfter = joined(input.after);
-  let allBefore: Wiring | null = null;
-  const wirings = {
-    before: input.before,
-    allAfter,
-    allBefore: () => (allBefore ??= joined(input.before))
-  };
+  const shared = neighbours.length > 0;
+  const allAfter = shared ? jointWiring(input.after, neighbours) : input.after;
+  const wirings = { before: input.before, allAfter, shared };
   const solved: SolvedCall[] = [];
   const findings: Finding[] = [];
   for (const call of calls) {
@@ -200,7 +195,7 @@ function proveBehaviour(
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
   const solvable = limits.filter((one) => one !== null);
-  findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply)));
+  findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply), neighbours.length + 1));
   const proof: WorldProof = {
     world,
     weight,

@@ -11,6 +11,7 @@
   import Thermometer from '@lucide/svelte/icons/thermometer';
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
+  import { bringCurrentIntoSight } from './in-sight';
   import { stationsOf } from './stations';
 
   const place = getPlace();
@@ -26,10 +27,9 @@
   };
   const stations = $derived(stationsOf(place));
   let list: HTMLElement | undefined = $state();
-  // On a phone the stations are wider than the screen: the current one is brought into sight.
   $effect(() => {
     void page.url.pathname;
-    list?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+    bringCurrentIntoSight(list);
   });
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
 </script>

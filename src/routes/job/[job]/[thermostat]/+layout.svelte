@@ -5,6 +5,7 @@
   import { page } from '$app/state';
   import { addThermostat } from '$core/job/edits';
   import Dialog from '$lib/frame/dialog.svelte';
+  import { bringCurrentIntoSight } from '$lib/frame/in-sight';
   import KeepingNotice from '$lib/frame/keeping-notice.svelte';
   import Rail from '$lib/frame/rail.svelte';
   import Standing from '$lib/frame/standing.svelte';
@@ -21,6 +22,11 @@
   const station = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
   const known = $derived(session.job.thermostats.some((one) => one.id === page.params['thermostat']));
   let adding = $state(false);
+  let tabs: HTMLElement | undefined = $state();
+  $effect(() => {
+    void page.url.pathname;
+    bringCurrentIntoSight(tabs);
+  });
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -37,7 +43,7 @@
   <TopBar />
   <KeepingNotice />
   {#if known}
-    <nav class="no-print mb-2 flex gap-1 overflow-x-auto pb-1" aria-label="Thermostats">
+    <nav bind:this={tabs} class="no-print mb-2 flex gap-1 overflow-x-auto pb-1" aria-label="Thermostats">
       {#each session.job.thermostats as one (one.id)}
         <a
           class="btn btn-sm flex-none"
