@@ -2,10 +2,12 @@
 import { running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
-import { supplyCases } from '../devices/world';
+import { supplyCases, type CornerId, type World } from '../devices/world';
 import { applyMoves } from '../plan/moves';
 import { planFor, type PlannedOption } from '../plan/plan';
+import { SLACK_VOLTS } from '../supply/limits';
 import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
+import type { FindingCode } from '../trade/findings';
 import { NOMINAL_VOLTS } from '../trade/loads';
 import { canonicalMark } from '../trade/terminals';
 import { landedTerminal, sortedWiring, splitTerminal, type Wiring } from '../wiring/graph';
@@ -100,21 +102,33 @@ function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situatio
   const declared = option.findings
     .filter((one) => one.code === 'function-lost')
     .map((one) => one.because.join());
-  const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')}`;
+  const said = new Set(option.findings.map((one) => one.code).filter((code) => AT_LIMITS.has(code)));
+  const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')} ${[...said].join(' ')}`;
   const known = memory.checks.get(key);
   if (known) return known;
-  const check = checkCircuit(option, after, needs, declared);
+  const check = checkCircuit(option, after, { needs, declared, said });
   memory.checks.set(key, check);
   return check;
 }
 
+/** What the option says for itself. */
+interface Expected {
+  /** The thermostat has to be fed in every call. */
+  readonly needs: boolean;
+  /** The calls that it says are lost. */
+  readonly declared: readonly string[];
+  /** What it says of the worst of all tolerances. */
+  readonly said: ReadonlySet<FindingCode>;
+}
+
+const AT_LIMITS: ReadonlySet<FindingCode> = new Set([
+  'volts-at-limits',
+  'overloaded-at-limits',
+  'transformer-unread'
+]);
+
 /** Powers the option up anew in every world, call and case. */
-function checkCircuit(
-  option: PlannedOption,
-  after: Wiring,
-  needs: boolean,
-  declared: readonly string[]
-): CircuitCheck {
+function checkCircuit(option: PlannedOption, after: Wiring, expected: Expected): CircuitCheck {
   const violations: string[] = [];
   let compared = 0;
   let cases = 0;
@@ -122,6 +136,7 @@ function checkCircuit(
     (one) => one.kind === 'board' || one.kind.endsWith('transformer')
   ).length;
   for (const { world } of option.proof?.worlds ?? []) {
+    const today = mostToday(option.before, world);
     for (const call of callsOf(world, option.before)) {
       const was = simulate(option.before, world, call);
       for (const supplyCase of supplyCases(supplies)) {
@@ -133,7 +148,10 @@ function checkCircuit(
           continue;
         }
         violations.push(
-          ...wrongOf(was.result, now.result, { needs, declared }).map((what) => `${where}: ${what}`)
+          ...[
+            ...wrongOf(was.result, now.result, expected),
+            ...unsaidAtLimits(after, world, now.result, today, expected)
+          ].map((what) => `${where}: ${what}`)
         );
         const reached = reachedLoads(after, world, call);
         // Earth is no copper of the house: the second checker does not follow it.
@@ -151,11 +169,7 @@ function checkCircuit(
 }
 
 /** What no option on offer may do in any call. */
-function wrongOf(
-  was: CallResult,
-  now: CallResult,
-  { needs, declared }: { needs: boolean; declared: readonly string[] }
-): string[] {
+function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected): string[] {
   const on = running(now.loads);
   const lost = running(was.loads).filter((load) => !on.includes(load));
   const wrong: [boolean, string][] = [
@@ -170,6 +184,49 @@ function wrongOf(
     [lost.length > 0 && !declared.includes(`call:${now.call}`), `${lost.join(', ')} lost and not said`]
   ];
   return wrong.filter(([is]) => is).map(([, what]) => what);
+}
+
+/** What fails at the worst of all tolerances is no harm, but it has to be said. */
+function unsaidAtLimits(
+  after: Wiring,
+  world: World,
+  now: CallResult,
+  mostToday: ReadonlyMap<string, number>,
+  { needs, said }: Expected
+): string[] {
+  // Supplies that are apart have their corners to themselves; those that are tied are a violation already.
+  if (now.supplyCase.bonded || now.supplyCase.turned > 0) return [];
+  const at = (corner: CornerId) => simulate(after, world, now.call, { ...now.supplyCase, corner });
+  const [weak, strong, loaded] = [at('weak'), at('strong'), at('loaded')];
+  if (!weak.ok || !strong.ok || !loaded.ok) return ['not solved at the worst of all tolerances'];
+  const out =
+    weak.result.feeds.some((one) => one.volts < one.min) ||
+    strong.result.feeds.some((one) => one.volts > one.max + SLACK_VOLTS);
+  const beyond = loaded.result.supplies.some((one) => {
+    const today = mostToday.get(one.id) ?? 0;
+    // One that is loaded beyond the smallest size today is not of that size.
+    const least = today * NOMINAL_VOLTS > one.leastVa ? one.ratedVa : one.leastVa;
+    return one.amps * NOMINAL_VOLTS > least;
+  });
+  const wrong: [boolean, string][] = [
+    [needs && out && !said.has('volts-at-limits'), 'the thermostat may leave its window, and it is not said'],
+    [
+      beyond && !said.has('overloaded-at-limits') && !said.has('transformer-unread'),
+      'a transformer may be overloaded, and it is not said'
+    ]
+  ];
+  return wrong.filter(([is]) => is).map(([, what]) => what);
+}
+
+/** The most that each transformer gives today in any call, amps, by its id. */
+function mostToday(before: Wiring, world: World): Map<string, number> {
+  const most = new Map<string, number>();
+  for (const call of callsOf(world, before)) {
+    const made = simulate(before, world, call);
+    for (const { id, amps } of made.ok ? made.result.supplies : [])
+      most.set(id, Math.max(amps, most.get(id) ?? 0));
+  }
+  return most;
 }
 
 /** Where drops along the cable decide, reachability has no say. */

@@ -87,25 +87,32 @@ function excessFindings(
       worst.set(one.supply.id, { call, excess: one });
     }
   }
-  return [...worst.values()].flatMap((one) => excessFinding(one, thermostats));
+  return [...worst.values()].flatMap((one) => {
+    const { id } = one.excess.supply;
+    const today = Math.max(0, ...limits.map((limit) => limit.today.get(id) ?? 0));
+    return excessFinding(one, today, thermostats);
+  });
 }
 
+/** `today`: the most that it gives today in any call, with nominal values, amps. */
 function excessFinding(
-  { call, excess: { supply, ampsToday, nominalToday } }: Worst,
+  { call, excess: { supply, ampsToday } }: Worst,
+  today: number,
   thermostats: number
 ): Finding[] {
   const because = [supply.id, `call:${call}`];
   const rated = (va: number) => `${(va / NOMINAL_VOLTS).toFixed(2)} A (${va} VA)`;
-  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${CALL_NAMES[call]}${thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : ''}`;
-  const unread = supply.leastVa < supply.ratedVa;
-  if (unread) {
-    // One of that size would be beyond its rating today: it is not that small.
-    if (nominalToday !== null && nominalToday * NOMINAL_VOLTS > supply.leastVa) return [];
+  const crowd = thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : '';
+  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${CALL_NAMES[call]}${crowd}`;
+  // One of the smallest size would be beyond its rating today already: then it is not that small.
+  if (supply.leastVa < supply.ratedVa && today * NOMINAL_VOLTS <= supply.leastVa) {
     const text = `Nobody has read the size of the transformer. ${WORST}, ${gives}; the smallest ones are rated for ${rated(supply.leastVa)}. Read its plate first.`;
     return [finding('warn', 'transformer-unread', text, because)];
   }
+  if (!supply.fuseOpen && supply.amps * NOMINAL_VOLTS <= supply.ratedVa) return [];
   const isSo = ampsToday !== null && ampsToday * NOMINAL_VOLTS > supply.ratedVa;
-  const today = isSo ? ` Today it is ${ampsToday.toFixed(2)} A already.` : '';
-  const text = `${WORST} (mains 10 % high, every coil a quarter above its plate), ${gives}; it is rated for ${rated(supply.ratedVa)}.${today} Add up the plates of the coils, or measure the current.`;
+  const already = isSo ? ` Today it is ${ampsToday.toFixed(2)} A already.` : '';
+  const taken = supply.leastVa < supply.ratedVa ? 'it is taken to be rated' : 'it is rated';
+  const text = `${WORST} (mains 10 % high, every coil a quarter above its plate), ${gives}; ${taken} for ${rated(supply.ratedVa)}.${already} Add up the plates of the coils, or measure the current.`;
   return [finding(isSo ? 'note' : 'warn', 'overloaded-at-limits', text, because)];
 }

@@ -11,15 +11,13 @@ import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 
 /** No-load voltages of transformers scatter by about so much: less above a window is not called too much. */
-const SLACK_VOLTS = 0.6;
+export const SLACK_VOLTS = 0.6;
 
 /** A transformer that gives more than its rating in the loaded corner. */
 export interface Excess {
   readonly supply: SupplyResult;
   /** What it gives there today; null where it is not there today, or where neighbours hang on it: how those are today is not known here. */
   readonly ampsToday: number | null;
-  /** What it gives today with nominal values. */
-  readonly nominalToday: number | null;
 }
 
 export interface AtLimits {
@@ -39,6 +37,8 @@ export interface AtLimits {
   readonly uncalled: readonly LoadId[];
   /** Beyond the rating, or beyond the least that an unread plate may say. */
   readonly excess: readonly Excess[];
+  /** What each transformer gives today with nominal values, amps, by its id. */
+  readonly today: ReadonlyMap<string, number>;
   readonly solves: number;
 }
 
@@ -86,7 +86,8 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
     lost: dead.length === 0 ? [] : dead.filter((load) => runsToday(corners, load)),
     weakAtPullIn: humming.length === 0 ? [] : [...new Set(humming)].filter((id) => !hums(corners, id)),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
-    excess: excessOf(loaded, corners, nominal.was, wirings.shared),
+    excess: excessOf(loaded, corners, wirings.shared),
+    today: new Map(nominal.was.supplies.map((one) => [one.id, one.amps])),
     solves: corners.solves
   };
 }
@@ -151,22 +152,19 @@ function hums(corners: Corners, coil: string): boolean {
   return corners.before('weak')?.inrush.weak.includes(coil) ?? false;
 }
 
-function excessOf(
-  loaded: readonly CallResult[],
-  corners: Corners,
-  was: CallResult,
-  shared: boolean
-): Excess[] {
+function excessOf(loaded: readonly CallResult[], corners: Corners, shared: boolean): Excess[] {
   const worst = new Map<string, SupplyResult>();
   for (const supply of loaded.flatMap((one) => one.supplies)) {
     const known = worst.get(supply.id);
     const over = supply.fuseOpen || supply.amps * NOMINAL_VOLTS > supply.leastVa;
     if (over && !(known && known.amps >= supply.amps)) worst.set(supply.id, supply);
   }
-  return [...worst.values()].map((supply) => {
-    const amps = (result: CallResult | null) =>
-      result?.supplies.find((one) => one.id === supply.id)?.amps ?? null;
-    const ampsToday = shared ? null : amps(corners.before('loaded'));
-    return { supply, ampsToday, nominalToday: amps(was) };
-  });
+  return [...worst.values()].map((supply) => ({
+    supply,
+    ampsToday: shared ? null : ampsOf(corners.before('loaded'), supply.id)
+  }));
+}
+
+function ampsOf(result: CallResult | null, supply: string): number | null {
+  return result?.supplies.find((one) => one.id === supply)?.amps ?? null;
 }

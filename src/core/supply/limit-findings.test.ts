@@ -1,0 +1,126 @@
+/** The corners of all tolerances in words: what is said of a transformer, by what is known of its size and of today. */
+import { describe, expect, it } from 'vitest';
+import type { SupplyResult } from '../circuit/simulate';
+import type { Call } from '../trade/vocabulary';
+import { limitFindings, type HoldsNominally } from './limit-findings';
+import type { AtLimits } from './limits';
+
+const supply = (amps: number, more: Partial<SupplyResult> = {}): SupplyResult => ({
+  id: 'eq-1:secondary',
+  name: 'furnace',
+  va: amps * 24,
+  amps,
+  ratedVa: 40,
+  leastVa: 40,
+  fuseRating: 3,
+  fuseOpen: false,
+  fuseAmps: null,
+  ...more
+});
+const limit = (call: Call, more: Partial<AtLimits>): AtLimits => ({
+  call,
+  low: 22,
+  high: 29,
+  tooLow: false,
+  tooHigh: false,
+  amps: 1,
+  lost: [],
+  weakAtPullIn: [],
+  uncalled: [],
+  excess: [],
+  today: new Map(),
+  solves: 1,
+  ...more
+});
+const all: HoldsNominally = { fed: () => true, runs: () => true, carried: () => true };
+const beyond = (one: SupplyResult, ampsToday: number | null = null) => ({
+  excess: [{ supply: one, ampsToday }]
+});
+const today = (amps: number) => ({ today: new Map([['eq-1:secondary', amps]]) });
+
+describe('a transformer of a size that was read', () => {
+  it('beyond its rating is a condition, and a note where it is so today', () => {
+    const [fresh] = limitFindings([limit('heat1', beyond(supply(1.8), 1.6))], all);
+    expect(fresh).toMatchObject({ code: 'overloaded-at-limits', level: 'warn' });
+    expect(fresh!.text).toContain('it is rated for 1.67 A (40 VA). Add up');
+    const [old] = limitFindings([limit('heat1', beyond(supply(1.8), 1.7))], all);
+    expect(old!.level).toBe('note');
+    expect(old!.text).toContain('Today it is 1.70 A already.');
+  });
+
+  it('is said once, of the call in which it gives the most', () => {
+    const said = limitFindings(
+      [limit('heat1', beyond(supply(1.7))), limit('cool1', beyond(supply(1.9))), limit('fan', {})],
+      all
+    );
+    expect(said.map((one) => one.because)).toEqual([['eq-1:secondary', 'call:cool1']]);
+  });
+
+  it('that is overloaded with nominal values already is not said again', () => {
+    const said = limitFindings([limit('heat1', beyond(supply(1.8)))], { ...all, carried: () => false });
+    expect(said).toEqual([]);
+  });
+});
+
+describe('a transformer whose plate nobody has read', () => {
+  const unread = (amps: number) => supply(amps, { leastVa: 20 });
+
+  it('may be of the smallest size: then it is read first', () => {
+    const [one] = limitFindings([limit('heat1', { ...beyond(unread(0.9)), ...today(0.6) })], all);
+    expect(one).toMatchObject({ code: 'transformer-unread', level: 'warn' });
+  });
+
+  it('is not of the smallest where it gives more than that today, in whichever call', () => {
+    const calls = [limit('heat1', { ...beyond(unread(0.95)), ...today(0.6) }), limit('aux', today(0.9))];
+    expect(limitFindings(calls, all)).toEqual([]);
+    expect(limitFindings(calls.slice(0, 1), all)).toHaveLength(1);
+  });
+
+  it('is judged by the usual size then, and that is said to be taken', () => {
+    const calls = [limit('heat1', { ...beyond(unread(1.8)), ...today(0.9) })];
+    const [one] = limitFindings(calls, all);
+    expect(one!.text).toContain('it is taken to be rated for 1.67 A (40 VA)');
+  });
+});
+
+describe('coils and loads', () => {
+  it('that no longer pull in are named, each in its call, and only those that run with nominal values', () => {
+    const lost = [limit('cool1', { lost: ['compressor', 'blower'] }), limit('fan', { lost: ['blower'] })];
+    const holds = { ...all, runs: (call: Call) => call === 'cool1' };
+    const said = limitFindings(lost, holds);
+    expect(said).toHaveLength(1);
+    expect(said[0]!.text).toContain('compressor, blower no longer pull in, though they do today');
+  });
+
+  it('that hum, or run uncalled, are said with their call', () => {
+    const said = limitFindings(
+      [limit('cool1', { weakAtPullIn: ['eq-1:coil-Y1'], uncalled: ['burner'] })],
+      all
+    );
+    expect(said.map((one) => one.code)).toEqual(['load-at-limits', 'load-at-limits']);
+    expect(said[0]!.because).toEqual(['eq-1:coil-Y1', 'call:cool1']);
+    expect(said[1]!.text).toContain('burner may run though nobody called for it');
+  });
+});
+
+describe('the thermostat', () => {
+  it('out of its window is said once for each side, with the calls and the worst figure', () => {
+    const said = limitFindings(
+      [
+        limit('idle', { tooHigh: true, high: 30.9 }),
+        limit('heat1', { tooLow: true, low: 17.4 }),
+        limit('cool1', { tooLow: true, low: 16.9 })
+      ],
+      all
+    );
+    expect(said.map((one) => one.text)).toEqual([
+      expect.stringContaining('gets 16.9 V (heat, cooling), which is less than it needs') as string,
+      expect.stringContaining('gets 30.9 V (nothing called), which is more than its sheet stands') as string
+    ]);
+  });
+
+  it('that need not be fed in a call is left out there', () => {
+    const calls = [limit('heat1', { tooLow: true, low: 17 })];
+    expect(limitFindings(calls, { ...all, fed: () => false })).toEqual([]);
+  });
+});
