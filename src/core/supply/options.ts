@@ -14,7 +14,6 @@ import { boards, type Landing, type Wiring } from '../wiring/graph';
 import type { Neighbour } from '../wiring/joint';
 import { METHODS } from './methods/registry';
 import type { Prover } from './proof-memory';
-import { complaintFindings } from './complaint';
 import { withExchange } from './exchange';
 import { withoutOldAdapter } from './old-adapter';
 import { prove, type Proof, type ProofInput } from './prove';
@@ -233,15 +232,11 @@ function optionOf(
           needsSupply: needsSupply(method, situation.device),
           neighbours
         });
-  const complaints =
-    offer.after === null || hasStop(proof?.findings ?? [])
-      ? []
-      : complaintFindings(offer.after, situation.world);
   const all = [
     ...offer.findings,
     ...(offer.after === null ? [] : conditions),
     ...(proof?.findings ?? []),
-    ...complaints
+    ...(proof?.complaints ?? [])
   ];
   return assemble(method, variant, situation, { ...offer, findings: all }, proof);
 }

@@ -13,6 +13,7 @@ import { hasStop, sortFindings, type Finding, type FindingCode } from '../trade/
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
+import { complaintFindings } from './complaint';
 import { limitFindings, type HoldsNominally } from './limit-findings';
 import {
   asksIn,
@@ -66,6 +67,8 @@ export interface WorldProof {
 export interface Proof {
   readonly worlds: readonly WorldProof[];
   readonly findings: readonly Finding[];
+  /** What the device may report though nothing is wrong, in the likeliest world; nothing where something is. */
+  readonly complaints: readonly Finding[];
   /** Operating points that it rests on; those that several proofs of a wiring share are solved once. */
   readonly solves: number;
 }
@@ -82,9 +85,12 @@ export interface ProofInput {
 
 export function prove(input: ProofInput): Proof {
   const outcomes = input.worlds.map(({ world, weight }) => proveWorld(input, world, weight));
+  const findings = sortFindings(mergeAcrossWorlds(outcomes));
+  const [likeliest] = input.worlds;
   return {
     worlds: outcomes.flatMap((one) => one.proof ?? []),
-    findings: sortFindings(mergeAcrossWorlds(outcomes)),
+    findings,
+    complaints: hasStop(findings) || !likeliest ? [] : complaintFindings(input.after, likeliest.world),
     solves: outcomes.reduce((sum, one) => sum + one.solves, 0)
   };
 }
