@@ -6,7 +6,8 @@ const port = Number(process.env['E2E_PORT'] ?? 4188);
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.e2e.ts',
-  timeout: 60_000,
+  // Only there to end what hangs: the longest walks through all stations, and machines differ.
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   fullyParallel: true,
   workers: 3,
