@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
 
@@ -81,4 +82,16 @@ export async function answerQuestion(page: Page, answer: RegExp): Promise<void> 
     }
   }
   await button.press('Enter');
+}
+
+/** Presses the button in `where` that makes a PDF: it has its fonts in it. Its file name is given back. */
+export async function downloadedPdf(page: Page, where: Page | Locator = page): Promise<string> {
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    where.getByRole('button', { name: 'As PDF' }).click()
+  ]);
+  const bytes = await readFile(await pdf.path());
+  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(bytes.includes(Buffer.from('FontFile'))).toBe(true);
+  return pdf.suggestedFilename();
 }

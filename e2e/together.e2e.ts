@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import {
+  downloadedPdf,
   expectAccessible,
   expectNoSideways,
   expectSaved,
@@ -64,14 +65,7 @@ test('ways that fit together are taken at once, can be taken back, and go along 
   await expect(open).toHaveCount(1);
   await expect(ways.getByRole('button', { name: 'Take these ways' })).toHaveCount(0);
 
-  const [pdf] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'As PDF' }).click()
-  ]);
-  expect(pdf.suggestedFilename()).toBe('the-old-schoolhouse-all-together.pdf');
-  const bytes = await readFile(await pdf.path());
-  expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-  expect(bytes.includes(Buffer.from('FontFile'))).toBe(true);
+  expect(await downloadedPdf(page)).toBe('the-old-schoolhouse-all-together.pdf');
 
   // One step back opens all of them again.
   await page.getByRole('button', { name: /^Take back:/ }).click();

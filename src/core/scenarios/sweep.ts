@@ -5,6 +5,7 @@ import { callsOf } from '../devices/calls';
 import { supplyCases, type CornerId, type World } from '../devices/world';
 import { applyMoves } from '../plan/moves';
 import { planFor, type PlannedOption } from '../plan/plan';
+import { CIRCUIT_LIMITS } from '../supply/limit-findings';
 import { SLACK_VOLTS } from '../supply/limits';
 import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
 import type { FindingCode } from '../trade/findings';
@@ -102,7 +103,7 @@ function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situatio
   const declared = option.findings
     .filter((one) => one.code === 'function-lost')
     .map((one) => one.because.join());
-  const said = new Set(option.findings.map((one) => one.code).filter((code) => AT_LIMITS.has(code)));
+  const said = new Set(option.findings.map((one) => one.code).filter((code) => CIRCUIT_LIMITS.has(code)));
   const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')} ${[...said].join(' ')}`;
   const known = memory.checks.get(key);
   if (known) return known;
@@ -120,12 +121,6 @@ interface Expected {
   /** What it says of the worst of all tolerances. */
   readonly said: ReadonlySet<FindingCode>;
 }
-
-const AT_LIMITS: ReadonlySet<FindingCode> = new Set([
-  'volts-at-limits',
-  'overloaded-at-limits',
-  'transformer-unread'
-]);
 
 /** Powers the option up anew in every world, call and case. */
 function checkCircuit(option: PlannedOption, after: Wiring, expected: Expected): CircuitCheck {

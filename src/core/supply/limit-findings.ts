@@ -1,10 +1,17 @@
 /** The corners of all tolerances in words: one sentence for each kind, whatever the number of calls. */
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding, type FindingCode } from '../trade/findings';
 import { LOAD_NAMES, NOMINAL_VOLTS } from '../trade/loads';
 import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
 import type { AtLimits, Excess } from './limits';
 
 const WORST = 'At the worst of all tolerances';
+
+/** What is said of volts and amps, whatever the coils bring on. */
+export const CIRCUIT_LIMITS: ReadonlySet<FindingCode> = new Set([
+  'volts-at-limits',
+  'overloaded-at-limits',
+  'transformer-unread'
+]);
 
 /** What already holds with nominal values, and so may be lost in a corner. */
 export interface HoldsNominally {

@@ -49,6 +49,8 @@ export interface NominalCall {
   readonly was: CallResult;
   /** One for each case of polarity and bonding; at least one. */
   readonly cases: readonly CallResult[];
+  /** With the neighbours calling at once; null where there are none. */
+  readonly crowd: CallResult | null;
 }
 
 export interface Wirings {
@@ -72,8 +74,8 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
   const always = inAll(nominal.cases.map((one) => running(one.loads)));
   const stillOn = inAll(weak.map((one) => running(one.loads)));
   const dead = always.filter((load) => !stillOn.includes(load));
-  const today = running(nominal.was.loads);
-  const expected = new Set([...nominal.cases.flatMap((one) => running(one.loads)), ...today]);
+  const crowd = nominal.crowd ? [nominal.crowd] : [];
+  const expected = new Set([nominal.was, ...nominal.cases, ...crowd].flatMap((one) => running(one.loads)));
   const ever = [...weak, ...strong, ...loaded].flatMap((one) => running(one.loads));
   const humming = weak.flatMap((one) => one.inrush.weak);
   return {

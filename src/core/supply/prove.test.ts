@@ -278,4 +278,15 @@ describe('neighbours on one transformer', () => {
     expect([...volts].sort((a, b) => b - a)).toEqual(volts);
     expect(new Set(shares).size).toBe(3);
   });
+
+  it('may run what the own thermostat does not: that is no load which nobody called', () => {
+    const board = ['R', 'C', 'Y', 'G', 'O'];
+    const own = { on: ['R', 'Y', 'G'], board };
+    const other = then({ on: ['RC>R', 'Y', 'G', 'O/B>O', 'C'], board });
+    const proof = proven(today(own), then({ on: ['RC>R', 'Y', 'G', 'C'], board }), worldOf('heat-pump'), {
+      neighbours: [{ thermostat: 'th-2', wiring: other }]
+    });
+    expect(codes(proof, 'stop')).toEqual([]);
+    expect(text(proof, 'load-at-limits')).not.toContain('nobody called');
+  });
 });

@@ -9,12 +9,12 @@ import { isHeatPump } from '../devices/roles';
 import { supplyCases, type World } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
 import { NOMINAL_VOLTS } from '../trade/loads';
-import { hasStop, sortFindings, type Finding, type FindingCode } from '../trade/findings';
+import { hasStop, sortFindings, type Finding } from '../trade/findings';
 import type { Call, LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
 import { complaintFindings } from './complaint';
-import { limitFindings, type HoldsNominally } from './limit-findings';
+import { CIRCUIT_LIMITS, limitFindings, type HoldsNominally } from './limit-findings';
 import {
   asksIn,
   crowdFindings,
@@ -156,12 +156,6 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
   };
 }
 
-const CIRCUIT_LIMITS: ReadonlySet<FindingCode> = new Set([
-  'volts-at-limits',
-  'overloaded-at-limits',
-  'transformer-unread'
-]);
-
 interface BehaviourOutcome extends WorldOutcome {
   /** Calls in which a compressor runs: in the others it makes no difference how the board starts the blower in cooling. */
   readonly cooled: readonly Call[];
@@ -169,7 +163,6 @@ interface BehaviourOutcome extends WorldOutcome {
 
 /** One call with nominal values: as it is, in every case of supplies, and with all neighbours calling at once. */
 interface SolvedCall extends NominalCall {
-  readonly crowd: CallResult | null;
   readonly row: NominalRow;
   readonly solves: number;
 }
