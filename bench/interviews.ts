@@ -1,6 +1,6 @@
 /** How many observations it takes to name the system, over drawn houses that answer truthfully. */
 import { interview, summarise, type Order } from '$core/identify/interview';
-import { generatedHouse } from '$core/scenarios/generate';
+import { generatedHouse } from '$core/houses/generate';
 import type { Part } from './part';
 
 const HOUSES = 3000;

@@ -2,7 +2,7 @@
 import { planFor } from '$core/plan/plan';
 import { finish } from '$core/circuit/long-run';
 import { togetherRun } from '$core/plan/together';
-import { choosing, zonedHouse } from '$core/scenarios/zoned-houses';
+import { choosing, zonedHouse } from '$core/houses/zoned-houses';
 import { rememberingProver } from '$core/supply/proof-memory';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import type { Part } from './part';

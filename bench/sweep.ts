@@ -6,7 +6,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { writeJob } from '$core/formats/job-json';
 import { METHODS } from '$core/supply/methods/registry';
-import { BLOCK, SITUATIONS, situationOf } from '$core/scenarios/situations';
+import { BLOCK, SITUATIONS, situationOf } from '$core/houses/situations';
 import { checkSituation, sweepMemory, type Violation } from '$core/scenarios/sweep';
 
 interface Share {

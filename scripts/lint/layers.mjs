@@ -13,6 +13,7 @@ export const order = [
   'worker',
   'demo',
   'core/scenarios',
+  'core/houses',
   'core/formats',
   'core/diagnose',
   'core/plan',

@@ -1,5 +1,5 @@
 /** The command line: the same core as the screens, without them. */
-import { faultText } from '$core/formats/faults';
+import { faultText } from '$core/job/faults';
 import { readArguments, type Arguments } from './arguments';
 import { EXIT_CODES, wrongUse, type Outcome } from './outcome';
 import { check } from './verbs/check';

@@ -1,8 +1,9 @@
 /** The second demo house: four zones on one panel, all of them to be changed. Everybody and everything in it is invented. */
 import * as v from 'valibot';
 import { emptyEquipment, emptyThermostat } from '$core/job/create';
-import { makeId } from '$core/job/ids';
-import { Job, JOB_FORMAT, JOB_VERSION, type Equipment, type Thermostat } from '$core/job/schema';
+import { makeId, type ScrewId } from '$core/job/ids';
+import { Job, JOB_FORMAT, JOB_VERSION, type Conductor, type Equipment, type Thermostat } from '$core/job/schema';
+import { screwIdFor, screwsFrom } from '$core/job/screws';
 import { EMPTY_SURVEY } from '$core/job/survey-schema';
 import { conductors, type Line } from './lines';
 
@@ -18,18 +19,33 @@ interface Zone {
   readonly lines: readonly Line[];
   readonly outlet: Thermostat['outlet'];
   readonly method: Thermostat['choice']['method'];
+  /** Its own W on the panel, where four of them stand in a row. */
+  readonly call: ScrewId;
+}
+
+function onOwnScrew(conductor: Conductor, call: ScrewId): Conductor {
+  const on = conductor.far.on.map((ref) => (ref.screw === screwIdFor('W') ? { ...ref, screw: call } : ref));
+  return { ...conductor, far: { ...conductor.far, on } };
 }
 
 function zone(one: Zone): Thermostat {
   const id = makeId('thermostat', one.id);
   return {
     ...emptyThermostat(id, one.name, [panelId]),
-    marks: ['R', 'W'],
+    screws: screwsFrom(['R', 'W']),
     oldSupply: 'battery',
     cables: [
-      { id: makeId('cable', one.id), name: one.cable, gauge: 18, lengthM: one.lengthM, path: one.path }
+      {
+        id: makeId('cable', one.id),
+        name: one.cable,
+        gauge: 18,
+        lengthM: one.lengthM,
+        path: one.path,
+        near: id,
+        far: panelId
+      }
     ],
-    conductors: conductors(one.id, id, panelId, one.lines),
+    conductors: conductors(one.id, id, panelId, one.lines).map((conductor) => onOwnScrew(conductor, one.call)),
     observed: {
       'conductor-build': 'thin',
       'heat-from': 'radiators',
@@ -50,6 +66,7 @@ const pair: readonly Line[] = [
 const ZONES: readonly Thermostat[] = [
   zone({
     id: 'landing',
+    call: makeId('screw', 'w1'),
     name: 'Landing',
     cable: 'brown three-conductor cable',
     lengthM: 8,
@@ -60,6 +77,7 @@ const ZONES: readonly Thermostat[] = [
   }),
   zone({
     id: 'kitchen',
+    call: makeId('screw', 'w1-2'),
     name: 'Ferryman’s kitchen',
     cable: 'brown two-conductor cable',
     lengthM: 11,
@@ -70,6 +88,7 @@ const ZONES: readonly Thermostat[] = [
   }),
   zone({
     id: 'net-loft',
+    call: makeId('screw', 'w1-3'),
     name: 'Net loft',
     cable: 'grey four-conductor cable',
     lengthM: 17,
@@ -80,6 +99,7 @@ const ZONES: readonly Thermostat[] = [
   }),
   zone({
     id: 'boat-room',
+    call: makeId('screw', 'w1-4'),
     name: 'Boat room',
     cable: 'white two-conductor cable',
     lengthM: 14,
@@ -99,7 +119,7 @@ const equipment: Equipment[] = [
     kind: 'zone-panel',
     breaker: '6, “boiler”',
     serviceSwitch: 'beside the boiler room door',
-    marks: ['R', 'W', 'C'],
+    screws: screwsFrom(['R', 'W', 'W', 'W', 'W', 'C']),
     transformerVa: 40,
     fuseAmps: 3
   }

@@ -1,8 +1,7 @@
 /** Conductors of a demo house as one writes them down: colour, wall, equipment. */
-import { emptyConductor } from '$core/job/create';
-import { endFrom } from '$core/job/edits';
+import { emptyConductor, landedOn, UNSEEN } from '$core/job/create';
 import { makeId } from '$core/job/ids';
-import type { Conductor, Equipment, Thermostat } from '$core/job/schema';
+import type { Conductor, ConductorEnd, Equipment, Thermostat, WhereId } from '$core/job/schema';
 import type { ColourCode } from '$core/trade/colours';
 
 export type Line = readonly [
@@ -21,8 +20,14 @@ export function conductors(
   const cable = makeId('cable', prefix);
   return lines.map(([colour, wall, equipment, continuity = 'untested'], index) => ({
     ...emptyConductor(makeId('conductor', `${prefix}-${index + 1}`), cable, colour),
-    wall: endFrom(wall, wallId),
-    equipment: endFrom(equipment, boardId),
+    near: endOn(wallId, wall),
+    far: endOn(boardId, equipment),
     continuity
   }));
+}
+
+/** A state, or the first screw with this print. */
+function endOn(at: WhereId, word: string): ConductorEnd {
+  if (word === 'loose' || word === 'coiled') return { state: word, on: [] };
+  return word === 'unseen' ? UNSEEN : landedOn(at, word);
 }

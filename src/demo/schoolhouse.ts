@@ -4,6 +4,7 @@ import { emptyEquipment, emptyThermostat, landedOn } from '$core/job/create';
 import { makeId } from '$core/job/ids';
 import { EMPTY_SURVEY } from '$core/job/survey-schema';
 import { Job, JOB_FORMAT, JOB_VERSION, type Equipment, type Thermostat } from '$core/job/schema';
+import { screwIdFor, screwsFrom } from '$core/job/screws';
 import { conductors } from './lines';
 
 const classroomId = makeId('thermostat', 'classroom');
@@ -16,7 +17,7 @@ const heaterId = makeId('equipment', 'bell-heater');
 /** Oil furnace, an air conditioner added in a later year, a fifth conductor left in the wall. White is hot here, and red is heat. */
 const classroom: Thermostat = {
   ...emptyThermostat(classroomId, 'Former classroom', [furnaceId]),
-  marks: ['RH', 'RC', 'W', 'Y', 'G'],
+  screws: screwsFrom(['RH', 'RC', 'W', 'Y', 'G']),
   oldSupply: 'none',
   cables: [
     {
@@ -24,7 +25,9 @@ const classroom: Thermostat = {
       name: 'brown five-conductor cable',
       gauge: 18,
       lengthM: 15,
-      path: 'unknown'
+      path: 'unknown',
+      near: classroomId,
+      far: furnaceId
     }
   ],
   conductors: conductors('classroom', classroomId, furnaceId, [
@@ -37,7 +40,7 @@ const classroom: Thermostat = {
   links: [
     {
       id: makeId('link', 'classroom-1'),
-      end: 'wall',
+      at: classroomId,
       a: landedOn(classroomId, 'RH').on[0]!,
       b: landedOn(classroomId, 'RC').on[0]!,
       kind: 'wire'
@@ -73,10 +76,18 @@ const classroom: Thermostat = {
 /** Heat pump with strips, a cable of eight with its common landed. */
 const flat: Thermostat = {
   ...emptyThermostat(flatId, 'Teacher’s flat', [handlerId]),
-  marks: ['R', 'C', 'Y', 'G', 'O', 'AUX', 'E'],
+  screws: screwsFrom(['R', 'C', 'Y', 'G', 'O', 'AUX', 'E']),
   oldSupply: 'battery',
   cables: [
-    { id: makeId('cable', 'flat'), name: 'white eight-conductor cable', gauge: 18, lengthM: 9, path: 'free' }
+    {
+      id: makeId('cable', 'flat'),
+      name: 'white eight-conductor cable',
+      gauge: 18,
+      lengthM: 9,
+      path: 'free',
+      near: flatId,
+      far: handlerId
+    }
   ],
   conductors: conductors('flat', flatId, handlerId, [
     ['RD', 'R', 'R'],
@@ -101,7 +112,7 @@ const flat: Thermostat = {
 /** Two thick conductors in a deep box: mains, and a stop. */
 const bellRoom: Thermostat = {
   ...emptyThermostat(bellId, 'Bell room', [heaterId]),
-  marks: ['L1', 'LOAD'],
+  screws: screwsFrom(['L1', 'LOAD']),
   oldSupply: 'none',
   cables: [
     {
@@ -109,7 +120,9 @@ const bellRoom: Thermostat = {
       name: 'grey two-conductor cable',
       gauge: null,
       lengthM: null,
-      path: 'stapled'
+      path: 'stapled',
+      near: bellId,
+      far: heaterId
     }
   ],
   conductors: conductors('bell-room', bellId, heaterId, [
@@ -132,12 +145,12 @@ const equipment: Equipment[] = [
     heatStages: 1,
     breaker: '11, “cellar heat”',
     serviceSwitch: 'red plate at the head of the cellar stair',
-    marks: ['R', 'C', 'W', 'Y', 'G'],
+    screws: screwsFrom(['R', 'C', 'W', 'Y', 'G']),
     transformerVa: 40,
     fuseAmps: 3,
     others: [
-      { mark: 'Y', what: 'outdoor unit' },
-      { mark: 'C', what: 'outdoor unit' }
+      { screw: screwIdFor('Y'), what: 'outdoor unit' },
+      { screw: screwIdFor('C'), what: 'outdoor unit' }
     ],
     accessories: [{ kind: 'humidifier', ownRelay: 'unknown', note: '' }]
   },
@@ -149,7 +162,7 @@ const equipment: Equipment[] = [
     kind: 'air-handler',
     fuel: 'electricity',
     breaker: '14 and 16',
-    marks: ['R', 'C', 'Y', 'G', 'O', 'W2', 'E'],
+    screws: screwsFrom(['R', 'C', 'Y', 'G', 'O', 'W2', 'E']),
     transformerVa: 40,
     fuseAmps: 5
   },

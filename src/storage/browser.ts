@@ -5,7 +5,7 @@
 import localforage from 'localforage';
 import { readRawJob } from '$core/formats/job-json';
 import type { Job } from '$core/job/schema';
-import { faultText } from '$core/formats/faults';
+import { faultText } from '$core/job/faults';
 import {
   orphansOf,
   summaryOf,

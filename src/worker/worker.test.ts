@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { finish } from '$core/circuit/long-run';
 import { toleranceRun, type ToleranceRequest } from '$core/circuit/tolerance';
 import { faultTableRun } from '$core/diagnose/fault-table';
-import { twoSupplyHouse } from '$core/scenarios/powered-houses';
+import { twoSupplyHouse } from '$core/houses/powered-houses';
 import { planTogether } from '$core/plan/together';
 import { FERRY_HOUSE } from '$demo/ferry-house';
-import { worldOf } from '$core/scenarios/hand-wired';
+import { worldOf } from '$core/houses/hand-wired';
 import { clientOf } from './client';
 import { inThisThread } from './queue';
 

@@ -1,4 +1,4 @@
-import { FLAGS, type FaultTable } from '$core/diagnose/fault-table';
+import { FLAGS, loadRuns, type FaultTable } from '$core/diagnose/fault-table';
 import { powerable } from '$core/plan/powered';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
@@ -46,7 +46,7 @@ export async function faults(args: Arguments): Promise<Outcome> {
 }
 
 function rowsOf(table: FaultTable) {
-  const { calls, loads, rows, runs, volts, flags } = table;
+  const { calls, loads, rows, volts, flags } = table;
   return Array.from({ length: rows.length / 2 }, (_, row) => {
     const hit = [rows[2 * row] ?? -1, rows[2 * row + 1] ?? -1].flatMap((one) => table.faults[one] ?? []);
     return {
@@ -58,7 +58,7 @@ function rowsOf(table: FaultTable) {
         const v = volts[at] ?? NaN;
         return {
           call,
-          runs: loads.filter((_, bit) => ((runs[at] ?? 0) >> bit) & 1),
+          runs: loads.filter((_, load) => loadRuns(table, at, load)),
           volts: Number.isNaN(v) ? null : v,
           flags: [
             ...(bits & FLAGS.fuseOpen ? ['fuse opens'] : []),

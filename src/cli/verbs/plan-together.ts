@@ -4,7 +4,8 @@ import { deviceName } from '$core/match/catalogue';
 import type { Job } from '$core/job/schema';
 import type { SharedSupply } from '$core/plan/shared-supply';
 import { planTogether, type Together } from '$core/plan/together';
-import { CALL_NAMES, VERDICT_NAMES } from '$core/trade/vocabulary';
+import { callName } from '$core/trade/calls';
+import { VERDICT_NAMES } from '$core/trade/vocabulary';
 import type { Outcome } from '../outcome';
 import { table, wrap } from '../page';
 
@@ -60,7 +61,7 @@ function sharedLines(shared: SharedSupply): string[] {
     ...table([
       ['all call', 'VA today', 'VA after', 'of rating'],
       ...shared.rows.map((row) => [
-        CALL_NAMES[row.call],
+        callName(row.call),
         va(row.before),
         va(row.after),
         `${Math.round(100 * row.share)} %`

@@ -1,7 +1,9 @@
 import { callReport, simulateReport } from '$core/formats/reports';
-import { powerPlan, type Powered, type Which } from '$core/plan/powered';
+import { WIRING_STATES, type WiringState } from '$core/job/bench-schema';
+import { powerPlan, type Powered } from '$core/plan/powered';
+import { readCall, type Call } from '$core/trade/calls';
 import { voltsText } from '$core/trade/figures';
-import { CALLS, type Call } from '$core/trade/vocabulary';
+import { CALLS } from '$core/trade/vocabulary';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
@@ -20,15 +22,20 @@ export async function simulate(args: Arguments): Promise<Outcome> {
 }
 
 /** What --wiring and --call ask for. */
-export function whichAndCall(args: Arguments): { which: Which; call: Call | null } | WrongUse {
-  const which = args.wiring ?? 'before';
-  if (which !== 'before' && which !== 'after') return wrongUse('--wiring is before or after.');
-  const call = args.call === undefined ? null : CALLS.find((one) => one === args.call);
-  if (call === undefined) return wrongUse(`No call ${args.call}; known: ${CALLS.join(', ')}.`);
+export function whichAndCall(args: Arguments): { which: WiringState; call: Call | null } | WrongUse {
+  const word = args.wiring ?? 'before';
+  // `before` is what is there before the work goes on: now.
+  const which = word === 'before' ? 'now' : WIRING_STATES.find((one) => one === word);
+  if (which === undefined) return wrongUse('--wiring is found, now (or before) or after.');
+  const call = args.call === undefined ? null : readCall(args.call);
+  if (args.call !== undefined && call === null)
+    return wrongUse(
+      `No call ${args.call}; known: ${CALLS.join(', ')}, several joined by + (heat1+humidify), and th-1:heat1 for one control.`
+    );
   return { which, call };
 }
 
-function pageOf(thermostat: string, which: Which, { calls, findings }: Powered): Outcome {
+function pageOf(thermostat: string, which: WiringState, { calls, findings }: Powered): Outcome {
   const rows = calls.map(({ result }) => [
     result.call as string,
     result.loads

@@ -4,7 +4,7 @@ import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { CATALOGUE } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { powerPlan } from '../plan/powered';
-import { boardOf, linkOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import { boardOf, linkOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
 import { harmFindings } from '../supply/harm';
 import type { Wiring } from '../wiring/graph';
 import { running } from './expected';

@@ -5,7 +5,8 @@
  * The arrays belong to the circuit, so two solves of one circuit cannot be read side by side; results are copied out as plain data.
  */
 import type { Element, Fuse } from '../devices/elements';
-import type { Call } from '../trade/vocabulary';
+import { asksOf, type Call } from '../trade/calls';
+import { REQUESTS, type Request } from '../trade/vocabulary';
 import { CONTACT_OHMS } from '../trade/loads';
 import type { CornerId, SupplyCase } from '../devices/world';
 import { factorComplex, factorReal, numbersFor, solveComplex, solveReal, type Numbers } from './factor';
@@ -42,6 +43,8 @@ export interface Circuit {
   readonly senses: Int32Array;
   readonly fuses: Int32Array;
   readonly diodes: Int32Array;
+  /** For each contact of a control: the requests that close it, a bit each. */
+  readonly requestBits: Int32Array;
   /** For each coil and sensing relay, by its id: its place. */
   readonly placeOf: ReadonlyMap<string, number>;
 }
@@ -96,6 +99,9 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
     senses,
     fuses: places((one) => one.kind === 'fuse'),
     diodes,
+    requestBits: Int32Array.from(elements, (one) =>
+      one.kind === 'call-contact' ? one.requests.reduce((bits, request) => bits | bitOf(request), 0) : 0
+    ),
     placeOf: new Map(elements.map((one, at) => [one.id, at]))
   };
   elements.forEach((one, at) => setElement(circuit, at, one));
@@ -144,15 +150,27 @@ export function scaleAdmittance(circuit: Circuit, at: number, factor: number): v
   circuit.kept.fresh = false;
 }
 
+function bitOf(request: Request): number {
+  return 1 << REQUESTS.indexOf(request);
+}
+
 /** Sets what a call and a case of supplies close: contacts of thermostats, ties through earth, sources turned round. */
 export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): void {
   const { elements } = circuit.netlist;
-  const { switching, sources, on, turn } = circuit;
+  const { switching, sources, on, turn, requestBits } = circuit;
+  const asks = asksOf(call);
   for (let i = 0; i < switching.length; i += 1) {
     const at = switching[i]!;
     const element = elements[at]!;
-    if (element.kind === 'call-contact') on[at] = element.calls.includes(call) ? 1 : 0;
-    else if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
+    if (element.kind === 'call-contact') {
+      on[at] = 0;
+      for (let ask = 0; ask < asks.length; ask += 1) {
+        const { control, request } = asks[ask]!;
+        if (control !== null && control !== element.control) continue;
+        if ((requestBits[at]! & bitOf(request)) !== 0) on[at] = 1;
+      }
+    }
+    if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
   }
   for (let i = 0; i < sources.length; i += 1)
     turn[sources[i]!] = i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;

@@ -1,9 +1,15 @@
 /** What a call is meant to start in a system that is whole: the measure for "dead" and for "runs uncalled". */
-import type { World } from '../devices/world';
-import type { Call, LoadId } from '../trade/vocabulary';
+import type { MachineWorld } from '../devices/world';
+import { requestsOf, type Call } from '../trade/calls';
+import type { LoadId, Request } from '../trade/vocabulary';
 
-export function expectedLoads(call: Call, world: World): LoadId[] {
-  switch (call) {
+/** Of a call that asks for several things: all that any of them starts. */
+export function expectedLoads(call: Call, world: MachineWorld): LoadId[] {
+  return [...new Set(requestsOf(call).flatMap((request) => loadsFor(request, world)))];
+}
+
+function loadsFor(request: Request, world: MachineWorld): LoadId[] {
+  switch (request) {
     case 'heat1':
       return heatLoads(world);
     case 'heat2':
@@ -21,12 +27,17 @@ export function expectedLoads(call: Call, world: World): LoadId[] {
       return world.family === 'dual-fuel' ? ['burner', 'blower'] : ['strips', 'blower'];
     case 'humidify':
       return ['humidifier'];
-    default:
+    case 'dehumidify':
+      return ['dehumidifier'];
+    case 'ventilate':
+      return ['ventilator'];
+    case 'hot-water':
+    case 'heating':
       return [];
   }
 }
 
-function heatLoads(world: World): LoadId[] {
+function heatLoads(world: MachineWorld): LoadId[] {
   switch (world.family) {
     case 'heat-pump':
     case 'dual-fuel':
@@ -45,7 +56,7 @@ function heatLoads(world: World): LoadId[] {
   }
 }
 
-function valve(world: World, when: 'O' | 'B'): LoadId[] {
+function valve(world: MachineWorld, when: 'O' | 'B'): LoadId[] {
   return world.reversing === when ? ['reversing-valve'] : [];
 }
 

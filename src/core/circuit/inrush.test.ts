@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../match/catalogue';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
 import type { Wiring } from '../wiring/graph';
 import { simulate } from './simulate';
 

@@ -4,6 +4,7 @@ import { fragmentOf } from '../devices/registry';
 import type { World } from '../devices/world';
 import { CONTACT_OHMS } from '../trade/loads';
 import { landedTerminal, type TerminalId, type Upset, type Wiring } from '../wiring/graph';
+import { readIn } from '../wiring/meaning';
 
 export interface Netlist {
   readonly elements: readonly Element[];
@@ -18,15 +19,19 @@ const EARTH_OHMS = 0.05;
 /** How much more impedance a transformer has that is worn or too small for what hangs on it. */
 const WEAK = 2.5;
 
-/** The netlist of a wiring in a world, or null when a machine's family has no circuit model. */
-export function netlistOf(wiring: Wiring, world: World): Netlist | null {
+/**
+ * The netlist of a wiring in a world, or null when a machine's family has no circuit model. What the screws mean is read anew for the
+ * world's family: a mark may mean one thing on a furnace and another on a heat pump.
+ */
+export function netlistOf(recorded: Wiring, world: World): Netlist | null {
+  const wiring = readIn(recorded, world.family);
   const elements: Element[] = [];
   const loads: LoadRule[] = [];
   const grounds: string[] = [];
   const fed: FedDevice[] = [];
   const used = usedTerminals(wiring);
   for (const device of wiring.devices) {
-    const fragment = fragmentOf(device, { world, used });
+    const fragment = fragmentOf(device, world, used);
     if (fragment === null) return null;
     elements.push(...fragment.elements);
     loads.push(...fragment.loads);
@@ -34,8 +39,8 @@ export function netlistOf(wiring: Wiring, world: World): Netlist | null {
     if (fragment.fed) fed.push(fragment.fed);
   }
   for (const strand of wiring.strands) {
-    const a = landedTerminal(strand.wall);
-    const b = landedTerminal(strand.equipment);
+    const a = landedTerminal(strand.near);
+    const b = landedTerminal(strand.far);
     if (a === null || b === null || strand.continuity === 'broken') continue;
     elements.push({
       kind: 'resistor',
@@ -55,7 +60,7 @@ export function netlistOf(wiring: Wiring, world: World): Netlist | null {
 }
 
 function usedTerminals(wiring: Wiring): Set<TerminalId> {
-  const ends = wiring.strands.flatMap((one) => [landedTerminal(one.wall), landedTerminal(one.equipment)]);
+  const ends = wiring.strands.flatMap((one) => [landedTerminal(one.near), landedTerminal(one.far)]);
   return new Set([...ends.filter((one) => one !== null), ...wiring.links.flatMap((one) => [one.a, one.b])]);
 }
 

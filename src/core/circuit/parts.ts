@@ -2,7 +2,7 @@
 import type { Coil, Contact, Diode, Element, Fuse, Resistor, Sense, Source } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase } from '../devices/world';
 import { DIODE, SENSE } from '../trade/loads';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import { circuitOf, isCircuit, type ImpedanceModel } from './circuit';
 import { meterOf } from './meter';
 import type { Netlist } from './netlist';
@@ -13,7 +13,7 @@ export function netlist(elements: Element[], grounds: string[] = []): Netlist {
 }
 
 export function source(id: string, a: string, b: string, volts = 24, ohms = 0): Source {
-  return { kind: 'source', id, a, b, volts, ohms, ratedVa: 40, leastVa: 40, name: id };
+  return { kind: 'source', id, a, b, volts, nominalVolts: 24, ohms, ratedVa: 40, leastVa: 40, name: id };
 }
 
 export function resistor(id: string, a: string, b: string, ohms: number, reactance = 0): Resistor {

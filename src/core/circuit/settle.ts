@@ -4,7 +4,8 @@
  */
 import type { Coil, Contact, Sense } from '../devices/elements';
 import type { SupplyCase } from '../devices/world';
-import type { Call, LoadId } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
 import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
 import { putCorner } from './spread';

@@ -1,7 +1,9 @@
 /** What a wiring does in a call: which loads run, at what voltage; what the thermostat gets; what each supply gives. */
 import type { Coil, Element, LoadRule, Source } from '../devices/elements';
-import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
-import type { Call, LoadId } from '../trade/vocabulary';
+import { PLAIN_CASE, worldKey, type SupplyCase, type World } from '../devices/world';
+import type { Call } from '../trade/calls';
+import type { LoadId, VoltageClass } from '../trade/vocabulary';
+import { classOfVolts, poweredIslands, type Island } from './islands';
 import type { Wiring } from '../wiring/graph';
 import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
 import { inrushOf, type Inrush } from './inrush';
@@ -21,7 +23,14 @@ export interface SupplyResult {
   readonly name: string;
   readonly va: number;
   readonly amps: number;
+  /** The machine or small device that it belongs to. */
+  readonly device: string;
+  /** What it gives at its rated load, volts, and the class that this makes its island. */
+  readonly nominalVolts: number;
+  readonly voltageClass: VoltageClass;
   readonly ratedVa: number;
+  /** What it may give by its rating, amps. */
+  readonly ratedAmps: number;
   /** The least that its rating may be, where nobody has read its plate; else the same. */
   readonly leastVa: number;
   /** Rating of the fuse behind it, amps; null where it has none. */
@@ -52,6 +61,8 @@ export interface CallResult {
   /** Whether that voltage is inside its window; null as above. */
   readonly thermostatFed: boolean | null;
   readonly supplies: readonly SupplyResult[];
+  /** What hangs together, with the voltage class that its supplies make it. */
+  readonly islands: readonly Island[];
   /** Pairs of supplies that copper joins. */
   readonly tied: readonly (readonly [string, string])[];
   readonly chattering: readonly string[];
@@ -146,9 +157,7 @@ const known = new WeakMap<Wiring, KnownWiring>();
 function subjectOf(wiring: Wiring, world: World, model: ImpedanceModel): Subject | SimulateFailure {
   let here = known.get(wiring);
   if (here === undefined) known.set(wiring, (here = { subjects: new Map(), benches: new Map() }));
-  // What a world does, not what it is called.
-  const { family, blowerInHeat, blowerInCool, compressor, reversing } = world;
-  const key = [model, family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
+  const key = `${model} ${worldKey(world)}`;
   const before = here.subjects.get(key);
   if (before) return before;
   const fresh = build(wiring, world, model, here.benches);
@@ -207,6 +216,7 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((one) => one.volts)),
     thermostatFed: feeds.length === 0 ? null : feeds.every((one) => one.fed),
     supplies: suppliesOf(relays),
+    islands: poweredIslands(circuit),
     tied: tiedSupplies(circuit.netlist, circuit),
     chattering: Array.from(coils.keys())
       .filter((number) => chattering[number] === 1)
@@ -240,9 +250,9 @@ function suppliesOf(relays: Relays): SupplyResult[] {
   const { elements } = circuit.netlist;
   return Array.from(circuit.sources, (at) => {
     const source = elements[at] as Source;
-    const owner = source.id.slice(0, source.id.lastIndexOf(':'));
+    const device = source.part?.device ?? source.id;
     const fuses = Array.from(circuit.fuses.keys()).filter(
-      (number) => elements[circuit.fuses[number] ?? 0]?.id === `${owner}:fuse`
+      (number) => elements[circuit.fuses[number] ?? 0]?.part?.device === device
     );
     const opened = fuses.filter((number) => openFuses[number] === 1);
     const [fuse] = fuses.map((number) => fuseAt(circuit, circuit.fuses[number] ?? 0));
@@ -252,7 +262,11 @@ function suppliesOf(relays: Relays): SupplyResult[] {
       name: source.name,
       va: elementVolts(relays, at) * amps,
       amps,
+      device,
+      nominalVolts: source.nominalVolts,
+      voltageClass: classOfVolts(source.nominalVolts),
       ratedVa: source.ratedVa,
+      ratedAmps: source.ratedVa / source.nominalVolts,
       leastVa: source.leastVa,
       fuseRating: fuse?.amps ?? null,
       fuseOpen: opened.length > 0,

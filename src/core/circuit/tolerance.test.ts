@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { callsOf } from '../devices/calls';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
-import { plannedHouse, twoSupplyHouse } from '../scenarios/powered-houses';
-import type { PoweredHouse } from '../scenarios/half-wave-houses';
+import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { plannedHouse, twoSupplyHouse } from '../houses/powered-houses';
+import type { PoweredHouse } from '../houses/half-wave-houses';
 import { CATALOGUE } from '../match/catalogue';
 import { finish } from './long-run';
 import { toleranceRun, type ToleranceResult } from './tolerance';

@@ -5,7 +5,7 @@
  */
 import { PLAIN_CASE, type World } from '../devices/world';
 import { chanceFrom } from '../trade/random';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import type { Wiring } from '../wiring/graph';
 import { circuitOf, isCircuit } from './circuit';
 import { expectedLoads } from './expected';

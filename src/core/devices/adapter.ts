@@ -4,7 +4,7 @@
  * too little to be sure of pulling in.
  */
 import { NOMINAL_VOLTS, SENSE } from '../trade/loads';
-import { hasMark, terminalId, type Adapter } from '../wiring/graph';
+import { hasMark, screwThat, type Adapter } from '../wiring/graph';
 import { EMPTY_FRAGMENT, type Contact, type Fragment, type Sense } from './elements';
 
 /** What its own electronics draw. */
@@ -13,12 +13,13 @@ const ADAPTER_VA = 0.5;
 /** A module with no K only passes its terminals on. */
 export function combinedAdapter(device: Adapter): Fragment {
   if (!hasMark(device, 'K')) return EMPTY_FRAGMENT;
-  const at = (mark: string) => terminalId(device.id, mark);
+  const at = (mark: string) => screwThat(device, mark)?.id ?? `${device.id}.${mark}`;
   const sense = (name: string, a: string, b: string): Sense => ({
     kind: 'sense',
     id: `${device.id}:sense-${name}`,
     a,
     b,
+    part: { device: device.id, part: 'sense', mark: name === 'cool' ? 'Y' : 'G' },
     ...SENSE
   });
   const contact = (name: string, mark: string): Contact => ({
@@ -27,7 +28,8 @@ export function combinedAdapter(device: Adapter): Fragment {
     a: at('R'),
     b: at(mark),
     coil: `${device.id}:sense-${name}`,
-    closedWhen: 'energised'
+    closedWhen: 'energised',
+    part: { device: device.id, part: 'contact', mark }
   });
   return {
     elements: [
@@ -37,7 +39,8 @@ export function combinedAdapter(device: Adapter): Fragment {
         id: `${device.id}:electronics`,
         a: at('R'),
         b: at('C'),
-        ohms: (NOMINAL_VOLTS * NOMINAL_VOLTS) / ADAPTER_VA
+        ohms: (NOMINAL_VOLTS * NOMINAL_VOLTS) / ADAPTER_VA,
+        part: { device: device.id, part: 'electronics' }
       },
       sense('cool', at('K'), at('C')),
       sense('fan', at('C'), at('K')),

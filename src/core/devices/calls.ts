@@ -1,20 +1,26 @@
 /** Calls: which a system has, and what a thermostat that is set up for it closes in each. */
-import { CALLS, type Call } from '../trade/vocabulary';
-import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
+import { callOf, type Call } from '../trade/calls';
+import { CALLS, type Request, type SimpleCall } from '../trade/vocabulary';
+import { landedTerminal, meansAt, type Wiring } from '../wiring/graph';
 import { isHeatPump, isHydronic, type Role } from './roles';
-import type { World } from './world';
+import type { MachineWorld } from './world';
 
-/** The calls that this system has, as far as a conductor is on the terminal of one at either end. */
-export function callsOf(world: World, wiring: Wiring): Call[] {
-  const used = new Set(
-    wiring.strands
-      .flatMap((strand) => [landedTerminal(strand.wall), landedTerminal(strand.equipment)])
-      .flatMap((terminal) => (terminal === null ? [] : [splitTerminal(terminal).mark]))
-  );
+/** The marks that a conductor is on, at either end. */
+function marksInUse(wiring: Wiring): ReadonlySet<string> {
+  const terminals = wiring.strands.flatMap((strand) => [
+    landedTerminal(strand.near),
+    landedTerminal(strand.far)
+  ]);
+  return new Set(terminals.flatMap((terminal) => meansAt(wiring, terminal)));
+}
+
+/** The calls that this system has, as far as a conductor is on the terminal of one at either end: one request each. */
+export function callsOf(world: MachineWorld, wiring: Wiring): SimpleCall[] {
+  const used = marksInUse(wiring);
   const on = (...marks: string[]) => marks.some((mark) => used.has(mark));
   const heatPump = isHeatPump(world.family);
   const combined = on('K');
-  const has: Readonly<Record<Call, boolean>> = {
+  const has: Readonly<Record<SimpleCall, boolean>> = {
     idle: true,
     heat1: world.family !== 'cooling-only',
     heat2: !heatPump && world.family !== 'cooling-only' && on('W2'),
@@ -24,20 +30,49 @@ export function callsOf(world: World, wiring: Wiring): Call[] {
     aux: heatPump && on('W1', 'W2', 'AUX'),
     emergency: heatPump && on('W1', 'W2', 'AUX', 'E'),
     humidify: on('HUM'),
+    dehumidify: on('DEHUM'),
+    ventilate: on('V'),
     'hot-water': false,
     heating: false
   };
   return CALLS.filter((call) => has[call]);
 }
 
-/** What a thermostat set up for this system closes in a call. */
-export function rolesCalled(call: Call, world: World): Role[] {
+/** What may go on beside a main call: a fan that is held on with anything, moisture with heat, drying with cooling, fresh air with either. */
+const BESIDE: readonly { readonly request: Request; readonly with: readonly Request[] }[] = [
+  { request: 'fan', with: ['heat1', 'heat2', 'cool1', 'cool2', 'aux', 'emergency'] },
+  { request: 'humidify', with: ['heat1', 'heat2', 'aux', 'emergency'] },
+  { request: 'dehumidify', with: ['cool1', 'cool2'] },
+  { request: 'ventilate', with: ['heat1', 'heat2', 'cool1', 'cool2', 'aux', 'emergency'] }
+];
+
+/**
+ * The sets of requests that a thermostat can make at once in this system: of each main call the set with everything that may go on beside
+ * it, where that closes more than the main call does. A transformer is judged by these too.
+ */
+export function combinedCallsOf(world: MachineWorld, wiring: Wiring): Call[] {
+  const calls = callsOf(world, wiring);
+  const found: Call[] = [];
+  for (const main of calls) {
+    if (main === 'idle' || BESIDE.some((one) => one.request === main)) continue;
+    const beside = BESIDE.filter((one) => one.with.includes(main) && calls.includes(one.request));
+    const asked = [main, ...beside.map((one) => one.request)];
+    const closes = (requests: readonly Request[]) =>
+      new Set(requests.flatMap((request) => rolesCalled(request, world)));
+    if (closes(asked).size > closes([main]).size)
+      found.push(callOf(asked.map((request) => ({ control: null, request }))));
+  }
+  return found;
+}
+
+/** What a thermostat set up for this system closes for a request. */
+export function rolesCalled(request: Request, world: MachineWorld): Role[] {
   const heatPump = isHeatPump(world.family);
   const fanWithHeat: Role[] =
     world.family === 'heat-pump' || world.family === 'electric-furnace' ? ['fan'] : [];
   const inHeat: Role[] = world.reversing === 'B' ? ['reversing'] : [];
   const inCooling: Role[] = world.reversing === 'O' ? ['reversing'] : [];
-  switch (call) {
+  switch (request) {
     case 'heat1':
       if (world.family === 'cooling-only') return [];
       return heatPump ? ['compressor1', 'fan', ...inHeat] : ['heat1', ...fanWithHeat];
@@ -55,8 +90,11 @@ export function rolesCalled(call: Call, world: World): Role[] {
     case 'emergency':
       return ['emergency', ...fanWithHeat];
     case 'humidify':
-      return ['humidify'];
-    default:
+    case 'dehumidify':
+    case 'ventilate':
+      return [request];
+    case 'hot-water':
+    case 'heating':
       return [];
   }
 }

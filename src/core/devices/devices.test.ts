@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { running } from '../circuit/expected';
 import { powerUp } from '../circuit/simulate';
 import { CATALOGUE } from '../match/catalogue';
-import { combinedHouse, splitterHouse } from '../scenarios/half-wave-houses';
+import { combinedHouse, splitterHouse } from '../houses/half-wave-houses';
 import {
   boardOf,
   linkOf,
@@ -13,7 +13,7 @@ import {
   thermostatOf,
   worldOf,
   type End
-} from '../scenarios/hand-wired';
+} from '../houses/hand-wired';
 import type { Call } from '../trade/vocabulary';
 import { terminalId, type Board, type Device, type Upset, type WireLink, type Wiring } from '../wiring/graph';
 import type { World } from './world';

@@ -3,13 +3,35 @@
  * every element that some call, coil, fuse or supply case may bring in; which of them conduct is the state that a solve is asked for, so
  * that one structure serves all calls.
  */
-import type { Call, LoadId } from '../trade/vocabulary';
+import type { LoadId, Request } from '../trade/vocabulary';
+
+export type PartName =
+  | 'transformer'
+  | 'fuse'
+  | 'door-switch'
+  | 'float-switch'
+  | 'low-water-cut-off'
+  | 'coil'
+  | 'contact'
+  | 'electronics'
+  | 'joint'
+  | 'diode'
+  | 'sense';
+
+/** Which part of which device an element is; conductors and links of the house are no part of any. */
+export interface PartOf {
+  readonly device: string;
+  readonly part: PartName;
+  /** The mark of the terminal that it serves, or another name that tells it from its like. */
+  readonly mark?: string;
+}
 
 interface ElementBase {
   /** Unique in the netlist; what a failure names. */
   readonly id: string;
   readonly a: string;
   readonly b: string;
+  readonly part?: PartOf;
 }
 
 /** `reactance` (ohm at mains frequency) where it is not nothing; what it is `of` says how far its value may be off. */
@@ -24,6 +46,8 @@ export interface Resistor extends ElementBase {
 export interface Source extends ElementBase {
   readonly kind: 'source';
   readonly volts: number;
+  /** What it gives at its rated load, volts: the voltage that its island is made for. */
+  readonly nominalVolts: number;
   readonly ohms: number;
   readonly ratedVa: number;
   /** The least that its rating may be, where nobody has read its plate; else the same. */
@@ -61,10 +85,11 @@ export interface Contact extends ElementBase {
   readonly closedWhen: 'energised' | 'released';
 }
 
-/** A contact of the thermostat, closed in these calls. */
+/** A contact of a control, closed while it asks for any of these. */
 export interface CallContact extends ElementBase {
   readonly kind: 'call-contact';
-  readonly calls: readonly Call[];
+  readonly control: string;
+  readonly requests: readonly Request[];
 }
 
 export interface Fuse extends ElementBase {

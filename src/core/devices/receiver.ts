@@ -1,11 +1,11 @@
 /** A receiver at the equipment: the wired half of a pair whose wall half is wireless. It switches like a thermostat and lives on R and C. */
 import type { Receiver } from '../wiring/graph';
 import type { Fragment } from './elements';
-import { contactsOf, electronicsOf, type Switching } from './thermostat';
+import { contactsOf, electronicsBetween, type Switching } from './thermostat';
 
 export function receiver(device: Receiver, state: Switching): Fragment {
   const { facts } = device;
-  const electronics = electronicsOf(device, facts.electronicsFrom, 'C', facts.drawVa);
+  const electronics = electronicsBetween(device, facts.electronicsFrom, 'C', facts.drawVa);
   return {
     elements: [...contactsOf(device, state), electronics],
     loads: [],

@@ -2,6 +2,7 @@
 import type { Family } from '../trade/vocabulary';
 import type { Board, Device, DeviceKind } from '../wiring/graph';
 import { combinedAdapter } from './adapter';
+import { tiesOf } from './boards/board';
 import { boilerControl } from './boards/boiler';
 import { boilerPlusAcBoard } from './boards/boiler-plus-ac';
 import { contactHeater } from './boards/contact-heater';
@@ -16,9 +17,9 @@ import { receiver } from './receiver';
 import { wallSplitter } from './splitter';
 import { newThermostat, oldThermostat, type Switching } from './thermostat';
 import { ownTransformer } from './transformer';
-import type { World } from './world';
+import { worldOfDevice, type MachineWorld, type World } from './world';
 
-type BoardModel = (board: Board, world: World) => Fragment;
+type BoardModel = (board: Board, world: MachineWorld) => Fragment;
 
 /** Null where no 24 V circuit exists for the family: nothing can be proven there, and the planner says so. */
 export const BOARD_MODELS: Readonly<Record<Family, BoardModel | null>> = {
@@ -46,7 +47,10 @@ type Models = {
 export const DEVICE_MODELS: Models = {
   'old-thermostat': oldThermostat,
   'new-thermostat': newThermostat,
-  board: (device, { world }) => BOARD_MODELS[world.family]?.(device, world) ?? null,
+  board: (device, { world }) => {
+    const fragment = BOARD_MODELS[world.family]?.(device, world);
+    return fragment ? { ...fragment, elements: [...fragment.elements, ...tiesOf(device)] } : null;
+  },
   'plug-in-transformer': ownTransformer,
   'added-transformer': ownTransformer,
   receiver,
@@ -54,8 +58,8 @@ export const DEVICE_MODELS: Models = {
   splitter: wallSplitter
 };
 
-/** The circuit of a device, or null when its family has no circuit model. */
-export function fragmentOf(device: Device, state: Switching): Fragment | null {
+/** The circuit of a device in its own world, or null when its family has no circuit model. */
+export function fragmentOf(device: Device, world: World, used: Switching['used']): Fragment | null {
   const model = DEVICE_MODELS[device.kind] as (device: Device, state: Switching) => Fragment | null;
-  return model(device, state);
+  return model(device, { world: worldOfDevice(world, device.id), used });
 }

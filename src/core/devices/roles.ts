@@ -15,7 +15,9 @@ export type Role =
   | 'compressor2'
   | 'fan'
   | 'reversing'
-  | 'humidify';
+  | 'humidify'
+  | 'dehumidify'
+  | 'ventilate';
 
 const plainRoles: Readonly<Record<string, Role>> = {
   R: 'hot',
@@ -36,7 +38,9 @@ const plainRoles: Readonly<Record<string, Role>> = {
   O: 'reversing',
   B: 'reversing',
   OB: 'reversing',
-  HUM: 'humidify'
+  HUM: 'humidify',
+  DEHUM: 'dehumidify',
+  V: 'ventilate'
 };
 
 /** Heat comes through the compressor, and W is only a help beside it. */
@@ -49,8 +53,9 @@ export function isHydronic(family: Family): boolean {
   return family === 'boiler' || family === 'steam' || family === 'boiler-plus-ac';
 }
 
-/** What the mark at the equipment does in this family; null for marks that carry no call (X, sensors, data). */
-export function roleOf(mark: string, world: { readonly family: Family }): Role | null {
+/** What the mark at the equipment does in this family; null where nobody knows the mark, and for marks that carry no call (sensors, data). */
+export function roleOf(mark: string | null, world: { readonly family: Family }): Role | null {
+  if (mark === null) return null;
   const canonical = canonicalMark(mark);
   if (isHeatPump(world.family) && (canonical === 'W1' || canonical === 'W2')) return 'aux';
   if (isHydronic(world.family) && ZONE_MARK.test(canonical)) return 'heat1';
@@ -70,11 +75,12 @@ const marksForRole: Readonly<Record<Role, readonly string[]>> = {
   compressor2: ['Y2'],
   fan: ['G'],
   reversing: ['OB', 'O', 'B'],
-  humidify: ['HUM']
+  humidify: ['HUM'],
+  dehumidify: ['DEHUM'],
+  ventilate: ['V']
 };
 
-/** The terminal of a thermostat that serves a role, out of the marks that it has; null when it has none. */
+/** The mark of a thermostat's terminal that serves a role, out of the canonical marks that it has; null when it has none. */
 export function markForRole(role: Role, marks: readonly string[]): string | null {
-  const owned = marks.map(canonicalMark);
-  return marksForRole[role].find((mark) => owned.includes(mark)) ?? null;
+  return marksForRole[role].find((mark) => marks.includes(mark)) ?? null;
 }

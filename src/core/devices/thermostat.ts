@@ -1,36 +1,55 @@
 /** A thermostat: contacts between its hot rails and its call terminals, and electronics that want to be fed. */
 import { CONTACT_OHMS, DIODE, NOMINAL_VOLTS, USUAL_WINDOW } from '../trade/loads';
-import { canonicalMark } from '../trade/terminals';
-import { CALLS, type Call } from '../trade/vocabulary';
-import { terminalId, type NewThermostat, type OldThermostat, type TerminalId } from '../wiring/graph';
+import { REQUESTS, type Request } from '../trade/vocabulary';
+import {
+  marksOf,
+  screwThat,
+  type Device,
+  type NewThermostat,
+  type OldThermostat,
+  type TerminalId
+} from '../wiring/graph';
 import { rolesCalled } from './calls';
 import type { CallContact, Diode, FedDevice, Fragment, Resistor } from './elements';
 import { markForRole, type Role } from './roles';
-import type { World } from './world';
+import type { MachineWorld } from './world';
 
-const heatRoles: ReadonlySet<Role> = new Set(['heat1', 'heat2', 'aux', 'emergency', 'humidify']);
+const heatRoles: ReadonlySet<Role> = new Set([
+  'heat1',
+  'heat2',
+  'aux',
+  'emergency',
+  'humidify',
+  'dehumidify',
+  'ventilate'
+]);
 const heatRails = ['RH', 'R', 'RC', 'T1', 'T'];
 const coolRails = ['RC', 'R', 'RH', 'T1', 'T'];
 
 /** What an old thermostat that lives on its common draws: a display and a relay or two. */
 const OLD_ELECTRONICS_VA = 2;
 
-interface Body {
-  readonly id: string;
-  readonly marks: readonly string[];
+/** What switches: a thermostat on the wall, or a receiver at the equipment. */
+export interface Body extends Pick<Device, 'id' | 'screws'> {
+  /** The control whose calls it makes. */
+  readonly control: string;
 }
 
-/** The rail that a role is switched from: W from the heating side, Y and G from the cooling side. */
+/** The rail that a role is switched from, as a mark: W from the heating side, Y and G from the cooling side. */
 export function railFor(role: Role, marks: readonly string[]): string | null {
-  const owned = marks.map(canonicalMark);
-  return (heatRoles.has(role) ? heatRails : coolRails).find((mark) => owned.includes(mark)) ?? null;
+  return (heatRoles.has(role) ? heatRails : coolRails).find((mark) => marks.includes(mark)) ?? null;
 }
 
 /** What decides which contacts a thermostat closes. */
 export interface Switching {
-  readonly world: World;
+  readonly world: MachineWorld;
   /** Terminals that a conductor or a link is on. */
   readonly used: ReadonlySet<TerminalId>;
+}
+
+/** The terminal of a body that stands for a mark; one that it does not have is a point that nothing is joined to. */
+function at({ id, screws }: Pick<Body, 'id' | 'screws'>, mark: string): TerminalId {
+  return screwThat({ screws }, mark)?.id ?? `${id}.${mark}`;
 }
 
 export function newThermostat(device: NewThermostat, state: Switching): Fragment {
@@ -39,7 +58,7 @@ export function newThermostat(device: NewThermostat, state: Switching): Fragment
   const switching = [...joined, ...contactsOf(device, state)];
   const low = lowSide(device, state);
   if (low === null) return { elements: switching, loads: [] };
-  const electronics = electronicsOf(device, facts.electronicsFrom, low, facts.drawVa);
+  const electronics = electronicsOf(device, at(device, facts.electronicsFrom), low, facts.drawVa);
   return {
     elements: [...switching, electronics],
     loads: [],
@@ -51,44 +70,55 @@ export function newThermostat(device: NewThermostat, state: Switching): Fragment
  * Where the electronics find their other side: on C; or, for one that charges itself and has no conductor on C, on the first call terminal
  * in use, so that its current trickles through the idle coil there; or nowhere, with batteries.
  */
-function lowSide(device: NewThermostat, { used }: Switching): string | null {
+function lowSide(device: NewThermostat, { used }: Switching): TerminalId | null {
   if (device.facts.supply === 'battery') return null;
-  const common = markForRole('common', device.marks);
+  const common = screwThat(device, 'C')?.id ?? null;
   if (device.facts.supply !== 'self-charging') return common;
-  if (common !== null && used.has(terminalId(device.id, common))) return common;
-  const calls = device.marks.map(canonicalMark).filter((mark) => ['W1', 'Y1', 'G'].includes(mark));
-  return calls.find((mark) => used.has(terminalId(device.id, mark))) ?? common;
+  if (common !== null && used.has(common)) return common;
+  const calls = device.screws.filter((one) => ['W1', 'Y1', 'G'].includes(one.means[0] ?? ''));
+  return calls.find((one) => used.has(one.id))?.id ?? common;
 }
 
 export function oldThermostat(device: OldThermostat, state: Switching): Fragment {
-  const contacts = contactsOf(device, state);
-  const hot = railFor('fan', device.marks);
-  if (device.supply !== 'common' || hot === null || markForRole('common', device.marks) === null)
-    return { elements: contacts, loads: [] };
-  const electronics = electronicsOf(device, hot, 'C', OLD_ELECTRONICS_VA);
+  const body = { ...device, control: device.id };
+  const contacts = contactsOf(body, state);
+  const marks = marksOf(device);
+  const hot = railFor('fan', marks);
+  const common = screwThat(device, 'C');
+  if (device.supply !== 'common' || hot === null || !common) return { elements: contacts, loads: [] };
+  const electronics = electronicsOf(body, at(body, hot), common.id, OLD_ELECTRONICS_VA);
   const fed: FedDevice = { device: device.id, element: electronics.id, ...USUAL_WINDOW };
   return { elements: [...contacts, electronics], loads: [], fed };
 }
 
-/** One contact for each output, with the calls that close it. */
+/** One contact for each output, with the requests that close it. */
 export function contactsOf(body: Body, state: Switching): (CallContact | Diode)[] {
-  const contacts = new Map<string, { a: string; b: string; calls: Call[] }>();
+  const contacts = new Map<string, { a: string; output: Output; requests: Request[] }>();
   const diodes = new Map<string, Diode>();
-  for (const call of CALLS) {
-    for (const role of rolesCalled(call, state.world)) {
-      const rail = railFor(role, body.marks);
+  const marks = marksOf(body);
+  for (const request of REQUESTS) {
+    for (const role of rolesCalled(request, state.world)) {
+      const rail = railFor(role, marks);
       const output = outputFor(role, body, state.used);
       if (rail === null || output === null) continue;
       const id = `${body.id}:contact-${output.name}`;
       const known = contacts.get(id);
       if (known) {
-        if (!known.calls.includes(call)) known.calls.push(call);
-      } else contacts.set(id, { a: terminalId(body.id, rail), b: output.node, calls: [call] });
+        if (!known.requests.includes(request)) known.requests.push(request);
+      } else contacts.set(id, { a: at(body, rail), output, requests: [request] });
       if (output.diode) diodes.set(output.diode.id, output.diode);
     }
   }
   return [
-    ...[...contacts].map(([id, { a, b, calls }]): CallContact => ({ kind: 'call-contact', id, a, b, calls })),
+    ...[...contacts].map(([id, { a, output, requests }]): CallContact => ({
+      kind: 'call-contact',
+      id,
+      a,
+      b: output.node,
+      control: body.control,
+      requests,
+      part: { device: body.id, part: 'contact', mark: output.name }
+    })),
     ...diodes.values()
   ];
 }
@@ -102,12 +132,13 @@ interface Output {
 
 /** The terminal that a role is put out on. With nothing on E, emergency heat is set up to come from the auxiliary terminal. */
 function outputFor(role: Role, body: Body, used: ReadonlySet<TerminalId>): Output | null {
-  const combined = terminalId(body.id, 'K');
-  if ((role === 'compressor1' || role === 'fan') && used.has(combined)) return halfWave(role, body, combined);
-  let mark = markForRole(role, body.marks);
-  if (role === 'emergency' && mark !== null && !used.has(terminalId(body.id, mark)))
-    mark = markForRole('aux', body.marks);
-  return mark === null ? null : { name: mark, node: terminalId(body.id, mark) };
+  const combined = screwThat(body, 'K')?.id;
+  if ((role === 'compressor1' || role === 'fan') && combined !== undefined && used.has(combined))
+    return halfWave(role, body, combined);
+  const marks = marksOf(body);
+  let mark = markForRole(role, marks);
+  if (role === 'emergency' && mark !== null && !used.has(at(body, mark))) mark = markForRole('aux', marks);
+  return mark === null ? null : { name: mark, node: at(body, mark) };
 }
 
 /** Y on the half wave in which the hot side stands above common, G on the other. */
@@ -115,31 +146,39 @@ function halfWave(role: 'compressor1' | 'fan', body: Body, combined: TerminalId)
   const name = role === 'fan' ? 'K-fan' : 'K-cool';
   const node = `${body.id}:${name}`;
   const [a, b] = role === 'fan' ? [combined, node] : [node, combined];
-  return { name, node, diode: { kind: 'diode', id: `${body.id}:diode-${name}`, a, b, ...DIODE } };
+  const part = { device: body.id, part: 'diode', mark: name } as const;
+  return { name, node, diode: { kind: 'diode', id: `${body.id}:diode-${name}`, a, b, part, ...DIODE } };
 }
 
 /** RH and RC joined inside by set-up, where there is one supply. */
 function joinedRails(body: Body): Resistor[] {
-  const [first, ...others] = body.marks
-    .map(canonicalMark)
-    .filter((mark) => mark === 'R' || mark === 'RH' || mark === 'RC');
-  return others.map((mark) => ({
+  const [first, ...others] = body.screws.filter((one) =>
+    ['R', 'RH', 'RC'].includes(one.means[0] ?? '')
+  );
+  return others.map((screw) => ({
     kind: 'resistor',
     of: 'joint',
-    id: `${body.id}:joined-${mark}`,
-    a: terminalId(body.id, first ?? mark),
-    b: terminalId(body.id, mark),
-    ohms: CONTACT_OHMS
+    id: `${body.id}:joined-${screw.means[0]}`,
+    a: first?.id ?? screw.id,
+    b: screw.id,
+    ohms: CONTACT_OHMS,
+    part: { device: body.id, part: 'joint', mark: screw.mark }
   }));
 }
 
-export function electronicsOf(body: Body, hot: string, low: string, va: number): Resistor {
+export function electronicsOf(body: Body, hot: TerminalId, low: TerminalId, va: number): Resistor {
   return {
     kind: 'resistor',
     of: 'electronics',
     id: `${body.id}:electronics`,
-    a: terminalId(body.id, hot),
-    b: terminalId(body.id, low),
-    ohms: (NOMINAL_VOLTS * NOMINAL_VOLTS) / va
+    a: hot,
+    b: low,
+    ohms: (NOMINAL_VOLTS * NOMINAL_VOLTS) / va,
+    part: { device: body.id, part: 'electronics' }
   };
+}
+
+/** The same for a body that is named by its marks. */
+export function electronicsBetween(body: Body, hot: string, low: string, va: number): Resistor {
+  return electronicsOf(body, at(body, hot), at(body, low), va);
 }

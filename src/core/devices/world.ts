@@ -1,11 +1,12 @@
 /**
  * A world is one way the unknown may be: which family the equipment is, and how its board behaves where nobody can see it. What is not
- * settled is solved in every world that is still believable, and the worst counts.
+ * settled is solved in every world that is still believable, and the worst counts. Each machine has a world of its own, and so has each
+ * control that is set up for other machines than these.
  */
 import type { Family } from '../trade/vocabulary';
 
-export interface World {
-  readonly id: string;
+/** How one machine is, or what a control is set up for. */
+export interface MachineWorld {
   readonly family: Family;
   /** Who runs the blower when heat is called: the board by itself, or nothing but G. */
   readonly blowerInHeat: 'board' | 'g';
@@ -14,8 +15,44 @@ export interface World {
   /** A compressor hangs on Y. */
   readonly compressor: boolean;
   readonly reversing: 'O' | 'B' | 'none';
+}
+
+/** The world of a thermostat's place: what its control is set up for, and so every device that `of` does not name. */
+export interface World extends MachineWorld {
+  readonly id: string;
   /** The world as a noun, with its article: "a heat pump". */
   readonly says: string;
+  /** Devices that are otherwise, by their id: a second machine, the machines and the control of a neighbour. */
+  readonly of?: Readonly<Record<string, MachineWorld>>;
+}
+
+/** The world of a device. */
+export function worldOfDevice(world: World, device: string): MachineWorld {
+  return world.of?.[device] ?? world;
+}
+
+/** The world with every machine starting its blower in cooling in this way, where it cools at all. */
+export function withBlowerInCool(world: World, blowerInCool: MachineWorld['blowerInCool']): World {
+  const of = world.of && Object.fromEntries(
+    Object.entries(world.of).map(([id, one]) => [id, { ...one, blowerInCool }])
+  );
+  return { ...world, blowerInCool, ...(of ? { of } : {}) };
+}
+
+/** The world with the devices of neighbours in it. What this place knows of a machine goes before what a neighbour knows. */
+export function withNeighbourWorlds(
+  world: World,
+  neighbours: Readonly<Record<string, MachineWorld>>
+): World {
+  return Object.keys(neighbours).length === 0 ? world : { ...world, of: { ...neighbours, ...world.of } };
+}
+
+/** What a world does, apart from what it is called: the same text for worlds with the same circuits and the same loads. */
+export function worldKey(world: World): string {
+  const key = ({ family, blowerInHeat, blowerInCool, compressor, reversing }: MachineWorld) =>
+    [family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
+  const others = Object.entries(world.of ?? {}).map(([id, one]) => `${id}=${key(one)}`);
+  return [key(world), ...others.sort()].join(';');
 }
 
 /**

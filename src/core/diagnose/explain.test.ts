@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { powerUp } from '../circuit/simulate';
 import { netlistOf } from '../circuit/netlist';
 import { CATALOGUE } from '../match/catalogue';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
 import type { Call } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { explain } from './explain';

@@ -4,20 +4,24 @@ import type { Meter } from '../circuit/meter';
 import { netlistOf } from '../circuit/netlist';
 import type { CallResult } from '../circuit/simulate';
 import { rolesCalled } from '../devices/calls';
+import { commonNode, hotNode } from '../devices/boards/board';
 import type { Coil, Element } from '../devices/elements';
 import { roleOf } from '../devices/roles';
-import type { World } from '../devices/world';
+import { worldOfDevice, type World } from '../devices/world';
 import { LOAD_NAMES } from '../trade/loads';
-import { CALL_NAMES, type LoadId } from '../trade/vocabulary';
+import { callName, requestsOf } from '../trade/calls';
+import { HOT_MARKS } from '../trade/terminals';
+import type { LoadId } from '../trade/vocabulary';
 import {
   boards,
-  hasMark,
+  isSupply,
   printedMark,
-  splitTerminal,
-  terminalId,
+  screwThat,
+  terminalAt,
   type Board,
   type Wiring
 } from '../wiring/graph';
+import { readIn } from '../wiring/meaning';
 
 export interface Explanation {
   /** One sentence: what runs and what does not. */
@@ -51,7 +55,7 @@ export function explain(solved: Solved): Explanation {
 }
 
 function headlineOf({ call }: CallResult, expected: readonly LoadId[], missing: readonly LoadId[]): string {
-  const name = capital(CALL_NAMES[call]);
+  const name = capital(callName(call));
   const list = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ');
   if (expected.length === 0) return 'Nothing is called.';
   if (missing.length === 0) return `${name} works: ${list(expected)}.`;
@@ -75,9 +79,9 @@ function whyNot(load: LoadId, { wiring, world, result, meter }: Solved): string 
         (id) => sound?.elements.find((one): one is Coil => one.id === id && one.kind === 'coil') ?? []
       )
     );
-  const called = rolesCalled(result.call, world);
-  const roleCalled = (coil: Element) => {
-    const role = roleOf(splitTerminal(coil.a).mark, world);
+  const called = requestsOf(result.call).flatMap((request) => rolesCalled(request, world));
+  const roleCalled = ({ part }: Element) => {
+    const role = roleOf(part?.mark ?? null, worldOfDevice(world, part?.device ?? ''));
     return role !== null && called.includes(role);
   };
   const coil = coils.find(roleCalled) ?? coils[0];
@@ -86,21 +90,21 @@ function whyNot(load: LoadId, { wiring, world, result, meter }: Solved): string 
   const volts = meter.volts(coil.a, coil.b) ?? 0;
   if (volts > 0.25 * coil.pullIn)
     return `its coil gets only ${volts.toFixed(1)} V of the ${coil.pullIn} V that it needs`;
-  const board = boards(wiring).find((one) => coil.id.startsWith(`${one.id}:`));
+  const board = boards(readIn(wiring, world.family)).find((one) => one.id === coil.part?.device);
   const dead = board ? deadFeed(board, result, meter) : null;
   if (dead) return dead;
-  const terminal = terminalId(splitTerminal(coil.a).device, splitTerminal(coil.a).mark);
-  return `nothing drives ${printedMark(wiring, terminal)}`;
+  const driven = terminalAt(wiring, coil.a) ? printedMark(wiring, coil.a) : coil.part?.mark;
+  return `nothing drives ${driven ?? 'it'}`;
 }
 
 /** Why a machine has nothing to give, or null where it has. */
 function deadFeed(board: Board, result: CallResult, meter: Meter): string | null {
-  const hot = ['R', 'RH', 'RC', 'T1', 'T'].find((mark) => hasMark(board, mark)) ?? 'R';
-  const volts = meter.volts(terminalId(board.id, hot), terminalId(board.id, 'C')) ?? 0;
+  const mark = HOT_MARKS.find((one) => screwThat(board, one)) ?? 'R';
+  const volts = meter.volts(hotNode(board), commonNode(board)) ?? 0;
   if (volts >= DEAD) return null;
-  const supply = result.supplies.find((one) => one.id === `${board.id}:secondary`);
+  const supply = result.supplies.find((one) => one.device === board.id);
   if (supply?.fuseOpen) return `the fuse of ${board.name} has opened`;
-  return `${board.name} has no voltage between ${hot} and common`;
+  return `${board.name} has no voltage between ${mark} and common`;
 }
 
 function displayReasons({ wiring, world, result, meter }: Solved): string[] {
@@ -110,11 +114,11 @@ function displayReasons({ wiring, world, result, meter }: Solved): string[] {
     return [`The thermostat gets ${volts.toFixed(1)} V at its electronics: outside its window.`];
   const fed = netlistOf({ ...wiring, upsets: [] }, world)?.fed[0];
   const sound = netlistOf({ ...wiring, upsets: [] }, world)?.elements.find((one) => one.id === fed?.element);
-  const source = result.supplies.map((one) => one.id.slice(0, one.id.lastIndexOf(':')));
-  const reaches = (node: string | undefined, mark: string) =>
-    node !== undefined && source.some((device) => (meter.volts(node, terminalId(device, mark)) ?? 0) >= DEAD);
+  const commons = readIn(wiring, world.family).devices.flatMap((one) =>
+    one.kind === 'board' ? [commonNode(one)] : isSupply(one) ? [screwThat(one, 'C')?.id ?? ''] : []
+  );
   if (!sound) return ['The display is dark.'];
-  if (reaches(sound.a, 'C')) return [`The display is dark: its hot side is there, and no common reaches it.`];
+  if (commons.some((common) => (meter.volts(sound.a, common) ?? 0) >= DEAD)) return [`The display is dark: its hot side is there, and no common reaches it.`];
   if (result.supplies.some((one) => one.fuseOpen)) return ['The display is dark: a fuse has opened.'];
   return ['The display is dark: no hot side reaches it.'];
 }

@@ -9,21 +9,29 @@ import { coilsOfLoad, elementAmps, elementVolts, relaysOf, settle, type Relays }
 import type { SimulateFailure } from '../circuit/simulate';
 import type { Source } from '../devices/elements';
 import { supplyCases, type SupplyCase, type World } from '../devices/world';
-import { NOMINAL_VOLTS } from '../trade/loads';
-import type { Call, LoadId } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import { faultsOf } from './faults/registry';
 import { independent, layOver, overlayOf, takeOff, type Edit } from './overlay';
-import type { Fault, FaultKind } from './types';
+import type { Fault, FaultHit, FaultKind } from './types';
 
 export interface FaultTable {
   readonly calls: readonly Call[];
   readonly loads: readonly LoadId[];
-  readonly faults: readonly { readonly id: string; readonly kind: FaultKind; readonly says: string }[];
+  readonly faults: readonly {
+    readonly id: string;
+    readonly kind: FaultKind;
+    readonly hits: FaultHit;
+    readonly says: string;
+  }[];
+  /** The least that the electronics of the thermostats ask for, volts; null where none is fed. */
+  readonly windowMin: number | null;
   /** Faults of each row, by number: none (the sound house, row 0), one, or two; -1 fills up. */
   readonly rows: Int16Array;
-  /** Bit k of a cell: load k runs in the plain case of supplies. */
-  readonly runs: Uint16Array;
+  /** Whether each load runs in the plain case of supplies: `runWords` words of 32 loads for each cell (`loadRuns`). */
+  readonly runs: Uint32Array;
+  readonly runWords: number;
   /** Least volts at the thermostat over all cases of supplies; NaN where none is fed. */
   readonly volts: Float32Array;
   /** Bits of `FLAGS`, in any case of supplies. */
@@ -31,6 +39,19 @@ export interface FaultTable {
 }
 
 export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4 } as const;
+
+/** Whether a load runs in a cell; both by number. */
+export function loadRuns({ runs, runWords }: FaultTable, cell: number, load: number): boolean {
+  const word = runs[cell * runWords + (load >>> 5)] ?? 0;
+  return ((word >>> (load & 31)) & 1) === 1;
+}
+
+/** Whether the same loads run in two cells. */
+export function sameRuns({ runs, runWords }: FaultTable, cell: number, other: number): boolean {
+  for (let word = 0; word < runWords; word += 1)
+    if (runs[cell * runWords + word] !== runs[other * runWords + word]) return false;
+  return true;
+}
 
 export interface FaultTableRequest {
   readonly wiring: Wiring;
@@ -100,12 +121,16 @@ function tableFor(
     for (let one = 0; one < faults.length; one += 1)
       for (let other = one + 1; other < faults.length; other += 1) rows.push(one, other);
   const cells = (rows.length / 2) * calls.length;
+  const loads = [...new Set(sound.loads.map((rule) => rule.load))];
+  const runWords = Math.max(1, Math.ceil(loads.length / 32));
   return {
     calls,
-    loads: [...new Set(sound.loads.map((rule) => rule.load))],
-    faults: faults.map(({ id, kind, says }) => ({ id, kind, says })),
+    loads,
+    faults: faults.map(({ id, kind, hits, says }) => ({ id, kind, hits, says })),
+    windowMin: sound.fed.length === 0 ? null : Math.min(...sound.fed.map((one) => one.min)),
     rows: Int16Array.from(rows),
-    runs: new Uint16Array(cells),
+    runs: new Uint32Array(cells * runWords),
+    runWords,
     volts: new Float32Array(cells).fill(NaN),
     flags: new Uint8Array(cells)
   };
@@ -125,9 +150,13 @@ function readerFor(relays: Relays, { loads }: FaultTable): Reader {
     fed: Int32Array.from(circuit.netlist.fed, (one) => circuit.placeOf.get(one.element) ?? -1),
     ratedAmps: Float64Array.from(
       circuit.sources,
-      (at) => (circuit.netlist.elements[at] as Source).ratedVa / NOMINAL_VOLTS
+      (at) => ratedAmps(circuit.netlist.elements[at] as Source)
     )
   };
+}
+
+function ratedAmps({ ratedVa, nominalVolts }: Source): number {
+  return ratedVa / nominalVolts;
 }
 
 function readRow(
@@ -142,7 +171,7 @@ function readRow(
     const cell = row * calls.length + call;
     for (let at = 0; at < cases.length; at += 1) {
       settle(relays, calls[call]!, cases[at]!);
-      if (at === 0) cells.runs[cell] = loadsRunning(relays, reader);
+      if (at === 0) noteRunning(relays, reader, cells, cell);
       cells.flags[cell]! |= flagsOf(relays, reader);
       const volts = leastVolts(relays, reader);
       if (!(cells.volts[cell]! <= volts)) cells.volts[cell] = volts;
@@ -150,13 +179,19 @@ function readRow(
   }
 }
 
-function loadsRunning({ energised }: Relays, { coilsOfLoad }: Reader): number {
-  let bits = 0;
+function noteRunning(
+  { energised }: Relays,
+  { coilsOfLoad }: Reader,
+  { runs, runWords }: FaultTable,
+  cell: number
+): void {
   for (let load = 0; load < coilsOfLoad.length; load += 1) {
     const coils = coilsOfLoad[load]!;
-    for (let i = 0; i < coils.length; i += 1) if (energised[coils[i]!] === 1) bits |= 1 << load;
+    let any = false;
+    for (let i = 0; !any && i < coils.length; i += 1) any = energised[coils[i]!] === 1;
+    const word = cell * runWords + (load >>> 5);
+    if (any) runs[word] = (runs[word]! | (1 << (load & 31))) >>> 0;
   }
-  return bits;
 }
 
 function flagsOf(relays: Relays, { ratedAmps }: Reader): number {

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { finish } from '../circuit/long-run';
 import { callsOf } from '../devices/calls';
-import { plannedHouse } from '../scenarios/powered-houses';
+import { plannedHouse } from '../houses/powered-houses';
 import { faultTableRun } from './fault-table';
 import { countMistakes, mistakesOf } from './mistakes';
 

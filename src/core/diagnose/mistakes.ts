@@ -1,6 +1,7 @@
 /** Single mistakes on a wiring, by what they would do: harm, show at the tests, or show in nothing. Read off the fault table. */
-import { CALL_NAMES } from '../trade/vocabulary';
-import { FLAGS, type FaultTable } from './fault-table';
+import { callName } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
+import { FLAGS, loadRuns, sameRuns, type FaultTable } from './fault-table';
 
 export interface Mistake {
   readonly id: string;
@@ -41,28 +42,25 @@ function mistakeOf(table: FaultTable, at: number, fault: FaultTable['faults'][nu
   for (let call = 0; call < width; call += 1) {
     const cell = (at + 1) * width + call;
     const flags = table.flags[cell] ?? 0;
-    const runs = table.runs[cell] ?? 0;
-    const noAir = withoutAir(table, runs);
+    const noAir = withoutAir(table, cell);
     harms ||= (flags & (FLAGS.fuseOpen | FLAGS.overloaded)) > 0 || noAir;
     if (flags & FLAGS.fuseOpen) shows.add('a fuse opens');
     else if (flags & FLAGS.overloaded) shows.add('a transformer is overloaded');
     else if (noAir) shows.add('a machine runs without its blower');
-    else if (runs !== (table.runs[call] ?? 0))
-      shows.add(`${CALL_NAMES[table.calls[call] ?? 'idle']} does not do what it should`);
+    else if (!sameRuns(table, cell, call))
+      shows.add(`${callName(table.calls[call] ?? 'idle')} does not do what it should`);
     if (isDark(table, cell) && !isDark(table, call)) shows.add('the display is dark');
   }
   return { id: fault.id, says: fault.says, harms, shows: [...shows] };
 }
 
-/** Below the usual window of a thermostat. */
-function isDark({ volts }: FaultTable, cell: number): boolean {
-  return (volts[cell] ?? NaN) < 18;
+/** Below the window of the thermostat. */
+function isDark({ volts, windowMin }: FaultTable, cell: number): boolean {
+  return windowMin !== null && (volts[cell] ?? NaN) < windowMin;
 }
 
-function withoutAir({ loads }: FaultTable, runs: number): boolean {
-  const on = (load: string) => {
-    const bit = loads.findIndex((one) => one === load);
-    return bit >= 0 && ((runs >> bit) & 1) === 1;
-  };
+function withoutAir(table: FaultTable, cell: number): boolean {
+  const { loads } = table;
+  const on = (load: LoadId) => loads.includes(load) && loadRuns(table, cell, loads.indexOf(load));
   return loads.includes('blower') && !on('blower') && (on('compressor') || on('strips') || on('burner'));
 }

@@ -78,7 +78,7 @@ function editFor(
 function sameShape(one: Element, other: Element): boolean {
   if (one.kind !== other.kind || one.a !== other.a || one.b !== other.b) return false;
   if (one.kind === 'call-contact' && other.kind === 'call-contact')
-    return one.calls.join() === other.calls.join();
+    return one.control === other.control && one.requests.join() === other.requests.join();
   return true;
 }
 

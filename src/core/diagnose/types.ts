@@ -1,5 +1,6 @@
 /** A fault is a function from graph to graph, as a plan is: the same circuit shows what it does. */
-import type { Wiring } from '../wiring/graph';
+import type { Element } from '../devices/elements';
+import type { StrandEnd, Wiring } from '../wiring/graph';
 
 export const FAULT_KINDS = [
   'conductor-loose',
@@ -18,10 +19,20 @@ export const FAULT_KINDS = [
 ] as const;
 export type FaultKind = (typeof FAULT_KINDS)[number];
 
+/** What a fault hits: a conductor (at one end, or on the way), two that are swapped, a link, a device, or a part of one. */
+export interface FaultHit {
+  readonly strands?: readonly string[];
+  readonly end?: StrandEnd;
+  readonly link?: string;
+  readonly device?: string;
+  readonly part?: string;
+}
+
 export interface Fault {
   /** Kind, a colon, and what is hit: stable for one wiring. */
   readonly id: string;
   readonly kind: FaultKind;
+  readonly hits: FaultHit;
   /** As a clause: "the red conductor is loose at the wall". */
   readonly says: string;
   /** The wiring with the fault in it. Of a wiring that has another fault already, the two together. */
@@ -33,6 +44,6 @@ export interface FaultRule {
   /** Every place of the wiring that this kind of fault may hit. */
   faultsOf(
     wiring: Wiring,
-    elements: readonly { readonly id: string; readonly kind: string }[]
+    elements: readonly Element[]
   ): readonly Fault[];
 }

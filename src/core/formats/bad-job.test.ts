@@ -5,7 +5,7 @@ import { CATALOGUE } from '../match/catalogue';
 import { makeId } from '../job/ids';
 import type { Job } from '../job/schema';
 import { readRawJob, writeJob } from './job-json';
-import { faultText } from './faults';
+import { faultText } from '../job/faults';
 
 type Raw = Record<string, unknown>;
 const own = { ...CATALOGUE[0]!, id: makeId('device', 'own') };

@@ -3,17 +3,19 @@
  *
  *   id,cable,colour,stripe,position,label,wall,wall_terminal,equipment,equipment_terminal,continuity
  *
- * `wall` and `equipment` hold landed, loose, coiled or unseen; the terminal columns hold a mark when landed, with the machine's id and a
- * slash before it where the thermostat has several machines (`eq-2/W`), and a space between two marks of one end. `position` counts conductors
- * of one colour apart; a list without that column leaves it as it was. Splices are not in the list and are kept when it is read back.
+ * `wall` and `equipment` (the near end and the far one) hold landed, loose, coiled or unseen; the terminal columns hold a mark when landed,
+ * with the id of its place and a slash before it where there are several (`eq-2/W`), with a number where several screws carry it (`W#2`) or
+ * none is printed (`#1`), and a space between two terminals of one end. `position` counts conductors of one colour apart; a list without that
+ * column leaves it as it was. Splices are not in the list and are kept when it is read back.
  */
 import Papa from 'papaparse';
 import { COLOUR_CODES, type ColourCode } from '../trade/colours';
-import { END_STATES, type EndSide, type EndState } from '../trade/vocabulary';
+import { END_STATES, type EndState } from '../trade/vocabulary';
 import { emptyConductor } from '../job/create';
 import { ID_PREFIXES, nextId, type CableId, type ConductorId } from '../job/ids';
-import type { Conductor, ConductorEnd, Thermostat } from '../job/schema';
-import type { Fault } from './faults';
+import type { Conductor, ConductorEnd, Job, Screw, Thermostat, WhereId } from '../job/schema';
+import { isAnothersZone, newScrew, readScrewName, refName, screwNamed, screwsAt } from '../job/screws';
+import type { Fault } from '../job/faults';
 
 export const CSV_HEADER = [
   'id',
@@ -34,7 +36,7 @@ type Row = Partial<Record<Column, string>>;
 const MOST_LINES = 200;
 const CONTINUITY = ['untested', 'proven', 'broken'] as const;
 
-export function writeConductors(thermostat: Thermostat): string {
+export function writeConductors(job: Job, thermostat: Thermostat): string {
   const rows = thermostat.conductors.map((one) => [
     one.id,
     one.cable,
@@ -42,10 +44,10 @@ export function writeConductors(thermostat: Thermostat): string {
     one.stripe ?? '',
     one.position === null ? '' : String(one.position),
     one.label,
-    one.wall.state,
-    terminalText(thermostat, one.wall, 'wall'),
-    one.equipment.state,
-    terminalText(thermostat, one.equipment, 'equipment'),
+    one.near.state,
+    terminalText(job, thermostat, one.near),
+    one.far.state,
+    terminalText(job, thermostat, one.far),
     one.continuity
   ]);
   const data = rows.map((row) => row.map(guardFormula));
@@ -61,17 +63,29 @@ function unguardFormula(cell: string): string {
   return /^''*[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell;
 }
 
-function terminalText(thermostat: Thermostat, end: ConductorEnd, side: EndSide): string {
-  const several = side === 'equipment' && thermostat.equipment.length > 1;
-  return end.on.map((ref) => (several ? `${ref.at}/${ref.mark}` : ref.mark)).join(' ');
+/** The place is left out where it goes without saying: the thermostat's own plate, and the only machine. */
+function terminalText(job: Job, thermostat: Thermostat, end: ConductorEnd): string {
+  const plain = (at: string) =>
+    at === thermostat.id || (thermostat.equipment.length === 1 && thermostat.equipment[0] === at);
+  return end.on
+    .map((ref) => {
+      const name = refName(job, ref).replace(/ /g, '_');
+      return plain(ref.at) ? name : `${ref.at}/${name}`;
+    })
+    .join(' ');
 }
 
 export type CsvRead =
-  | { readonly ok: true; readonly conductors: readonly Conductor[] }
+  | {
+      readonly ok: true;
+      readonly conductors: readonly Conductor[];
+      /** Screws that the list names and that nobody has written down yet. */
+      readonly screws: readonly { readonly at: WhereId; readonly screw: Screw }[];
+    }
   | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** Reads a list back for a thermostat: its cables must be recorded already. Every fault names its line and column. */
-export function readConductors(text: string, thermostat: Thermostat): CsvRead {
+export function readConductors(text: string, job: Job, thermostat: Thermostat): CsvRead {
   const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -93,9 +107,9 @@ export function readConductors(text: string, thermostat: Thermostat): CsvRead {
       found: `${parsed.data.length} lines`
     });
   }
-  const reader = new LineReader(thermostat, faults);
+  const reader = new LineReader(job, thermostat, faults);
   const conductors = faults.length > 0 ? [] : parsed.data.map((row, index) => reader.read(row, index + 2));
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, conductors };
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, conductors, screws: reader.screws };
 }
 
 function headerFaults(fields: readonly string[]): Fault[] {
@@ -108,8 +122,10 @@ function headerFaults(fields: readonly string[]): Fault[] {
 
 class LineReader {
   private readonly taken: string[] = [];
+  readonly screws: { readonly at: WhereId; readonly screw: Screw }[] = [];
 
   constructor(
+    private readonly job: Job,
     private readonly thermostat: Thermostat,
     private readonly faults: Fault[]
   ) {}
@@ -126,8 +142,8 @@ class LineReader {
       stripe: this.colour(cell('stripe'), 'stripe', line),
       position: this.position(row.position === undefined ? null : cell('position'), before, line),
       label: this.label(unguardFormula(row.label ?? ''), line),
-      wall: this.end(cell('wall'), cell('wall_terminal'), 'wall', line),
-      equipment: this.end(cell('equipment'), cell('equipment_terminal'), 'equipment', line),
+      near: this.end(cell('wall'), cell('wall_terminal'), 'wall', line),
+      far: this.end(cell('equipment'), cell('equipment_terminal'), 'equipment', line),
       continuity: this.oneOf(cell('continuity') || 'untested', CONTINUITY, 'continuity', line)
     };
   }
@@ -192,7 +208,7 @@ class LineReader {
     return found ?? null;
   }
 
-  private end(stateText: string, terminalsText: string, side: EndSide, line: number): ConductorEnd {
+  private end(stateText: string, terminalsText: string, side: 'wall' | 'equipment', line: number): ConductorEnd {
     const fallback = terminalsText === '' ? 'unseen' : 'landed';
     const state: EndState = this.oneOf(stateText || fallback, END_STATES, side, line);
     if (state === 'landed' && terminalsText === '')
@@ -204,30 +220,44 @@ class LineReader {
     return { state, on };
   }
 
-  private terminal(text: string, side: EndSide, line: number): ConductorEnd['on'] {
-    const [first, second] = text.startsWith('eq-') ? splitMachine(text) : [null, text];
-    const mark = second.toUpperCase();
-    if (!/^[A-Z0-9+\-/]{1,8}$/.test(mark)) {
-      this.fault(`${side}_terminal`, line, 'a mark of 1 to 8 capitals or digits', text);
+  private terminal(text: string, side: 'wall' | 'equipment', line: number): ConductorEnd['on'] {
+    const slash = text.indexOf('/');
+    const named = slash > 0 ? this.placeNamed(text.slice(0, slash)) : undefined;
+    const at = /^(eq|pl|th)-/.test(text)
+      ? named
+      : side === 'wall'
+        ? this.thermostat.id
+        : this.thermostat.equipment[0];
+    if (at === undefined) {
+      const known = [...this.thermostat.equipment, ...this.job.places.map((one) => one.id)].join(', ');
+      this.fault(`${side}_terminal`, line, `one of ${known || 'the machines of the thermostat'}`, text);
       return [];
     }
-    if (side === 'wall') return [{ at: this.thermostat.id, mark }];
-    const machine =
-      first === null ? this.thermostat.equipment[0] : this.thermostat.equipment.find((one) => one === first);
-    if (!machine) {
-      this.fault(
-        'equipment_terminal',
-        line,
-        `one of the machines ${this.thermostat.equipment.join(', ')}`,
-        text
-      );
+    const name = named === undefined ? text : text.slice(slash + 1);
+    const read = readScrewName(name.replace(/_/g, ' '));
+    if (!read) {
+      this.fault(`${side}_terminal`, line, 'a mark such as W, W#2 or #1', text);
       return [];
     }
-    return [{ at: machine, mark }];
+    return [{ at, screw: this.screw(at, read.mark, read.number).id }];
   }
-}
 
-function splitMachine(text: string): [string, string] {
-  const slash = text.indexOf('/');
-  return slash === -1 ? [text, ''] : [text.slice(0, slash), text.slice(slash + 1)];
+  private placeNamed(id: string): WhereId | undefined {
+    return [this.thermostat.id, ...this.thermostat.equipment, ...this.job.places.map((one) => one.id)].find(
+      (one) => one === id
+    );
+  }
+
+  /** The screw that is there, or one that comes in with the list. */
+  private screw(at: WhereId, mark: string, number: number): Screw {
+    const fresh = () => this.screws.filter((one) => one.at === at).map((one) => one.screw);
+    const known = [...screwsAt(this.job, at), ...fresh()].filter(
+      (one) => !isAnothersZone(this.job, this.thermostat, at, one)
+    );
+    const found = screwNamed(known, mark, number);
+    if (found) return found;
+    const screw = newScrew([...screwsAt(this.job, at), ...fresh()], mark);
+    this.screws.push({ at, screw });
+    return screw;
+  }
 }

@@ -1,7 +1,7 @@
 /** The facts of one thermostat as a file of their own, to be taken from job to job. */
 import * as v from 'valibot';
 import { DeviceSheet, type DeviceFacts } from '../job/device-facts';
-import { faultsOf } from './faults';
+import { faultsOf } from '../job/faults';
 import { isRefusal, parseJson, recordOf, type Refusal } from './json-text';
 
 const DEVICE_FORMAT = 'ulterum-device';

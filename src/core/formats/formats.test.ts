@@ -4,9 +4,9 @@ import { COLOUR_CODES } from '../trade/colours';
 import { END_STATES } from '../trade/vocabulary';
 import { makeId } from '../job/ids';
 import type { Conductor, ConductorEnd, Thermostat } from '../job/schema';
-import { furnaceWithSpare, heatPumpHouse, HOUSES } from '../scenarios/houses';
+import { furnaceWithSpare, heatPumpHouse, HOUSES } from '../houses/houses';
 import { readConductors, writeConductors } from './conductors-csv';
-import { faultText } from './faults';
+import { faultText } from '../job/faults';
 import { readJob, writeJob } from './job-json';
 import { jobJsonSchema } from './json-schema';
 

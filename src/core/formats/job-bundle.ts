@@ -5,7 +5,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import type { PhotoId } from '../job/ids';
 import type { Job } from '../job/schema';
-import type { Fault } from './faults';
+import type { Fault } from '../job/faults';
 import { MOST_BYTES, readJob, writeJob } from './job-json';
 
 export const MOST_BUNDLE_BYTES = 80_000_000;
@@ -21,7 +21,7 @@ export function writeBundle(job: Job, photos: ReadonlyMap<PhotoId, Uint8Array>):
 }
 
 export type BundleRead =
-  | { readonly ok: true; readonly job: Job; readonly photos: ReadonlyMap<PhotoId, Uint8Array> }
+  | { readonly ok: true; readonly job: Job; readonly from: number; readonly photos: ReadonlyMap<PhotoId, Uint8Array> }
   | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** True when the bytes begin like a ZIP file. */
@@ -55,7 +55,7 @@ export function readBundle(bytes: Uint8Array): BundleRead {
     const id = PHOTO_NAME.exec(name)?.[1];
     if (id) photos.set(id as PhotoId, content);
   }
-  return { ok: true, job: read.job, photos };
+  return { ok: true, job: read.job, from: read.from, photos };
 }
 
 function allowed(name: string, size: number, faults: Fault[]): boolean {

@@ -2,14 +2,16 @@
 import * as v from 'valibot';
 import { JOB_MIGRATIONS, migrate, type Migrations } from '../job/migrations';
 import { Job, JOB_FORMAT, JOB_VERSION } from '../job/schema';
-import { faultsOf, type Fault } from './faults';
+import { faultsOf, type Fault } from '../job/faults';
 import { isRefusal, parseJson, recordOf, refuse } from './json-text';
 
 /** A job of some hundred conductors is below 200 kB; what is larger than this is not read. */
 export const MOST_BYTES = 2_000_000;
 
 export type JobRead =
-  { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly faults: readonly Fault[] };
+  /** `from`: the version that the file was of; an older one was taken up to the present one. */
+  | { readonly ok: true; readonly job: Job; readonly from: number }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 export function writeJob(job: Job): string {
   return `${JSON.stringify(job, null, 2)}\n`;
@@ -27,6 +29,7 @@ export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS
   if (isRefusal(record)) return record;
   const migrated = migrate(record, JOB_VERSION, migrations);
   if (!migrated.ok) {
+    if (migrated.reason === 'faults') return { ok: false, faults: migrated.faults };
     const found = JSON.stringify(migrated.found) ?? 'nothing';
     if (migrated.reason === 'newer') {
       return refuse(
@@ -38,5 +41,7 @@ export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS
     return refuse('version', `a version from 1 to ${JOB_VERSION}`, found);
   }
   const parsed = v.safeParse(Job, migrated.raw);
-  return parsed.success ? { ok: true, job: parsed.output } : { ok: false, faults: faultsOf(parsed.issues) };
+  return parsed.success
+    ? { ok: true, job: parsed.output, from: migrated.from }
+    : { ok: false, faults: faultsOf(parsed.issues) };
 }

@@ -1,5 +1,5 @@
 /** Text that should be JSON, of a size that one means to read. */
-import type { Fault } from './faults';
+import type { Fault } from '../job/faults';
 
 export type Refusal = { readonly ok: false; readonly faults: readonly Fault[] };
 export type JsonRead = { readonly ok: true; readonly raw: unknown } | Refusal;

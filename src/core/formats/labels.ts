@@ -2,8 +2,9 @@
  * Labels for the conductors, to be printed and wrapped round: two of each, one for either end, and blank ones for what no letter fits.
  * SVG in millimetres on A4, black on white; the colour is written, never shown by colour alone.
  */
-import { conductorName } from '../job/edits';
-import type { Conductor, Thermostat } from '../job/schema';
+import { conductorName } from '../job/names';
+import type { Conductor, Job, Thermostat } from '../job/schema';
+import { refName } from '../job/screws';
 import { colourName } from '../trade/colours';
 
 export interface LabelText {
@@ -20,18 +21,18 @@ const ROWS = Math.floor((PAGE.height - 2 * PAGE.margin) / LABEL.height);
 export const LABELS_A_PAGE = COLUMNS * ROWS;
 
 /** Two labels for each conductor, with the terminal of each end, then blank ones. */
-export function labelsOf(thermostat: Thermostat, blanks: number): LabelText[] {
+export function labelsOf(job: Job, thermostat: Thermostat, blanks: number): LabelText[] {
   const own = thermostat.conductors.flatMap((one): LabelText[] => [
-    { mark: markOf(one, 'wall'), small: smallOf(one, 'wall'), end: 'wall' },
-    { mark: markOf(one, 'equipment'), small: smallOf(one, 'machine'), end: 'equipment' }
+    { mark: markOf(job, one, 'near'), small: smallOf(one, 'wall'), end: 'wall' },
+    { mark: markOf(job, one, 'far'), small: smallOf(one, 'machine'), end: 'equipment' }
   ]);
   const blank = Array.from({ length: blanks }, (): LabelText => ({ mark: '', small: '', end: 'blank' }));
   return [...own, ...blank];
 }
 
-function markOf(conductor: Conductor, side: 'wall' | 'equipment'): string {
+function markOf(job: Job, conductor: Conductor, side: 'near' | 'far'): string {
   const [on] = conductor[side].on;
-  if (on) return on.mark;
+  if (on) return refName(job, on);
   return conductor[side].state === 'coiled' ? 'spare' : '';
 }
 

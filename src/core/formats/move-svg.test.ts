@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
 import { wiringsAlong } from '../plan/moves';
 import { planFor } from '../plan/plan';
-import { furnaceFourWires } from '../scenarios/houses';
+import { furnaceFourWires } from '../houses/houses';
 import { moveSvg } from './move-svg';
 
 const { job, thermostat } = furnaceFourWires();

@@ -3,17 +3,18 @@
  * screen the ink follows the text.
  */
 import type { Move } from '../plan/move-types';
+import { isSmallPart } from '../plan/move-writer';
 import { COLOURS } from '../trade/colours';
 import {
   deviceOf,
+  markAt,
   printedMark,
-  splitTerminal,
   type Landing,
   type Strand,
+  type StrandEnd,
   type WireLink,
   type Wiring
 } from '../wiring/graph';
-import type { EndSide } from '../trade/vocabulary';
 import { escapeXml } from './labels';
 
 export interface Ink {
@@ -61,7 +62,8 @@ export function moveSvg(before: Wiring, after: Wiring, move: Move, ink: Ink = PA
     case 'device-on':
     case 'device-off': {
       const on = change.kind === 'device-on';
-      const { name, marks } = change.device;
+      const { name, screws } = change.device;
+      const marks = screws.map((one) => one.mark);
       return pen.sheet(move.text, [pen.part(name, marks, 0, !on), pen.part(name, marks, ROW, on)]);
     }
     default:
@@ -82,7 +84,7 @@ class Pen {
   }
 
   /** A conductor with both its ends; `moved`: the end that stands on dark ground. */
-  strand(wiring: Wiring, strand: Strand, top: number, moved: EndSide | null): string {
+  strand(wiring: Wiring, strand: Strand, top: number, moved: StrandEnd | null): string {
     const middle = top + ROW / 2;
     const hue = strand.colour === null ? 'none' : COLOURS[strand.colour].hex;
     const code = [strand.colour, strand.stripe].filter(Boolean).join('/') || '?';
@@ -91,8 +93,8 @@ class Pen {
       `<rect x="${from}" y="${middle - 4}" width="${to - from}" height="8" fill="${hue}" stroke="${this.ink.line}"/>`,
       `<rect x="${(from + to) / 2 - 20}" y="${middle - 9}" width="40" height="18" rx="4" fill="${this.ink.paper}" stroke="${this.ink.line}" stroke-width="0.7"/>`,
       this.text((from + to) / 2, middle + 4, code, this.ink.line),
-      this.end(wiring, strand.wall, LABEL, top, moved === 'wall'),
-      this.end(wiring, strand.equipment, WIDTH - BOX, top, moved === 'equipment')
+      this.end(wiring, strand.near, LABEL, top, moved === 'near'),
+      this.end(wiring, strand.far, WIDTH - BOX, top, moved === 'far')
     ].join('');
   }
 
@@ -126,8 +128,8 @@ class Pen {
   private named(wiring: Wiring, terminal: string): string {
     const mark = printedMark(wiring, terminal);
     const device = deviceOf(wiring, terminal);
-    const short = mark.length > 8 ? splitTerminal(terminal).mark : mark;
-    return device?.beside === undefined ? short : `${short} ${device.name}`;
+    const short = mark.length > 8 ? (markAt(wiring, terminal) ?? mark) : mark;
+    return device && isSmallPart(device) ? `${short} ${device.name}` : short;
   }
 
   private box(text: string, x: number, top: number, dark: boolean, dashed = false): string {

@@ -12,7 +12,7 @@ import { coilVolts, type Relays } from '../circuit/settle';
 import { settled, type SimulateFailure } from '../circuit/simulate';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
-import { combinedHouse, splitterHouse } from '../scenarios/half-wave-houses';
+import { combinedHouse, splitterHouse } from '../houses/half-wave-houses';
 import { spiceOf, type SpiceNetlist } from './spice';
 
 const engine = new Simulation();

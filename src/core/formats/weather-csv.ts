@@ -5,7 +5,7 @@
 import Papa from 'papaparse';
 import { YEAR_HOURS, type OwnWeather } from '../job/survey-schema';
 import type * as v from 'valibot';
-import type { Fault } from './faults';
+import type { Fault } from '../job/faults';
 
 export type WeatherRead =
   | { readonly ok: true; readonly weather: v.InferOutput<typeof OwnWeather> }

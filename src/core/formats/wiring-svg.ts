@@ -3,7 +3,16 @@
  * below. It reads in black and white: the insulation is written in letters, its hue is only a help, and what moved stands white on black.
  */
 import { COLOURS } from '../trade/colours';
-import { landedTerminal, printedMark, type Landing, type Strand, type Wiring } from '../wiring/graph';
+import {
+  deviceOf,
+  landedTerminal,
+  printedMark,
+  sideOf,
+  type Landing,
+  type Strand,
+  type StrandEnd,
+  type Wiring
+} from '../wiring/graph';
 import { sameLanding } from '../wiring/difference';
 import { escapeXml } from './labels';
 
@@ -20,7 +29,7 @@ const STATES: Readonly<Record<Exclude<Landing['state'], 'landed'>, string>> = {
 
 /** `against`: the wiring that this one is compared with; null draws no move. */
 export function wiringSvg(wiring: Wiring, title: string, against: Wiring | null = null): string {
-  const links = wiring.links.map((link) => linkText(wiring, link.a, link.b, link.place));
+  const links = wiring.links.map((link) => linkText(wiring, link.a, link.b, sideOf(wiring, link.at)));
   const height = HEAD + wiring.strands.length * ROW + 14 + links.length * 16 + 10;
   const rows = wiring.strands.map((strand, at) => row(wiring, strand, HEAD + at * ROW, against));
   const list = links.map(
@@ -46,16 +55,16 @@ function row(wiring: Wiring, strand: Strand, top: number, against: Wiring | null
   const code = [strand.colour, strand.stripe].filter(Boolean).join('/') || '?';
   const far = strand.colourBeyond === strand.colour ? '' : ` → ${strand.colourBeyond ?? '?'}`;
   const was = against?.strands.find((one) => one.id === strand.id);
-  const moved = (side: 'wall' | 'equipment') =>
+  const moved = (side: StrandEnd) =>
     against !== null &&
     (!was || !sameLanding(strand[side], was[side])) &&
     markOf(wiring, strand[side]) !== (was && against ? markOf(against, was[side]) : '');
   return [
-    end(wiring, strand.wall, LEFT, top, moved('wall')),
+    end(wiring, strand.near, { x: LEFT, top, moved: moved('near') }),
     `<rect x="${from}" y="${middle - 4}" width="${to - from}" height="8" fill="${hue}" stroke="#000" stroke-width="1"/>`,
     `<rect x="${WIDTH / 2 - 80}" y="${middle - 9}" width="160" height="18" rx="4" fill="#fff" stroke="#000" stroke-width="0.7"/>`,
     `<text x="${WIDTH / 2}" y="${middle + 4}" font-size="11" text-anchor="middle">${escapeXml(`${code}${far}  ${strand.name}`.slice(0, 30))}</text>`,
-    end(wiring, strand.equipment, WIDTH - LEFT - MARK, top, moved('equipment'))
+    end(wiring, strand.far, { x: WIDTH - LEFT - MARK, top, moved: moved('far') })
   ].join('');
 }
 
@@ -64,7 +73,13 @@ function markOf(wiring: Wiring, landing: Landing): string {
   return terminal === null ? landing.state : printedMark(wiring, terminal);
 }
 
-function end(wiring: Wiring, landing: Landing, x: number, top: number, moved: boolean): string {
+interface Spot {
+  readonly x: number;
+  readonly top: number;
+  readonly moved: boolean;
+}
+
+function end(wiring: Wiring, landing: Landing, { x, top, moved }: Spot): string {
   const terminal = landedTerminal(landing);
   const text =
     landing.state === 'landed' && terminal !== null
@@ -84,7 +99,7 @@ function shortMark(mark: string): string {
 
 function linkText(wiring: Wiring, a: string, b: string, place: 'wall' | 'equipment'): string {
   const name = (terminal: string) => {
-    const device = wiring.devices.find((one) => terminal.startsWith(`${one.id}.`));
+    const device = deviceOf(wiring, terminal);
     return `${shortMark(printedMark(wiring, terminal))}${device ? ` of the ${device.name}` : ''}`;
   };
   return `Link at the ${place}: ${name(a)} to ${name(b)}`;

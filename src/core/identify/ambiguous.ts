@@ -1,18 +1,26 @@
 /** Marks that mean one thing on some plates and another on others: they carry their readings until the other end decides. */
 import { finding, type Finding } from '../trade/findings';
-import { MARK_READINGS, markClass, type MarkReading } from '../trade/terminals';
-import { landedTerminal, splitTerminal, type Strand } from '../wiring/graph';
+import { canonicalMark, MARK_READINGS, markClass, type MarkReading } from '../trade/terminals';
+import { landedTerminal, printedMark, terminalAt, type Landing, type Strand, type Wiring } from '../wiring/graph';
+import { BY_SYSTEM } from '../wiring/meaning';
 import type { Situation } from './types';
 
 /** The readings still open for the mark that a conductor is on at the wall; empty where the mark has one meaning. */
-export function openReadings(strand: Strand): readonly MarkReading[] {
-  const wall = landedTerminal(strand.wall);
-  if (wall === null) return [];
-  const readings = MARK_READINGS[splitTerminal(wall).mark] ?? [];
-  const far = landedTerminal(strand.equipment);
+export function openReadings(wiring: Wiring, strand: Strand): readonly MarkReading[] {
+  const mark = printAt(wiring, strand.near);
+  if (mark === null) return [];
+  const readings = MARK_READINGS[mark] ?? [];
+  const far = printAt(wiring, strand.far);
   if (far === null) return readings;
-  const decided = readings.filter((one) => one.id === readingAt(splitTerminal(far).mark));
+  const decided = readings.filter((one) => one.id === readingAt(far));
   return decided.length > 0 ? [] : readings;
+}
+
+/** The mark as it is printed, in its canonical form; null for an end on nothing, and for a screw whose meaning was stated. */
+function printAt(wiring: Wiring, landing: Landing): string | null {
+  const terminal = landedTerminal(landing);
+  const screw = terminal === null ? undefined : terminalAt(wiring, terminal)?.screw;
+  return screw && screw.role === null ? canonicalMark(screw.mark) : null;
 }
 
 /** What the mark at the equipment shows a conductor to be, or null where that mark is ambiguous itself. */
@@ -37,15 +45,13 @@ function readingAt(mark: string): MarkReading['id'] | null {
   return markClass(mark) === 'data' ? 'data' : (direct[mark] ?? null);
 }
 
-/** A second heat stage and auxiliary heat are told apart by the system, not by the other end. */
-const BY_SYSTEM = new Set(['W2']);
-
 export function ambiguousMarks({ wiring }: Situation): Finding[] {
   return wiring.strands.flatMap((strand) => {
-    const wall = landedTerminal(strand.wall);
-    const mark = wall === null ? '' : splitTerminal(wall).mark;
-    const open = BY_SYSTEM.has(mark) ? [] : openReadings(strand);
-    if (open.length < 2) return [];
+    const wall = landedTerminal(strand.near);
+    const open =
+      wall === null || BY_SYSTEM.has(printAt(wiring, strand.near) ?? '') ? [] : openReadings(wiring, strand);
+    if (wall === null || open.length < 2) return [];
+    const mark = printedMark(wiring, wall);
     const readings = open.map((one) => `${one.means} (if ${one.decidedBy})`).join('; or ');
     return [
       finding(

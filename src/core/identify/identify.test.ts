@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { house } from '../scenarios/builder';
-import { FAMILY_HOUSES } from '../scenarios/families';
+import { house } from '../houses/builder';
+import { FAMILY_HOUSES } from '../houses/families';
 import {
   boilerHouse,
   electricFurnaceHouse,
@@ -8,7 +8,7 @@ import {
   heatOnly,
   heatPumpHouse,
   lineVoltageHouse
-} from '../scenarios/houses';
+} from '../houses/houses';
 import { beliefsFrom, chance, PRIOR } from './beliefs';
 import { EVIDENCE } from './evidence/registry';
 import { voltageBand } from './evidence/measured-volts';

@@ -1,6 +1,6 @@
 /** Thousands of drawn houses that answer truthfully: the useful question first must beat the list from top to bottom. */
 import { describe, expect, it } from 'vitest';
-import { generatedHouse } from '../scenarios/generate';
+import { generatedHouse } from '../houses/generate';
 import { identify } from './identify';
 import { interview, summarise, type Order } from './interview';
 

@@ -1,7 +1,17 @@
 /** Reads what the recorded wiring says about a terminal: whether a conductor on it at the wall arrives at the equipment. */
 import type { Job, Thermostat } from '../job/schema';
-import { canonicalMark, markClass } from '../trade/terminals';
-import { landedTerminal, splitTerminal, type Strand, type Wiring } from '../wiring/graph';
+import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
+import { markClass } from '../trade/terminals';
+import {
+  landedMark,
+  landedTerminal,
+  markAt,
+  meansAt,
+  wallThermostat,
+  type Strand,
+  type StrandEnd,
+  type Wiring
+} from '../wiring/graph';
 import type { Reading } from './types';
 
 export type Arrival = 'both' | 'wall-only' | 'none';
@@ -11,32 +21,39 @@ export type Arrival = 'both' | 'wall-only' | 'none';
  * `none`: the wall was read and no conductor is on these marks. Null while an end that would decide is unseen.
  */
 export function arrival(wiring: Wiring, marks: readonly string[]): Reading | null {
-  const atWall = wiring.strands.filter((strand) => landedOnOneOf(strand, 'wall', marks));
+  const atWall = wiring.strands.filter((strand) => landedOnOneOf(wiring, strand, 'near', marks));
   if (atWall.length === 0) return wallIsRead(wiring) ? { value: 'none', because: landedIds(wiring) } : null;
   const because = atWall.map((strand) => strand.id);
-  if (atWall.some((strand) => strand.equipment.state === 'landed')) return { value: 'both', because };
-  if (atWall.some((strand) => strand.equipment.state === 'unseen')) return null;
+  if (atWall.some((strand) => strand.far.state === 'landed')) return { value: 'both', because };
+  if (atWall.some((strand) => strand.far.state === 'unseen')) return null;
   return { value: 'wall-only', because };
 }
 
-export function landedOnOneOf(strand: Strand, side: 'wall' | 'equipment', marks: readonly string[]): boolean {
-  const terminal = landedTerminal(strand[side]);
-  return terminal !== null && marks.includes(splitTerminal(terminal).mark);
+export function landedOnOneOf(
+  wiring: Wiring,
+  strand: Strand,
+  end: StrandEnd,
+  marks: readonly string[]
+): boolean {
+  return meansAt(wiring, landedTerminal(strand[end])).some((mark) => marks.includes(mark));
 }
 
-/** True once every recorded conductor's wall end was looked at. */
+/** True once every recorded conductor's near end was looked at. */
 export function wallIsRead(wiring: Wiring): boolean {
-  return wiring.strands.length > 0 && wiring.strands.every((strand) => strand.wall.state !== 'unseen');
+  return wiring.strands.length > 0 && wiring.strands.every((strand) => strand.near.state !== 'unseen');
 }
 
 function landedIds(wiring: Wiring): string[] {
-  return wiring.strands.filter((strand) => strand.wall.state === 'landed').map((strand) => strand.id);
+  return wiring.strands.filter((strand) => strand.near.state === 'landed').map((strand) => strand.id);
 }
 
-/** All marks recorded at the wall, on the plate or under a conductor, in canonical form. */
+/** All marks at the wall, as printed, or as somebody stated them to mean. */
 export function wallMarks(wiring: Wiring): string[] {
-  const device = wiring.devices.find((one) => one.place === 'wall');
-  return device ? device.marks.map(canonicalMark) : [];
+  return wallThermostat(wiring).screws.map((one) => said(one.mark, one.role));
+}
+
+function said(mark: string, role: ScrewRole | null): string {
+  return role === null ? mark : (ROLE_MARKS[role] ?? '');
 }
 
 export type MarksClass = 'low-voltage' | 'mains' | 'contact' | 'data';
@@ -57,9 +74,11 @@ export function classOfMarks(marks: readonly string[]): MarksClass | null {
 /** The class of the marks recorded at the thermostat's machines, outdoor units left aside. */
 export function equipmentMarkClass(job: Job, thermostat: Thermostat): Reading | null {
   const own = job.equipment.filter(
-    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'outdoor-unit' && one.marks.length > 0
+    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'outdoor-unit' && one.screws.length > 0
   );
-  const value = classOfMarks(own.flatMap((one) => one.marks.map(canonicalMark)));
+  const value = classOfMarks(
+    own.flatMap((one) => one.screws.map((screw) => said(screw.mark, screw.role?.means ?? null)))
+  );
   return value === null ? null : { value, because: own.map((one) => one.id) };
 }
 
@@ -76,15 +95,16 @@ export function machines(job: Job, thermostat: Thermostat): Reading | null {
 /** Hot conductors at the wall, and whether a link joins RH and RC there. */
 export function hotAtWall(wiring: Wiring): Reading | null {
   if (!wallIsRead(wiring)) return null;
-  const hot = wiring.strands.filter((strand) => landedOnOneOf(strand, 'wall', ['R', 'RH', 'RC']));
-  const marks = new Set(hot.map((strand) => splitTerminal(landedTerminal(strand.wall) ?? '').mark));
+  const hot = wiring.strands.filter((strand) => landedOnOneOf(wiring, strand, 'near', ['R', 'RH', 'RC']));
+  const marks = new Set(hot.map((strand) => landedMark(wiring, strand.near)));
   const because = hot.map((strand) => strand.id);
+  const wall = wallThermostat(wiring).at;
   if (hot.length === 0) return { value: 'none', because: landedIds(wiring) };
   if (marks.size < 2) return { value: 'one', because };
   const link = wiring.links.find(
     (one) =>
-      one.place === 'wall' &&
-      [one.a, one.b].every((end) => marks.has(splitTerminal(end).mark)) &&
+      one.at === wall &&
+      [one.a, one.b].every((end) => marks.has(markAt(wiring, end))) &&
       one.a !== one.b
   );
   return link ? { value: 'two-linked', because: [...because, link.id] } : { value: 'two-apart', because };

@@ -1,8 +1,8 @@
 /** Beliefs as worlds: every way the equipment may still be, for the proof to solve. What is not settled counts at its worst. */
 import { isHeatPump } from '../devices/roles';
-import type { World } from '../devices/world';
+import type { MachineWorld, World } from '../devices/world';
 import { FAMILY_NAMES, type Family } from '../trade/vocabulary';
-import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
+import { boards, hasMark, landedMark, type Board, type Wiring } from '../wiring/graph';
 import type { Identification } from './identify';
 import { traitShare } from './traits/registry';
 import type { Trait, TraitId } from './traits/types';
@@ -20,9 +20,40 @@ export function worldsOf(identification: Identification, wiring: Wiring): Weight
   return believableFamilies(identification)
     .flatMap(({ family, weight }) => {
       const worlds = worldsOfFamily(family, identification.traits, wiring);
-      return worlds.map((one) => ({ ...one, weight: weight * one.weight }));
+      return worlds.map((one) => ({
+        world: withMachines(one.world, wiring),
+        weight: weight * one.weight
+      }));
     })
     .sort((a, b) => b.weight - a.weight);
+}
+
+/**
+ * Where conductors go to more than one machine, each has a world of its own as far as its kind and its strip tell: a boiler beside an air
+ * handler that only cools.
+ */
+function withMachines(world: World, wiring: Wiring): World {
+  const all = boards(wiring);
+  if (all.length < 2) return world;
+  const of = all.flatMap((board): [string, MachineWorld][] => {
+    const own = machineWorld(board, world);
+    return own ? [[board.id, own]] : [];
+  });
+  return of.length === 0 ? world : { ...world, of: Object.fromEntries(of) };
+}
+
+const HEAT_MARKS = ['W1', 'W2', 'T2', 'TT', 'AUX'];
+const AIR: ReadonlySet<Family> = new Set(['furnace', 'furnace-ac', 'boiler-plus-ac']);
+
+function machineWorld(board: Board, world: World): MachineWorld | null {
+  const { blowerInHeat, blowerInCool } = world;
+  const heats = HEAT_MARKS.some((mark) => hasMark(board, mark));
+  const cools = ['Y1', 'G'].some((mark) => hasMark(board, mark));
+  if (cools && !heats && AIR.has(world.family))
+    return { family: 'cooling-only', blowerInHeat, blowerInCool, compressor: true, reversing: 'none' };
+  if (world.family === 'boiler-plus-ac' && !cools)
+    return { family: 'boiler', blowerInHeat, blowerInCool, compressor: false, reversing: 'none' };
+  return null;
 }
 
 function believableFamilies(identification: Identification): { family: Family; weight: number }[] {
@@ -97,10 +128,7 @@ function believable<T extends string>(
 function hasCompressor(family: Family, wiring: Wiring): boolean {
   if (family !== 'electric-furnace')
     return ['furnace-ac', 'heat-pump', 'dual-fuel', 'boiler-plus-ac', 'cooling-only'].includes(family);
-  return wiring.strands.some((strand) => {
-    const terminal = landedTerminal(strand.equipment);
-    return terminal !== null && splitTerminal(terminal).mark === 'Y1';
-  });
+  return wiring.strands.some((strand) => landedMark(wiring, strand.far) === 'Y1');
 }
 
 function withArticle(noun: string): string {

@@ -1,20 +1,27 @@
 /** What was tried on the bench and is kept with the job. */
 import * as v from 'valibot';
-import { CALLS } from '../trade/vocabulary';
+import { readCall, type Call } from '../trade/calls';
 import { shortText, timeText } from './primitives';
+
+/** A call as text: `idle`, `heat1`, `heat1+humidify`, or with the controls that ask. */
+export const CallText = v.pipe(
+  v.string('a call'),
+  v.maxLength(400, 'a call of at most 400 characters'),
+  v.check((text) => readCall(text) !== null, 'a call such as heat1 or heat1+humidify'),
+  v.transform((text) => text as Call)
+);
+
+/** Found: as it was. Now: with what has been done since. After: as planned. `before` is the word of older files for `found`. */
+export const WIRING_STATES = ['found', 'now', 'after'] as const;
+export type WiringState = (typeof WIRING_STATES)[number];
 
 export const BenchNote = v.strictObject({
   at: timeText,
-  wiring: v.picklist(['before', 'after'], 'before or after'),
-  call: v.picklist(CALLS, `one of ${CALLS.join(', ')}`),
+  wiring: v.picklist(WIRING_STATES, 'found, now or after'),
+  call: CallText,
   /** What was put wrong, as clauses; none for the sound wiring. */
   faults: v.pipe(v.array(shortText), v.maxLength(20, 'at most 20 faults')),
   /** What the circuit showed. */
   showed: v.pipe(v.array(shortText), v.maxLength(40, 'at most 40 sentences'))
 });
 export type BenchNote = v.InferOutput<typeof BenchNote>;
-export const MOST_BENCH_NOTES = 200;
-
-/** A move that was done, and when. `key` says what was done, not which number it had: a plan made anew keeps what is done. */
-export const MoveTick = v.strictObject({ key: v.pipe(v.string('a move'), v.maxLength(400)), at: timeText });
-export type MoveTick = v.InferOutput<typeof MoveTick>;

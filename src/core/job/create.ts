@@ -9,7 +9,6 @@ import {
   type JobId,
   type ThermostatId
 } from './ids';
-import { EMPTY_SURVEY, EMPTY_WALL_FACE } from './survey-schema';
 import {
   JOB_FORMAT,
   JOB_VERSION,
@@ -18,13 +17,17 @@ import {
   type ConductorEnd,
   type Equipment,
   type Job,
-  type Thermostat
+  type Thermostat,
+  type WhereId
 } from './schema';
+import { screwIdFor } from './screws';
+import { EMPTY_SURVEY, EMPTY_WALL_FACE } from './survey-schema';
 
 export const UNSEEN: ConductorEnd = { state: 'unseen', on: [] };
 
-export function landedOn(at: ThermostatId | EquipmentId, mark: string): ConductorEnd {
-  return { state: 'landed', on: [{ at, mark }] };
+/** On the first screw with this print. */
+export function landedOn(at: WhereId, mark: string): ConductorEnd {
+  return { state: 'landed', on: [{ at, screw: screwIdFor(mark) }] };
 }
 
 export function emptyConductor(id: ConductorId, cable: CableId, colour: ColourCode | null = null): Conductor {
@@ -35,20 +38,23 @@ export function emptyConductor(id: ConductorId, cable: CableId, colour: ColourCo
     stripe: null,
     label: '',
     position: null,
-    wall: UNSEEN,
-    equipment: UNSEEN,
+    near: UNSEEN,
+    far: UNSEEN,
     splices: [],
     continuity: 'untested'
   };
 }
 
-export function emptyCable(
-  id: CableId,
-  name: string,
-  gauge: Gauge | null = null,
-  lengthM: number | null = null
-): Cable {
-  return { id, name, gauge, lengthM, path: 'unknown' };
+export interface CableSketch {
+  readonly gauge?: Gauge | null;
+  readonly lengthM?: number | null;
+  readonly near?: WhereId | null;
+  readonly far?: WhereId | null;
+}
+
+export function emptyCable(id: CableId, name: string, sketch: CableSketch = {}): Cable {
+  const { gauge = null, lengthM = null, near = null, far = null } = sketch;
+  return { id, name, gauge, lengthM, path: 'unknown', near, far };
 }
 
 export function emptyEquipment(id: EquipmentId, name: string): Equipment {
@@ -58,7 +64,7 @@ export function emptyEquipment(id: EquipmentId, name: string): Equipment {
     place: '',
     maker: '',
     model: '',
-    marks: [],
+    screws: [],
     transformerVa: null,
     plannedVa: null,
     fuseAmps: null,
@@ -83,7 +89,7 @@ export function emptyThermostat(
   return {
     id,
     name,
-    marks: [],
+    screws: [],
     oldSupply: 'unknown',
     equipment: [...equipment],
     cables: [],
@@ -103,7 +109,9 @@ export function emptyThermostat(
     foundEnds: [],
     minds: { cost: 1, work: 1, looks: 1 },
     bench: [],
-    done: []
+    log: [],
+    oldTicks: [],
+    notes: []
   };
 }
 
@@ -120,6 +128,7 @@ export function newJob(id: JobId, name: string): Job {
     units: { length: 'm', temperature: 'C' },
     equipment: [equipment],
     thermostats: [emptyThermostat(nextId('thermostat', []), 'Thermostat', [equipment.id])],
+    places: [],
     devices: [],
     survey: EMPTY_SURVEY
   };

@@ -2,8 +2,8 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../match/catalogue';
-import { house } from '../scenarios/builder';
-import { furnaceWithSpare } from '../scenarios/houses';
+import { house } from '../houses/builder';
+import { furnaceWithSpare } from '../houses/houses';
 import * as edits from './edits';
 import { makeId } from './ids';
 import type { FoundEnd } from './reading-schema';

@@ -1,65 +1,205 @@
-/** The edits that the screens make, each as a step with a label that says in words what it did. */
+/** Edits of what was read: conductors, cables, links and screws, each as a step with a label that says in words what it did. */
 import { colourName, type ColourCode } from '../trade/colours';
-import type { EndSide, Family, MethodId } from '../trade/vocabulary';
-import { emptyCable, emptyConductor, emptyEquipment, emptyThermostat, landedOn, UNSEEN } from './create';
-import type { DeviceFacts } from './device-facts';
-import { nextId, type DeviceId, type EquipmentId } from './ids';
+import { ROLE_NAMES } from '../trade/roles';
+import { usualMeanings } from '../trade/terminals';
+import { emptyCable, emptyConductor, UNSEEN } from './create';
+import { nextId, type CableId, type ConductorId, type LinkId, type ScrewId, type ThermostatId } from './ids';
+import { conductorName } from './names';
 import type { FoundEnd } from './reading-schema';
-import type { Cable, Conductor, ConductorEnd, Job, Link, Splice, Thermostat } from './schema';
-import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
+import type {
+  Cable,
+  Conductor,
+  ConductorEnd,
+  Job,
+  Link,
+  Screw,
+  ScrewRef,
+  ScrewStatement,
+  Splice,
+  Thermostat,
+  WhereId
+} from './schema';
+import { isAnothersZone, newScrew, readScrewName, refName, screwName, screwNamed, screwsAt } from './screws';
+import { apply as applied, batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
 
-const endNames: Readonly<Record<EndSide, string>> = { wall: 'Wall end', equipment: 'Equipment end' };
+/** Nearer to the thermostat, or further on. */
+export type StrandEnd = 'near' | 'far';
 
-function conductorPath(th: number, co: number): Path {
-  return ['thermostats', th, 'conductors', co];
-}
+const endNames: Readonly<Record<StrandEnd, string>> = { near: 'Wall end', far: 'Equipment end' };
 
-function thermostatAt(job: Job, th: number): Thermostat {
-  const thermostat = job.thermostats[th];
-  if (!thermostat) throw new Error(`No thermostat at position ${th}`);
+export function thermostatIn(job: Job, id: string): Thermostat {
+  const thermostat = job.thermostats.find((one) => one.id === id);
+  if (!thermostat) throw new Error(`No thermostat ${id}`);
   return thermostat;
 }
 
-/** What a person calls a conductor: its label, else its colour. */
-export function conductorName(conductor: Pick<Conductor, 'colour' | 'stripe' | 'label'>): string {
-  const colour = conductor.colour === null ? 'uncoloured' : colourName(conductor.colour, conductor.stripe);
-  return conductor.label === '' ? colour : `${colour} “${conductor.label}”`;
+export function conductorIn(job: Job, th: ThermostatId, id: string): Conductor {
+  const conductor = thermostatIn(job, th).conductors.find((one) => one.id === id);
+  if (!conductor) throw new Error(`No conductor ${id}`);
+  return conductor;
 }
 
-export function setConductorEnd(job: Job, th: number, co: number, side: EndSide, end: ConductorEnd): Step {
-  const conductor = thermostatAt(job, th).conductors[co];
-  if (!conductor) throw new Error(`No conductor at position ${co}`);
-  const where = end.on.length > 0 ? `landed on ${end.on.map((one) => one.mark).join(' and ')}` : end.state;
-  const label = `${endNames[side]} of ${conductorName(conductor)}: ${where}`;
-  return setStep(job, [...conductorPath(th, co), side], end, label);
+const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];
+const conductorPath = (th: ThermostatId, co: ConductorId): Path => at(th, 'conductors', { id: co });
+
+/** Where the screws of a thermostat's plate, a machine or a place are listed. */
+export function screwsPath(job: Job, where: WhereId): Path {
+  const list = job.thermostats.some((one) => one.id === where)
+    ? 'thermostats'
+    : job.equipment.some((one) => one.id === where)
+      ? 'equipment'
+      : 'places';
+  return [list, { id: where }, 'screws'];
+}
+
+export function setConductorEnd(
+  job: Job,
+  th: ThermostatId,
+  co: ConductorId,
+  side: StrandEnd,
+  end: ConductorEnd
+): Step {
+  const conductor = conductorIn(job, th, co);
+  const where =
+    end.on.length > 0 ? `landed on ${end.on.map((ref) => refName(job, ref)).join(' and ')}` : end.state;
+  return setStep(
+    job,
+    [...conductorPath(th, co), side],
+    end,
+    `${endNames[side]} of ${conductorName(conductor)}: ${where}`
+  );
+}
+
+/** A screw by the name that was typed: the one that is there, or a new one. */
+interface Named {
+  readonly ref: ScrewRef;
+  /** Puts the screw there; nothing where it is. */
+  readonly steps: readonly Step[];
+  readonly name: string;
+}
+
+/** `name`: a mark as printed, with `#2` for the second of that print. Throws on a text that is no mark. */
+export function screwByName(job: Job, th: ThermostatId, where: WhereId, name: string): Named {
+  const read = readScrewName(name);
+  if (!read) throw new Error(`“${name}” is no mark of a terminal`);
+  const all = screwsAt(job, where);
+  const own = all.filter((one) => !isAnothersZone(job, { id: th }, where, one));
+  const found = screwNamed(own, read.mark, read.number);
+  if (found) return { ref: { at: where, screw: found.id }, steps: [], name: screwName(all, found.id) };
+  const screw = newScrew(all, read.mark);
+  return {
+    ref: { at: where, screw: screw.id },
+    steps: [insertStep(job, screwsPath(job, where), screw, `Terminal ${read.mark}`)],
+    name: screwName([...all, screw], screw.id)
+  };
+}
+
+/** Where an end is, as far as the record says: at its screw, else where its cable goes, else at the only machine there is. */
+export function whereIs(job: Job, thermostat: Thermostat, conductor: Conductor, side: StrandEnd): WhereId | null {
+  const [on] = conductor[side].on;
+  if (on) return on.at;
+  const cable = thermostat.cables.find((one) => one.id === conductor.cable);
+  const there = cable?.[side] ?? null;
+  if (there !== null) return there;
+  return side === 'near' ? thermostat.id : (thermostat.equipment[0] ?? null);
+}
+
+const STATES = ['loose', 'coiled', 'unseen'] as const;
+
+/**
+ * Sets an end by the word that was typed: a state, or the mark of a terminal at `where`. A terminal that nobody has written down yet comes
+ * in with it; one that only a slip of the keys had brought goes out again.
+ */
+export function setEndByWord(
+  job: Job,
+  th: ThermostatId,
+  co: ConductorId,
+  side: StrandEnd,
+  word: string,
+  where: WhereId | null = null
+): Step {
+  const thermostat = thermostatIn(job, th);
+  const conductor = conductorIn(job, th, co);
+  const state = word === '' ? 'unseen' : STATES.find((one) => one === word.toLowerCase());
+  if (state) {
+    const step = setConductorEnd(job, th, co, side, { state, on: [] });
+    return batch(step.label, [step, ...strayScrews(job, conductor, side)]);
+  }
+  const place = where ?? whereIs(job, thermostat, conductor, side);
+  if (place === null) throw new Error('No machine is recorded that the conductor could end at');
+  const { ref, steps, name } = screwByName(job, th, place, word);
+  const label = `${endNames[side]} of ${conductorName(conductor)}: landed on ${name}`;
+  return batch(label, [
+    ...steps,
+    setStep(job, [...conductorPath(th, co), side], { state: 'landed', on: [ref] }, label),
+    ...strayScrews(job, conductor, side).filter(
+      (one) => one.kind !== 'remove' || one.value.id !== ref.screw
+    )
+  ]);
+}
+
+/** The screw that an end leaves, where the trade knows no such mark, nobody has said what it is for and nothing else is on it. */
+function strayScrews(job: Job, conductor: Conductor, side: StrandEnd): Step[] {
+  return conductor[side].on.flatMap((ref) => {
+    const screw = screwsAt(job, ref.at).find((one) => one.id === ref.screw);
+    const stray =
+      screw &&
+      screw.mark !== '' &&
+      screw.role === null &&
+      usualMeanings(screw.mark).length === 0 &&
+      usesOf(job, ref).length === 1;
+    return stray ? [removeStep(job, screwsPath(job, ref.at), screw.id, '')] : [];
+  });
+}
+
+const isRef = (one: ScrewRef, other: ScrewRef) => one.at === other.at && one.screw === other.screw;
+
+/** Ids of all that is on a screw or names it: conductors, links, found ends, photos, conductors of others. */
+export function usesOf(job: Job, ref: ScrewRef): string[] {
+  const own = job.thermostats.flatMap((thermostat) => [
+    ...thermostat.conductors.flatMap((one) =>
+      [...one.near.on, ...one.far.on].filter((on) => isRef(on, ref)).map(() => one.id as string)
+    ),
+    ...thermostat.links.filter((one) => isRef(one.a, ref) || isRef(one.b, ref)).map((one) => one.id as string),
+    ...thermostat.foundEnds.filter((one) => one.on && isRef(one.on, ref)).map((one) => one.id as string),
+    ...thermostat.photos
+      .filter((photo) => photo.pins.some(({ to }) => to.kind === 'terminal' && isRef(to, ref)))
+      .map((one) => one.id as string)
+  ]);
+  const machine = job.equipment.find((one) => one.id === ref.at);
+  const others = machine?.others.some((one) => one.screw === ref.screw) ? [machine.id as string] : [];
+  return [...own, ...others];
 }
 
 export function setConductorField<K extends keyof Conductor>(
   job: Job,
-  th: number,
-  co: number,
+  th: ThermostatId,
+  co: ConductorId,
   field: K,
   value: Conductor[K]
 ): Step {
-  const conductor = thermostatAt(job, th).conductors[co];
-  const name = conductor ? conductorName(conductor) : `conductor ${co + 1}`;
+  const name = conductorName(conductorIn(job, th, co));
   const shown = field === 'colour' ? colourName(value as ColourCode | null) : String(value);
   return setStep(job, [...conductorPath(th, co), field], value, `${field} of ${name}: ${shown}`);
 }
 
-export function setSplices(job: Job, th: number, co: number, splices: readonly Splice[]): Step {
+export function setSplices(job: Job, th: ThermostatId, co: ConductorId, splices: readonly Splice[]): Step {
   const path = [...conductorPath(th, co), 'splices'];
   return setStep(job, path, splices, splices.length === 0 ? 'Splice removed' : 'Splice recorded');
 }
 
 /**
- * The colour seen at the equipment. One that differs from the wall's means a joint that nobody has seen yet; the same one takes such a
+ * The colour seen at the far end. One that differs from the near one means a joint that nobody has seen yet; the same one takes such a
  * joint back. A joint that was seen keeps its place and gets the colour.
  */
-export function setColourBeyond(job: Job, th: number, co: number, colour: ColourCode | null): Step {
-  const conductor = thermostatAt(job, th).conductors[co];
-  if (!conductor) throw new Error(`No conductor at position ${co}`);
-  const seen = conductor.splices.filter((one) => one.seen);
+export function setColourBeyond(
+  job: Job,
+  th: ThermostatId,
+  co: ConductorId,
+  colour: ColourCode | null
+): Step {
+  const conductor = conductorIn(job, th, co);
+  const seen = conductor.splices.filter((splice) => splice.seen);
   const last = seen.at(-1);
   const label = `Colour at the equipment of ${conductorName(conductor)}: ${colourName(colour)}`;
   const path = [...conductorPath(th, co), 'splices'];
@@ -67,7 +207,7 @@ export function setColourBeyond(job: Job, th: number, co: number, colour: Colour
     return setStep(
       job,
       path,
-      seen.map((one) => (one === last ? { ...one, colourBeyond: colour } : one)),
+      seen.map((splice) => (splice === last ? { ...splice, colourBeyond: colour } : splice)),
       label
     );
   if (colour === conductor.colour) return setStep(job, path, [], label);
@@ -75,8 +215,8 @@ export function setColourBeyond(job: Job, th: number, co: number, colour: Colour
   return setStep(job, path, [{ id, colourBeyond: colour, seen: false, place: '' }], label);
 }
 
-export function addConductor(job: Job, th: number, cable: Cable['id'], colour: ColourCode | null): Step {
-  const { conductors } = thermostatAt(job, th);
+export function addConductor(job: Job, th: ThermostatId, cable: CableId, colour: ColourCode | null): Step {
+  const { conductors } = thermostatIn(job, th);
   const last = conductors.map((one) => one.cable).lastIndexOf(cable);
   const id = nextId(
     'conductor',
@@ -84,29 +224,45 @@ export function addConductor(job: Job, th: number, cable: Cable['id'], colour: C
   );
   return insertStep(
     job,
-    ['thermostats', th, 'conductors'],
+    at(th, 'conductors'),
     emptyConductor(id, cable, colour),
     'Conductor added',
     last === -1 ? conductors.length : last + 1
   );
 }
 
-export function removeConductor(job: Job, th: number, co: number): Step {
-  return removeStep(job, ['thermostats', th, 'conductors'], co, 'Conductor removed');
+export function removeConductor(job: Job, th: ThermostatId, co: ConductorId): Step {
+  return removeStep(job, at(th, 'conductors'), co, 'Conductor removed');
 }
 
-export interface NewCable extends Omit<Cable, 'id'> {
+/** Takes over a whole list of conductors, with the screws that it names besides those that are there. */
+export function setConductors(
+  job: Job,
+  th: ThermostatId,
+  conductors: readonly Conductor[],
+  screws: readonly { readonly at: WhereId; readonly screw: Screw }[],
+  label: string
+): Step {
+  return batch(label, [
+    ...screws.map(({ at: where, screw }) => insertStep(job, screwsPath(job, where), screw, label)),
+    setStep(job, at(th, 'conductors'), conductors, label)
+  ]);
+}
+
+export interface NewCable extends Omit<Cable, 'id' | 'near' | 'far'> {
+  readonly far?: WhereId | null;
   readonly colours: readonly (ColourCode | null)[];
 }
 
-/** A cable with its conductors, nothing seen of their ends yet. */
-export function addCable(job: Job, th: number, cable: NewCable): Step {
-  const thermostat = thermostatAt(job, th);
+/** A cable with its conductors, nothing seen of their ends yet. With one machine, that is where it goes. */
+export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
+  const thermostat = thermostatIn(job, th);
   const id = nextId(
     'cable',
     thermostat.cables.map((one) => one.id)
   );
-  const { colours, ...facts } = cable;
+  const { colours, far, ...facts } = cable;
+  const only = thermostat.equipment.length === 1 ? (thermostat.equipment[0] ?? null) : null;
   const taken = thermostat.conductors.map((one) => one.id as string);
   const conductors = colours.map((colour) => {
     const conductor = emptyConductor(nextId('conductor', taken), id, colour);
@@ -114,222 +270,91 @@ export function addCable(job: Job, th: number, cable: NewCable): Step {
     return conductor;
   });
   const label = `Cable ${cable.name} with ${colours.length} conductors`;
-  const at: Path = ['thermostats', th];
+  const whole = { ...emptyCable(id, cable.name), ...facts, id, near: th, far: far ?? only };
   return batch(label, [
-    insertStep(job, [...at, 'cables'], { ...emptyCable(id, cable.name), ...facts, id }, label),
+    insertStep(job, at(th, 'cables'), whole, label),
     ...conductors.map((one, index) =>
-      insertStep(job, [...at, 'conductors'], one, label, thermostat.conductors.length + index)
+      insertStep(job, at(th, 'conductors'), one, label, thermostat.conductors.length + index)
     )
   ]);
 }
 
-export function setCable(job: Job, th: number, ca: number, cable: Cable): Step {
-  return setStep(job, ['thermostats', th, 'cables', ca], cable, `Cable ${cable.name} changed`);
+export function setCable(job: Job, th: ThermostatId, cable: Cable): Step {
+  return setStep(job, at(th, 'cables', { id: cable.id }), cable, `Cable ${cable.name} changed`);
 }
 
 /** Takes out a cable with all its conductors. */
-export function removeCable(job: Job, th: number, ca: number): Step {
-  const { cables, conductors } = thermostatAt(job, th);
-  const cable = cables[ca];
-  if (!cable) throw new Error(`No cable at position ${ca}`);
-  const gone = conductors.flatMap((one, index) => (one.cable === cable.id ? [index] : [])).reverse();
+export function removeCable(job: Job, th: ThermostatId, ca: CableId): Step {
+  const { cables, conductors } = thermostatIn(job, th);
+  const cable = cables.find((one) => one.id === ca);
+  if (!cable) throw new Error(`No cable ${ca}`);
   const label = `Cable ${cable.name} removed`;
+  // From the end, so that each is put back where it stood.
+  const gone = conductors.filter((one) => one.cable === ca).reverse();
   return batch(label, [
-    ...gone.map((index) => removeStep(job, ['thermostats', th, 'conductors'], index, label)),
-    removeStep(job, ['thermostats', th, 'cables'], ca, label)
+    ...gone.map((one) => removeStep(job, at(th, 'conductors'), one.id, label)),
+    removeStep(job, at(th, 'cables'), ca, label)
   ]);
 }
 
-export function addLink(job: Job, th: number, link: Omit<Link, 'id'>): Step {
-  const { links } = thermostatAt(job, th);
+export interface NewLink {
+  readonly at: WhereId;
+  /** Names of the two terminals there. */
+  readonly a: string;
+  readonly b: string;
+  readonly kind: Link['kind'];
+}
+
+export function addLink(job: Job, th: ThermostatId, { at: where, a, b, kind }: NewLink): Step {
+  const { links } = thermostatIn(job, th);
   const id = nextId(
     'link',
     links.map((one) => one.id)
   );
-  return insertStep(
-    job,
-    ['thermostats', th, 'links'],
-    { id, ...link },
-    `Link ${link.a.mark} to ${link.b.mark}`
-  );
+  const first = screwByName(job, th, where, a);
+  const [inserted] = first.steps;
+  const second = screwByName(inserted ? applied(job, inserted) : job, th, where, b);
+  const label = `Link ${first.name} to ${second.name}`;
+  const link = { id, at: where, a: first.ref, b: second.ref, kind };
+  return batch(label, [...first.steps, ...second.steps, insertStep(job, at(th, 'links'), link, label)]);
 }
 
-export function removeLink(job: Job, th: number, index: number): Step {
-  return removeStep(job, ['thermostats', th, 'links'], index, 'Link removed');
+export function removeLink(job: Job, th: ThermostatId, id: LinkId): Step {
+  return removeStep(job, at(th, 'links'), id, 'Link removed');
 }
 
-/** Marks of the old plate. */
-export function setPlateMarks(job: Job, th: number, marks: readonly string[]): Step {
-  return setStep(job, ['thermostats', th, 'marks'], marks, 'Terminals of the old plate');
+/** Writes a screw down that a plate, a machine or a place has. */
+export function addScrew(job: Job, where: WhereId, mark: string): Step {
+  const all = screwsAt(job, where);
+  const label = mark === '' ? 'Terminal without a mark' : `Terminal ${mark}`;
+  return insertStep(job, screwsPath(job, where), newScrew(all, mark), label);
 }
 
-export function setThermostatField<K extends keyof Thermostat>(
-  job: Job,
-  th: number,
-  field: K,
-  value: Thermostat[K],
-  label: string
-): Step {
-  return setStep(job, ['thermostats', th, field], value, label);
+export function removeScrew(job: Job, where: WhereId, id: ScrewId): Step {
+  const name = screwName(screwsAt(job, where), id);
+  return removeStep(job, screwsPath(job, where), id, `Terminal ${name} taken out`);
 }
 
-/** Records the answer to an observation; null takes it back. */
-export function observe(job: Job, th: number, id: string, answer: string | number | null): Step {
-  const label = answer === null ? `Observation taken back: ${id}` : `Observed: ${id}`;
-  return setStep(job, ['thermostats', th, 'observed', id], answer ?? undefined, label);
-}
-
-export function stateFamily(job: Job, th: number, family: Family | null): Step {
-  return setStep(
-    job,
-    ['thermostats', th, 'statedFamily'],
-    family,
-    family ? `System stated: ${family}` : 'System not stated'
-  );
-}
-
-export function chooseDevice(job: Job, th: number, device: DeviceId | null): Step {
-  return setStep(
-    job,
-    ['thermostats', th, 'choice'],
-    { device, method: null, variant: null },
-    'Thermostat chosen'
-  );
-}
-
-/** `variant` null: whichever of the method's variants is best. */
-export function chooseMethod(
-  job: Job,
-  th: number,
-  method: MethodId | null,
-  variant: string | null = null
-): Step {
-  const device = job.thermostats[th]?.choice.device ?? null;
-  return setStep(job, ['thermostats', th, 'choice'], { device, method, variant }, 'Supply chosen');
-}
-
-/** The way to take for each of several thermostats, in one step. */
-export function takeWays(
-  job: Job,
-  ways: readonly {
-    readonly thermostat: string;
-    readonly method: MethodId;
-    readonly variant: string | null;
-  }[]
-): Step {
-  const steps = ways.flatMap(({ thermostat, method, variant }) => {
-    const th = job.thermostats.findIndex((one) => one.id === thermostat);
-    return th < 0 ? [] : [chooseMethod(job, th, method, variant)];
-  });
-  return batch('Ways taken for all', steps);
-}
-
-/** Ticks a move off, or takes the tick back. `key` as `moveKey` of the plan gives it; `at` ISO time. */
-export function tickMove(job: Job, th: number, key: string, at: string): Step {
-  const done = job.thermostats[th]?.done ?? [];
-  const without = done.filter((one) => one.key !== key);
-  const ticked = without.length === done.length;
-  return setStep(
-    job,
-    ['thermostats', th, 'done'],
-    ticked ? [...done, { key, at }] : without,
-    ticked ? 'Move done' : 'Move not done after all'
-  );
-}
-
-export function saveDevice(job: Job, device: DeviceFacts): Step {
-  const index = job.devices.findIndex((one) => one.id === device.id);
-  const label = `Facts of ${device.maker} ${device.model}`;
-  return index === -1
-    ? insertStep(job, ['devices'], device, label)
-    : setStep(job, ['devices', index], device, label);
-}
-
-/** A further thermostat, with a machine of its own, or on one that is there already. */
-export function addThermostat(job: Job, name: string, on: EquipmentId | null = null): Step {
-  const equipment = emptyEquipment(
-    nextId(
-      'equipment',
-      job.equipment.map((one) => one.id)
-    ),
-    `Equipment for ${name}`
-  );
-  const id = nextId(
-    'thermostat',
-    job.thermostats.map((one) => one.id)
-  );
-  if (on !== null)
-    return insertStep(job, ['thermostats'], emptyThermostat(id, name, [on]), `Thermostat ${name}`);
-  return batch(`Thermostat ${name}`, [
-    insertStep(job, ['equipment'], equipment, ''),
-    insertStep(job, ['thermostats'], emptyThermostat(id, name, [equipment.id]), '')
-  ]);
-}
-
-/** The end as the user's word says it: a state, or a mark that it is landed on. */
-export function endFrom(word: string, at: Thermostat['id'] | EquipmentId): ConductorEnd {
-  const state = word.toLowerCase();
-  if (state === 'loose' || state === 'coiled' || state === 'unseen') return { state, on: [] };
-  return word === '' ? UNSEEN : landedOn(at, word.toUpperCase());
-}
-
-/** A further machine that this thermostat drives or that stands beside it. */
-export function addMachine(job: Job, th: number, name: string): Step {
-  const thermostat = thermostatAt(job, th);
-  const id = nextId(
-    'equipment',
-    job.equipment.map((one) => one.id)
-  );
-  return batch(`Machine ${name}`, [
-    insertStep(job, ['equipment'], emptyEquipment(id, name), ''),
-    setStep(job, ['thermostats', th, 'equipment'], [...thermostat.equipment, id], '')
-  ]);
-}
-
-/** A machine of the job that this thermostat is wired to as well: several on one panel share its transformer. */
-export function shareMachine(job: Job, th: number, machine: EquipmentId): Step {
-  const thermostat = thermostatAt(job, th);
-  const name = job.equipment.find((one) => one.id === machine)?.name ?? machine;
-  const own = thermostat.equipment.filter((one) => one !== machine);
-  return setStep(job, ['thermostats', th, 'equipment'], [...own, machine], `Also wired to ${name}`);
-}
-
-/** Takes a machine away from a thermostat; the machine stays in the job as long as another one names it. */
-export function removeMachine(job: Job, th: number, machine: EquipmentId): Step {
-  const thermostat = thermostatAt(job, th);
-  const index = job.equipment.findIndex((one) => one.id === machine);
-  const others = job.thermostats.some((one, at) => at !== th && one.equipment.includes(machine));
-  const away = setStep(
-    job,
-    ['thermostats', th, 'equipment'],
-    thermostat.equipment.filter((one) => one !== machine),
-    'Machine taken out'
-  );
-  return others || index === -1
-    ? away
-    : batch('Machine taken out', [away, removeStep(job, ['equipment'], index, '')]);
-}
-
-/** True when a conductor, a link or a found end of the thermostat is on the machine. */
-export function machineIsUsed(thermostat: Thermostat, machine: EquipmentId): boolean {
-  return (
-    thermostat.conductors.some((one) => one.equipment.on.some((ref) => ref.at === machine)) ||
-    thermostat.links.some((one) => one.a.at === machine || one.b.at === machine) ||
-    thermostat.foundEnds.some((one) => one.on?.at === machine)
-  );
+/** What somebody says that a screw is for; null takes it back. */
+export function stateRole(job: Job, where: WhereId, id: ScrewId, role: ScrewStatement | null): Step {
+  const name = screwName(screwsAt(job, where), id);
+  const says = role === null ? 'as its mark says' : ROLE_NAMES[role.means];
+  return setStep(job, [...screwsPath(job, where), { id }, 'role'], role, `Terminal ${name}: ${says}`);
 }
 
 /** Confirms that an end found at the equipment belongs to a conductor: the conductor takes it over. */
-export function confirmEnd(job: Job, th: number, end: FoundEnd, co: number): Step {
-  const thermostat = thermostatAt(job, th);
-  const conductor = thermostat.conductors[co];
-  if (!conductor) throw new Error(`No conductor at position ${co}`);
+export function confirmEnd(job: Job, th: ThermostatId, end: FoundEnd, co: ConductorId): Step {
+  const thermostat = thermostatIn(job, th);
   const landing: ConductorEnd =
-    end.state === 'landed' && end.on ? landedOn(end.on.at, end.on.mark) : { state: end.state, on: [] };
-  const label = `Matched: ${conductorName(conductor)}`;
+    end.state === 'landed' && end.on
+      ? { state: 'landed', on: [end.on] }
+      : end.state === 'landed'
+        ? UNSEEN
+        : { state: end.state, on: [] };
+  const label = `Matched: ${conductorName(conductorIn(job, th, co))}`;
   const rest = thermostat.foundEnds.filter((one) => one.id !== end.id);
   return batch(label, [
-    setStep(job, [...conductorPath(th, co), 'equipment'], landing, label),
-    setStep(job, ['thermostats', th, 'foundEnds'], rest, label)
+    setStep(job, [...conductorPath(th, co), 'far'], landing, label),
+    setStep(job, at(th, 'foundEnds'), rest, label)
   ]);
 }

@@ -11,7 +11,10 @@ export const ID_PREFIXES = {
   splice: 'sp',
   device: 'de',
   photo: 'ph',
-  foundEnd: 'fe'
+  foundEnd: 'fe',
+  screw: 'sc',
+  place: 'pl',
+  log: 'lg'
 } as const;
 export type IdKind = keyof typeof ID_PREFIXES;
 
@@ -46,6 +49,13 @@ export type PhotoId = v.InferOutput<typeof PhotoId>;
 export const FoundEndId = idOf('foundEnd');
 export type FoundEndId = v.InferOutput<typeof FoundEndId>;
 
+export const ScrewId = idOf('screw');
+export type ScrewId = v.InferOutput<typeof ScrewId>;
+export const PlaceId = idOf('place');
+export type PlaceId = v.InferOutput<typeof PlaceId>;
+export const LogId = idOf('log');
+export type LogId = v.InferOutput<typeof LogId>;
+
 interface IdOf {
   job: JobId;
   thermostat: ThermostatId;
@@ -57,11 +67,23 @@ interface IdOf {
   device: DeviceId;
   photo: PhotoId;
   foundEnd: FoundEndId;
+  screw: ScrewId;
+  place: PlaceId;
+  log: LogId;
 }
 
 /** The id of a kind with the given rest. Throws on a rest that makes no valid id: a programmer's mistake. */
 export function makeId<K extends IdKind>(kind: K, rest: string): IdOf[K] {
   return v.parse(idOf(kind), `${ID_PREFIXES[kind]}-${rest}`) as IdOf[K];
+}
+
+/** The id with this rest, or with a number behind it where that is taken: `sc-w1`, `sc-w1-2`, … */
+export function freeId<K extends IdKind>(kind: K, rest: string, taken: Iterable<string>): IdOf[K] {
+  const used = new Set(taken);
+  const base = rest.slice(0, 40);
+  let id = `${ID_PREFIXES[kind]}-${base}`;
+  for (let number = 2; used.has(id); number += 1) id = `${ID_PREFIXES[kind]}-${base}-${number}`;
+  return makeId(kind, id.slice(ID_PREFIXES[kind].length + 1));
 }
 
 /** The next id of a kind that is not taken: `co-1`, `co-2`, … */

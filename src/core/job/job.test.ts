@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { house } from '../scenarios/builder';
-import { furnaceWithSpare } from '../scenarios/houses';
+import { house } from '../houses/builder';
+import { furnaceWithSpare } from '../houses/houses';
 import { COLOUR_CODES } from '../trade/colours';
 import { newJob } from './create';
 import * as edits from './edits';

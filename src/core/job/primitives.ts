@@ -7,10 +7,19 @@ export const text = v.pipe(v.string('text'), v.maxLength(4000, 'at most 4000 cha
 /** A moment, ISO 8601 in UTC to the millisecond at most. */
 export const timeText = v.pipe(v.string('a time'), v.isoTimestamp('a time such as 2026-01-31T08:30:00.000Z'));
 
-/** A terminal mark as printed beside the screw. */
+/** A terminal mark as a device's sheet names it. */
 export const mark = v.pipe(
   v.string('a terminal mark'),
   v.regex(/^[A-Z0-9+\-/]{1,8}$/, 'a terminal mark of 1 to 8 capitals, digits, +, - or /')
+);
+
+/** What may stand beside a screw of a house: nothing, or up to twelve capitals, digits and a few signs. */
+export const PRINTED_MARK = /^[A-Z0-9+\-/().* ]{0,12}$/;
+
+/** A mark as printed beside a screw; empty where nothing is printed. */
+export const printedMark = v.pipe(
+  v.string('a mark as printed, or an empty text'),
+  v.regex(PRINTED_MARK, 'a mark of at most 12 capitals, digits, spaces, +, -, /, ., *, ( or )')
 );
 
 export function positive(most: number) {

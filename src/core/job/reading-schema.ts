@@ -2,8 +2,9 @@
 import * as v from 'valibot';
 import { ColourCode } from '../trade/colours';
 import { EndState } from '../trade/vocabulary';
-import { CableId, ConductorId, EquipmentId, FoundEndId, PhotoId, ThermostatId } from './ids';
-import { mark, shortText, text, timeText, wholeNumber } from './primitives';
+import { CableId, ConductorId, EquipmentId, FoundEndId, PhotoId, PlaceId, ScrewId, ThermostatId } from './ids';
+import { listOf } from './limits';
+import { shortText, text, timeText, wholeNumber } from './primitives';
 
 const share = v.pipe(
   v.number('a number'),
@@ -20,8 +21,8 @@ export const Pin = v.strictObject({
       v.strictObject({ kind: v.literal('conductor'), conductor: ConductorId }),
       v.strictObject({
         kind: v.literal('terminal'),
-        at: v.union([ThermostatId, EquipmentId], 'the id of a thermostat or of equipment'),
-        mark
+        at: v.union([ThermostatId, EquipmentId, PlaceId], 'the id of a thermostat, a machine or a place'),
+        screw: ScrewId
       })
     ],
     'a conductor or a terminal'
@@ -39,7 +40,7 @@ export const Photo = v.strictObject({
   takenAt: timeText,
   widthPx: wholeNumber(1, 20000),
   heightPx: wholeNumber(1, 20000),
-  pins: v.pipe(v.array(Pin), v.maxLength(60, 'at most 60 pins'))
+  pins: listOf(Pin, 'pins')
 });
 export type Photo = v.InferOutput<typeof Photo>;
 
@@ -50,15 +51,15 @@ export const FoundEnd = v.strictObject({
   colour: v.nullable(ColourCode),
   stripe: v.nullable(ColourCode),
   state: EndState,
-  on: v.nullable(v.strictObject({ at: EquipmentId, mark })),
+  on: v.nullable(v.strictObject({ at: EquipmentId, screw: ScrewId })),
   /** Conductors that it is not, as the user said. */
   not: v.pipe(v.array(ConductorId), v.maxLength(200))
 });
 export type FoundEnd = v.InferOutput<typeof FoundEnd>;
 
-/** A conductor under a screw of the board that does not belong to the thermostat cable: it is left alone. */
+/** A conductor under a screw of a machine that does not belong to the thermostat cable: it is left alone. */
 export const OtherLanding = v.strictObject({
-  mark,
+  screw: ScrewId,
   what: shortText
 });
 export type OtherLanding = v.InferOutput<typeof OtherLanding>;

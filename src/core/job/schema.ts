@@ -7,7 +7,11 @@ import * as v from 'valibot';
 import { Gauge } from '../trade/cable';
 import { ColourCode } from '../trade/colours';
 import { EndState, Family, MethodId } from '../trade/vocabulary';
+import { RoleSource, ScrewRole } from '../trade/roles';
 import { DeviceFacts } from './device-facts';
+import { OLD_SUPPLIES } from './graph-schema';
+import { listOf } from './limits';
+import { JobNote, LogEntry, OldTick } from './log-schema';
 import { FoundEnd, OtherLanding, Photo, StopAnswer, SupplyOff, TraceFinding } from './reading-schema';
 import {
   CablePath,
@@ -18,33 +22,68 @@ import {
   WallFace,
   YesNo
 } from './survey-schema';
-import { BenchNote, MOST_BENCH_NOTES, MoveTick } from './bench-schema';
-import { CableId, ConductorId, DeviceId, EquipmentId, JobId, LinkId, SpliceId, ThermostatId } from './ids';
-import { mark, positive, shortText, text, wholeNumber } from './primitives';
+import { BenchNote } from './bench-schema';
+import {
+  CableId,
+  ConductorId,
+  DeviceId,
+  EquipmentId,
+  JobId,
+  LinkId,
+  PlaceId,
+  ScrewId,
+  SpliceId,
+  ThermostatId
+} from './ids';
+import { positive, printedMark, shortText, text, wholeNumber } from './primitives';
 
 export const JOB_FORMAT = 'ulterum-job';
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
-/** A screw: the thermostat or machine it belongs to, and the mark beside it. */
-export const TerminalRef = v.strictObject({
-  at: v.union([ThermostatId, EquipmentId], 'the id of a thermostat or of equipment'),
-  mark
+/** What somebody says that a screw is for, and how that is known. */
+export const ScrewStatement = v.strictObject({ means: ScrewRole, from: RoleSource });
+export type ScrewStatement = v.InferOutput<typeof ScrewStatement>;
+
+/** A terminal. `mark`: as printed beside it, which may be nothing, or what stands beside another one as well. */
+export const Screw = v.strictObject({
+  id: ScrewId,
+  mark: printedMark,
+  role: v.optional(v.nullable(ScrewStatement), null)
 });
-export type TerminalRef = v.InferOutput<typeof TerminalRef>;
+export type Screw = v.InferOutput<typeof Screw>;
+
+/** Where an end may be: at the wall (the id of the thermostat there), at a machine, or at a place of its own. */
+export const WhereId = v.union(
+  [ThermostatId, EquipmentId, PlaceId],
+  'the id of a thermostat, a machine or a place'
+);
+export type WhereId = v.InferOutput<typeof WhereId>;
+
+/** A screw of a thermostat's plate, of a machine or of another place. */
+export const ScrewRef = v.strictObject({ at: WhereId, screw: ScrewId });
+export type ScrewRef = v.InferOutput<typeof ScrewRef>;
 
 /**
  * One end of a conductor. `on` holds the terminal that it is landed on; more than one, or one on an end that is not landed, can be
  * written down and is reported as a finding.
  */
-export const ConductorEnd = v.strictObject({
-  state: EndState,
-  on: v.pipe(v.array(TerminalRef), v.maxLength(8, 'at most 8 terminals'))
-});
+export const ConductorEnd = v.strictObject({ state: EndState, on: v.pipe(v.array(ScrewRef), v.maxLength(8, 'at most 8 terminals')) });
 export type ConductorEnd = v.InferOutput<typeof ConductorEnd>;
+
+/** Somewhere that is neither a thermostat's wall nor a machine: an outlet with a supply in it, a strip where cables meet, a joint. */
+export const Place = v.strictObject({
+  id: PlaceId,
+  kind: v.picklist(['outlet', 'wiring-centre', 'joint'], 'outlet, wiring-centre or joint'),
+  name: shortText,
+  screws: listOf(Screw, 'terminals of a machine'),
+  /** Nameplate of a supply that sits there, VA; null where none does, or nobody has read it. */
+  supplyVa: v.nullable(positive(1000))
+});
+export type Place = v.InferOutput<typeof Place>;
 
 export const Splice = v.strictObject({
   id: SpliceId,
-  /** Colour of the conductor from here on towards the equipment; null when it was not seen. */
+  /** Colour of the conductor from here on towards the far end; null when it was not seen. */
   colourBeyond: v.nullable(ColourCode),
   /** False for a joint that is only inferred, from a colour that differs between the ends. */
   seen: v.boolean('true or false: was the joint seen'),
@@ -55,16 +94,17 @@ export type Splice = v.InferOutput<typeof Splice>;
 export const Conductor = v.strictObject({
   id: ConductorId,
   cable: CableId,
-  /** Colour at the wall. */
+  /** Colour at the near end. */
   colour: v.nullable(ColourCode),
   stripe: v.nullable(ColourCode),
   /** The user's own label on it: tape, a number, a letter. */
   label: shortText,
   /** Its place in the sheath or on the strip, counted by the user: tells two of one colour apart. */
   position: v.optional(v.nullable(wholeNumber(1, 200)), null),
-  wall: ConductorEnd,
-  equipment: ConductorEnd,
-  splices: v.pipe(v.array(Splice), v.maxLength(8, 'at most 8 splices')),
+  /** The end nearer to the thermostat, and the one further on. Where each is, its screw says, else its cable. */
+  near: ConductorEnd,
+  far: ConductorEnd,
+  splices: listOf(Splice, 'splices'),
   /** Measured from end to end with the power off. */
   continuity: v.picklist(['untested', 'proven', 'broken'], 'untested, proven or broken')
 });
@@ -76,15 +116,19 @@ export const Cable = v.strictObject({
   gauge: v.nullable(Gauge),
   /** One way, metres. */
   lengthM: v.nullable(positive(1000)),
-  path: v.picklist(['free', 'stapled', 'unknown'], 'free, stapled or unknown')
+  path: v.picklist(['free', 'stapled', 'unknown'], 'free, stapled or unknown'),
+  /** The two places that it joins; null where nobody knows. */
+  near: v.nullable(WhereId),
+  far: v.nullable(WhereId)
 });
 export type Cable = v.InferOutput<typeof Cable>;
 
 export const Link = v.strictObject({
   id: LinkId,
-  end: v.picklist(['wall', 'equipment'], 'wall or equipment'),
-  a: TerminalRef,
-  b: TerminalRef,
+  /** Where it is. */
+  at: WhereId,
+  a: ScrewRef,
+  b: ScrewRef,
   kind: v.picklist(['wire', 'clip', 'inside'], 'wire, clip or inside')
 });
 export type Link = v.InferOutput<typeof Link>;
@@ -126,8 +170,8 @@ export const Equipment = v.strictObject({
   place: shortText,
   maker: shortText,
   model: shortText,
-  /** Terminal marks seen on its board or strip. */
-  marks: v.pipe(v.array(mark), v.maxLength(40, 'at most 40 terminals')),
+  /** The screws of its board or strip, as far as they were read. */
+  screws: listOf(Screw, 'terminals of a machine'),
   /** Nameplate of its control transformer, VA. */
   transformerVa: v.nullable(positive(1000)),
   /** Size of the transformer that is to take its place, VA, up to what Class 2 allows; null where it stays. */
@@ -143,11 +187,11 @@ export const Equipment = v.strictObject({
   /** Its breaker, as the directory of the panel names it, and where its service switch is. */
   breaker: v.optional(shortText, ''),
   serviceSwitch: v.optional(shortText, ''),
-  accessories: v.optional(v.pipe(v.array(Accessory), v.maxLength(12, 'at most 12 accessories')), []),
+  accessories: v.optional(listOf(Accessory, 'accessories'), []),
   /** Conductors under its screws that are not the thermostat's. */
-  others: v.optional(v.pipe(v.array(OtherLanding), v.maxLength(40, 'at most 40')), []),
+  others: v.optional(listOf(OtherLanding, 'conductors of others'), []),
   /** The way to a common that no mark names. */
-  trace: v.optional(v.pipe(v.array(TraceFinding), v.maxLength(20, 'at most 20 findings')), [])
+  trace: v.optional(listOf(TraceFinding, 'trace findings'), [])
 });
 export type Equipment = v.InferOutput<typeof Equipment>;
 
@@ -158,14 +202,14 @@ export type Minds = v.InferOutput<typeof Minds>;
 export const Thermostat = v.strictObject({
   id: ThermostatId,
   name: shortText,
-  /** Terminals of the old plate, as printed. */
-  marks: v.pipe(v.array(mark), v.maxLength(32, 'at most 32 terminals')),
-  /** What the old one lives on. */
-  oldSupply: v.picklist(['none', 'battery', 'common', 'unknown'], 'none, battery, common or unknown'),
-  equipment: v.pipe(v.array(EquipmentId), v.maxLength(8, 'at most 8 machines')),
-  cables: v.pipe(v.array(Cable), v.maxLength(16, 'at most 16 cables')),
-  conductors: v.pipe(v.array(Conductor), v.maxLength(200, 'at most 200 conductors')),
-  links: v.pipe(v.array(Link), v.maxLength(100, 'at most 100 links')),
+  /** The screws of the old plate. */
+  screws: listOf(Screw, 'terminals of a plate'),
+  /** What feeds the old one. */
+  oldSupply: v.picklist(OLD_SUPPLIES, OLD_SUPPLIES.join(', ')),
+  equipment: listOf(EquipmentId, 'machines of a thermostat'),
+  cables: listOf(Cable, 'cables'),
+  conductors: listOf(Conductor, 'conductors'),
+  links: listOf(Link, 'links'),
   /** Answers to the observations of `identify`, by their id. */
   observed: v.record(
     shortText,
@@ -184,21 +228,22 @@ export const Thermostat = v.strictObject({
   /** How much the user minds cost, work and looks; harm and lost functions always come first. */
   minds: v.optional(Minds, { cost: 1, work: 1, looks: 1 }),
   face: v.optional(WallFace, EMPTY_WALL_FACE),
-  signal: v.optional(v.pipe(v.array(SignalReading), v.maxLength(200, 'at most 200 readings')), []),
+  signal: v.optional(listOf(SignalReading, 'signal readings'), []),
   path: v.optional(CablePath, { stretches: [], more: 0 }),
   /** Answers to the stop questions, by their id. */
   stops: v.optional(v.record(shortText, StopAnswer), {}),
   /** Supplies that were cut, by the id of the supply. */
   off: v.optional(v.record(shortText, SupplyOff), {}),
   mercury: v.optional(YesNo, 'unknown'),
-  photos: v.optional(v.pipe(v.array(Photo), v.maxLength(60, 'at most 60 photos')), []),
-  foundEnds: v.optional(v.pipe(v.array(FoundEnd), v.maxLength(200, 'at most 200 ends')), []),
-  bench: v.optional(
-    v.pipe(v.array(BenchNote), v.maxLength(MOST_BENCH_NOTES, `at most ${MOST_BENCH_NOTES} notes`)),
-    []
-  ),
-  /** Moves that were done, each with its time. */
-  done: v.optional(v.pipe(v.array(MoveTick), v.maxLength(400, 'at most 400 moves')), [])
+  photos: v.optional(listOf(Photo, 'photos'), []),
+  foundEnds: v.optional(listOf(FoundEnd, 'found ends'), []),
+  bench: v.optional(listOf(BenchNote, 'bench notes'), []),
+  /** What has been done, in order: the house as it is now is what was found with these changes. */
+  log: v.optional(listOf(LogEntry, 'log entries'), []),
+  /** Ticks of a file of version 1 that nobody has taken over into the log yet. */
+  oldTicks: v.optional(listOf(OldTick, 'notes'), []),
+  /** What was done or said that no other field holds. */
+  notes: v.optional(listOf(JobNote, 'notes'), [])
 });
 export type Thermostat = v.InferOutput<typeof Thermostat>;
 
@@ -213,10 +258,12 @@ export const Job = v.strictObject({
     length: v.picklist(['m', 'ft'], 'm or ft'),
     temperature: v.picklist(['C', 'F'], 'C or F')
   }),
-  equipment: v.pipe(v.array(Equipment), v.maxLength(24, 'at most 24 machines')),
-  thermostats: v.pipe(v.array(Thermostat), v.maxLength(40, 'at most 40 thermostats')),
+  equipment: listOf(Equipment, 'machines'),
+  thermostats: listOf(Thermostat, 'thermostats'),
+  /** Outlets, strips and joints that conductors end at. */
+  places: v.optional(listOf(Place, 'places'), []),
   /** Thermostats whose facts the user entered. */
-  devices: v.pipe(v.array(DeviceFacts), v.maxLength(60, 'at most 60 devices')),
+  devices: listOf(DeviceFacts, 'devices'),
   survey: v.optional(Survey, EMPTY_SURVEY)
 });
 export type Job = v.InferOutput<typeof Job>;

@@ -1,12 +1,18 @@
 /**
  * Edit steps: every change of a job is a plain value that can be applied, inverted and written down.
- * Undo, the history and (through the graph's own difference) the move list rest on them.
+ * Undo and the history rest on them.
  *
- * A step addresses a place by its path in the job: keys and positions, as in the file.
+ * A step addresses a place by its path in the job: keys, and in lists the id of the member. So a step still means the same member when
+ * others have come or gone before it.
  */
 import type { Job } from './schema';
 
-export type Path = readonly (string | number)[];
+/** A key of an object, or the member of a list with this id. */
+export type Segment = string | { readonly id: string };
+export type Path = readonly Segment[];
+
+/** Grows with each change of what a step looks like; a stored history of another version is migrated, or let go with a word. */
+export const STEP_VERSION = 2;
 
 export type Step =
   | {
@@ -17,29 +23,42 @@ export type Step =
       readonly label: string;
     }
   | {
+      /** Puts a member into the list at `path`, at the position `index`, or at its end where the list is shorter. */
       readonly kind: 'insert';
       readonly path: Path;
       readonly index: number;
-      readonly value: unknown;
+      readonly value: Member;
       readonly label: string;
     }
   | {
+      /** Takes the member with the value's id out of the list at `path`; `index` is where it stood. */
       readonly kind: 'remove';
       readonly path: Path;
       readonly index: number;
-      readonly value: unknown;
+      readonly value: Member;
       readonly label: string;
     }
   | { readonly kind: 'batch'; readonly steps: readonly Step[]; readonly label: string };
 
+export interface Member {
+  readonly id: string;
+}
+
 /** The value at a path, or undefined where the path leads nowhere. */
 export function valueAt(root: unknown, path: Path): unknown {
   let current = root;
-  for (const key of path) {
+  for (const segment of path) {
     if (current === null || typeof current !== 'object') return undefined;
-    current = (current as Record<string | number, unknown>)[key];
+    current =
+      typeof segment === 'string'
+        ? (current as Record<string, unknown>)[segment]
+        : memberOf(current, segment.id);
   }
   return current;
+}
+
+function memberOf(list: unknown, id: string): unknown {
+  return Array.isArray(list) ? (list as Member[]).find((one) => one.id === id) : undefined;
 }
 
 /** The job after the step; the job handed in stays as it is. Throws when the step's path leads nowhere in it. */
@@ -57,9 +76,9 @@ export function apply(job: Job, step: Step): Job {
     }
     case 'remove': {
       const list = listAt(job, step.path);
-      if (step.index >= list.length)
-        throw new Error(`Nothing at ${step.path.join('/')}/${step.index} to remove`);
-      return replaceAt(job, step.path, [...list.slice(0, step.index), ...list.slice(step.index + 1)]) as Job;
+      const index = list.findIndex((one) => one.id === step.value.id);
+      if (index < 0) throw new Error(`No ${step.value.id} at ${pathName(step.path)} to remove`);
+      return replaceAt(job, step.path, [...list.slice(0, index), ...list.slice(index + 1)]) as Job;
     }
     case 'batch':
       return step.steps.reduce(apply, job);
@@ -89,12 +108,17 @@ export function setStep(job: Job, path: Path, after: unknown, label: string): St
   return { kind: 'set', path, before: valueAt(job, path), after, label };
 }
 
-export function insertStep(job: Job, path: Path, value: unknown, label: string, index?: number): Step {
+export function insertStep(job: Job, path: Path, value: Member, label: string, index?: number): Step {
   return { kind: 'insert', path, index: index ?? listAt(job, path).length, value, label };
 }
 
-export function removeStep(job: Job, path: Path, index: number, label: string): Step {
-  return { kind: 'remove', path, index, value: listAt(job, path)[index], label };
+/** Throws where the list has no member of that id. */
+export function removeStep(job: Job, path: Path, id: string, label: string): Step {
+  const list = listAt(job, path);
+  const index = list.findIndex((one) => one.id === id);
+  const value = list[index];
+  if (!value) throw new Error(`No ${id} at ${pathName(path)} to remove`);
+  return { kind: 'remove', path, index, value, label };
 }
 
 export function batch(label: string, steps: readonly Step[]): Step {
@@ -102,25 +126,32 @@ export function batch(label: string, steps: readonly Step[]): Step {
   return steps.length === 1 && only ? { ...only, label } : { kind: 'batch', label, steps };
 }
 
-function listAt(job: Job, path: Path): readonly unknown[] {
+/** A path in words, for a message. */
+export function pathName(path: Path): string {
+  return path.map((one) => (typeof one === 'string' ? one : one.id)).join('/');
+}
+
+function listAt(job: Job, path: Path): readonly Member[] {
   const list = valueAt(job, path);
-  if (!Array.isArray(list)) throw new Error(`No list at ${path.join('/')}`);
-  return list;
+  if (!Array.isArray(list)) throw new Error(`No list at ${pathName(path)}`);
+  return list as Member[];
 }
 
 function replaceAt(node: unknown, path: Path, value: unknown): unknown {
-  const [key, ...rest] = path;
-  if (key === undefined) return value;
-  if (node === null || typeof node !== 'object') throw new Error(`The path ends before ${String(key)}`);
-  if (Array.isArray(node)) {
-    if (typeof key !== 'number' || key < 0 || key >= node.length)
-      throw new Error(`No position ${String(key)}`);
-    return node.map((item, index) => (index === key ? replaceAt(item, rest, value) : item));
+  const [segment, ...rest] = path;
+  if (segment === undefined) return value;
+  if (node === null || typeof node !== 'object') throw new Error(`The path ends before ${pathName([segment])}`);
+  if (typeof segment !== 'string') {
+    const list = node as readonly Member[];
+    const index = Array.isArray(node) ? list.findIndex((one) => one.id === segment.id) : -1;
+    if (index < 0) throw new Error(`No ${segment.id} where the path leads`);
+    return list.map((item, at) => (at === index ? replaceAt(item, rest, value) : item));
   }
+  if (Array.isArray(node)) throw new Error(`${segment} is no member of a list`);
   const record = node as Record<string, unknown>;
   if (value === undefined && rest.length === 0) {
-    const { [key]: _gone, ...others } = record;
+    const { [segment]: _gone, ...others } = record;
     return others;
   }
-  return { ...record, [key]: replaceAt(record[key], rest, value) };
+  return { ...record, [segment]: replaceAt(record[segment], rest, value) };
 }

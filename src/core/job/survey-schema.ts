@@ -3,6 +3,7 @@
  * new cable would take. Everything may stay unknown. Fields have defaults, so that a file without a survey still holds.
  */
 import * as v from 'valibot';
+import { listOf } from './limits';
 import { positive, shortText, text, timeText, wholeNumber } from './primitives';
 
 export const YesNo = v.picklist(['yes', 'no', 'unknown'], 'yes, no or unknown');
@@ -156,7 +157,7 @@ export const Stretch = v.strictObject({
 export type Stretch = v.InferOutput<typeof Stretch>;
 
 export const CablePath = v.strictObject({
-  stretches: v.pipe(v.array(Stretch), v.maxLength(30, 'at most 30 stretches')),
+  stretches: listOf(Stretch, 'stretches'),
   /** Conductors wanted beyond those of today: for stages, sensors, what may come. */
   more: wholeNumber(0, 10)
 });

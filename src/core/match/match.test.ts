@@ -1,6 +1,6 @@
 import { RAILS, SUPPLY_NEEDS } from '../job/device-facts';
 import { describe, expect, it } from 'vitest';
-import { house } from '../scenarios/builder';
+import { house } from '../houses/builder';
 import {
   boilerHouse,
   boilerPlusAcHouse,
@@ -8,8 +8,8 @@ import {
   furnaceWithCommon,
   heatPumpHouse,
   lineVoltageHouse
-} from '../scenarios/houses';
-import type { House } from '../scenarios/builder';
+} from '../houses/houses';
+import type { House } from '../houses/builder';
 import { makeId } from '../job/ids';
 import { CATALOGUE, findDevice } from './catalogue';
 import { byAspect } from './aspects';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
-import { house } from '../scenarios/builder';
-import { furnaceFourWires, furnaceWithSpare } from '../scenarios/houses';
+import { house } from '../houses/builder';
+import { furnaceFourWires, furnaceWithSpare } from '../houses/houses';
 import { visitsTo } from './effort';
 import { planFor } from './plan';
 import { bagFor } from './tools';

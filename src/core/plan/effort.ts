@@ -2,7 +2,8 @@
 import type { Part } from '../supply/types';
 import { WORST_LENGTH_M } from '../trade/cable';
 import type { Wiring } from '../wiring/graph';
-import type { Action, Move } from './move-types';
+import type { Action } from '../job/log-schema';
+import type { Move } from './move-types';
 
 /** Low, usual and high. */
 export interface Band {

@@ -9,7 +9,9 @@
  */
 import type { Job } from '../job/schema';
 import type { Prover } from '../supply/proof-memory';
-import type { Neighbour } from '../wiring/joint';
+import type { ProofNeighbour } from '../supply/prove';
+import type { Wiring } from '../wiring/graph';
+import { asNeighbour } from './plan';
 import { endOf, placeOf, todayOf, type Place } from './place';
 import { overloadedMachines } from './shared-supply';
 
@@ -78,11 +80,11 @@ export class JointChoice {
     return choice.device !== null && choice.method !== null;
   }
 
-  private beside(place: Place, wiringOf: (other: Place) => Neighbour['wiring']): Neighbour[] {
+  private beside(place: Place, wiringOf: (other: Place) => Wiring): ProofNeighbour[] {
     const machines = new Set<string>(place.thermostat.equipment);
     return this.alone
       .filter((one) => one !== place && one.thermostat.id !== place.thermostat.id)
       .filter((one) => one.thermostat.equipment.some((id) => machines.has(id)))
-      .map((one) => ({ thermostat: one.thermostat.id, wiring: wiringOf(one) }));
+      .map((one) => asNeighbour(this.job, one.thermostat, wiringOf(one)));
   }
 }

@@ -1,19 +1,7 @@
 /** What a move is. */
+import type { Action } from '../job/log-schema';
 import type { EndSide } from '../trade/vocabulary';
 import type { Change } from '../wiring/difference';
-
-export type Action =
-  | 'lift'
-  | 'land'
-  | 'link'
-  | 'unlink'
-  | 'cap'
-  | 'splice'
-  | 'mount'
-  | 'pull'
-  | 'power-off'
-  | 'check'
-  | 'power-on';
 
 export interface Move {
   readonly id: string;

@@ -2,16 +2,24 @@
 import type { EndSide } from '../trade/vocabulary';
 import type { Change } from '../wiring/difference';
 import {
+  deviceAtEnd,
   deviceOf,
+  isSupply,
+  landedTerminal,
+  placeOf,
+  placeOfEnd,
   printedMark,
-  splitTerminal,
   type Device,
   type Landing,
   type Strand,
   type Wiring
 } from '../wiring/graph';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
-import type { Action, Draft, OtherSupply } from './move-types';
+import type { Action } from '../job/log-schema';
+import type { Draft, OtherSupply } from './move-types';
+
+/** Where the hands are: at the thermostat, at a machine, or at an outlet. */
+export type Spot = 'wall' | 'equipment' | 'outlet';
 
 export const LOOSE: Landing = { state: 'loose' };
 
@@ -26,16 +34,28 @@ export type TransformerChange = Extract<Change, { kind: 'transformer' }>;
 export class MoveWriter {
   constructor(private readonly wiring: Wiring) {}
 
-  /** The end of a cord at an outlet is recorded as its equipment end, and is not done where the equipment stands. */
-  isAt(change: EndChange, side: EndSide): boolean {
-    const landing = change.to.state === 'landed' ? change.to : change.from;
-    if (side === 'wall' || landing.state !== 'landed') return true;
-    return deviceOf(this.wiring, landing.terminal)?.place !== 'outlet';
+  /** Where one stands to work at a place. */
+  spotAt(place: string | null): Spot {
+    switch (place === null ? undefined : placeOf(this.wiring, place)?.kind) {
+      case 'wall':
+        return 'wall';
+      case 'outlet':
+        return 'outlet';
+      default:
+        return 'equipment';
+    }
+  }
+
+  /** Where one stands to move an end: where it goes to, else where it comes from, else where its cable goes. */
+  spotOfEnd({ strand, side, from, to }: EndChange): Spot {
+    const device = deviceAtEnd(this.wiring, to) ?? deviceAtEnd(this.wiring, from);
+    const place = device?.at ?? placeOfEnd(this.wiring, this.strand(strand), side);
+    return place === null ? (side === 'near' ? 'wall' : 'equipment') : this.spotAt(place);
   }
 
   /** True when the end is on that device before it is moved. */
   isOn(change: EndChange, { device }: DeviceChange): boolean {
-    return change.from.state === 'landed' && splitTerminal(change.from.terminal).device === device.id;
+    return deviceAtEnd(this.wiring, change.from)?.id === device.id;
   }
 
   liftAndLand(change: EndChange): Draft[] {
@@ -91,12 +111,42 @@ export class MoveWriter {
     return [{ ...this.spot(change, change.from), action: 'cap', text, ...rest }];
   }
 
+  /** Everything that a change asks of the hands. */
+  draftsOf(change: Change): Draft[] {
+    switch (change.kind) {
+      case 'end':
+        return this.liftAndLand(change);
+      case 'link-on':
+      case 'link-off':
+        return [this.link(change)];
+      case 'device-on':
+      case 'device-off':
+        return [this.device(change)];
+      case 'transformer':
+        return [this.transformer(change)];
+      case 'cable-in':
+      case 'cable-out':
+        return [this.cable(change)];
+    }
+  }
+
+  /** An act that changes no wiring, in words. */
+  words({ action, what }: Pick<Draft, 'action' | 'what'>): string {
+    const device = this.wiring.devices.find((one) => one.id === what);
+    const name = device?.name ?? this.wiring.strands.find((one) => one.id === what)?.name ?? what;
+    if (device && action === 'power-off') return offText(device, this.spotAt(device.at));
+    if (device && action === 'power-on') return onText(device, this.spotAt(device.at));
+    return { 'power-off': `Power off: ${name}.`, 'power-on': `Power on: ${name}.`, check: `The ${name} conductor was proven.` }[
+      action as 'check'
+    ] ?? `${action}: ${name}.`;
+  }
+
   /** What else is under the screw and is not the thermostat's. */
   private leave(landing: Landing): string {
     if (landing.state !== 'landed') return '';
-    const { mark } = splitTerminal(landing.terminal);
-    const device = deviceOf(this.wiring, landing.terminal);
-    const others = device?.kind === 'board' ? device.others.filter((one) => one.mark === mark) : [];
+    const { terminal } = landing;
+    const device = deviceOf(this.wiring, terminal);
+    const others = device?.kind === 'board' ? device.others.filter((one) => one.terminal === terminal) : [];
     const names = others.map((one) => one.what || 'other').join(', ');
     return others.length === 0
       ? ''
@@ -126,7 +176,6 @@ export class MoveWriter {
     const [a, b] = [printedMark(this.wiring, link.a), printedMark(this.wiring, link.b)];
     const on = change.kind === 'link-on';
     const [one, other] = [deviceOf(this.wiring, link.a), deviceOf(this.wiring, link.b)];
-    const place = one?.beside ?? other?.beside ?? one?.name ?? link.place;
     const apart = one !== undefined && other !== undefined && one.id !== other.id;
     const made =
       link.kind === 'clip'
@@ -135,8 +184,7 @@ export class MoveWriter {
           ? `Join ${a} of the ${one.name} to ${b} of the ${other.name} with a short piece of 18 AWG; tug both ends.`
           : `Link ${a} to ${b} with a short piece of wire.`;
     return {
-      end: link.place,
-      place: link.place === 'wall' ? 'wall' : place,
+      ...this.standing(link.at),
       action: on ? 'link' : 'unlink',
       what: link.id,
       from: on ? '' : `${link.a}–${link.b}`,
@@ -169,20 +217,19 @@ export class MoveWriter {
     const { device } = change;
     const on = change.kind === 'device-on';
     return {
-      end: device.place === 'equipment' ? 'equipment' : 'wall',
-      place: device.place === 'equipment' ? (device.beside ?? device.name) : device.place,
+      ...this.standing(device.at),
       action: 'mount',
       what: device.id,
       from: on ? '' : device.name,
       to: on ? device.name : '',
-      text: on ? mountText(device) : removalText(device),
+      text: on ? mountText(device, this.standing(device.at).place) : removalText(device),
       change
     };
   }
 
   cable(change: CableChange): Draft {
     const out = change.kind === 'cable-out';
-    const cord = change.strands.some((one) => one.cable === 'ca-cord');
+    const cord = this.spotAt(change.cable.far) === 'outlet';
     return {
       end: 'wall',
       place: cord ? 'outlet' : 'wall',
@@ -201,13 +248,13 @@ export class MoveWriter {
 
   powerOff(before: Wiring): Draft[] {
     return this.suppliesOf(before).map((device) =>
-      this.power(device, 'power-off', 'on', 'off', offText(device))
+      this.power(device, 'power-off', offText(device, this.spotAt(device.at)))
     );
   }
 
   powerOn(after: Wiring): Draft[] {
     return this.suppliesOf(after).map((device) =>
-      this.power(device, 'power-on', 'off', 'on', onText(device))
+      this.power(device, 'power-on', onText(device, this.spotAt(device.at)))
     );
   }
 
@@ -227,23 +274,21 @@ export class MoveWriter {
     };
   }
 
-  private power(device: Device, action: Action, from: string, to: string, text: string): Draft {
-    const outlet = device.place === 'outlet';
+  private power(device: Device, action: Action, text: string): Draft {
+    const off = action === 'power-off';
     return {
-      end: outlet ? 'wall' : 'equipment',
-      place: outlet ? 'outlet' : (device.beside ?? device.name),
+      ...this.standing(device.at),
       action,
       what: device.id,
-      from,
-      to,
+      from: off ? 'on' : 'off',
+      to: off ? 'off' : 'on',
       text,
       change: null
     };
   }
 
   private suppliesOf(wiring: Wiring): Device[] {
-    const kinds: ReadonlySet<Device['kind']> = new Set(['board', 'plug-in-transformer', 'added-transformer']);
-    return wiring.devices.filter((one) => kinds.has(one.kind));
+    return wiring.devices.filter(isSupply);
   }
 
   private strand(id: string): Strand {
@@ -260,17 +305,31 @@ export class MoveWriter {
     if (landing.state !== 'landed') return landing.state;
     const device = deviceOf(this.wiring, landing.terminal);
     const mark = printedMark(this.wiring, landing.terminal);
-    return device?.kind === 'splitter' || device?.beside !== undefined
+    return device && isSmallPart(device) && this.spotAt(device.at) !== 'outlet'
       ? `${mark} of the ${device.name}`
       : mark;
   }
 
-  private spot(change: EndChange, landing: Landing): { end: EndSide; place: string } {
-    const device = landing.state === 'landed' ? deviceOf(this.wiring, landing.terminal) : undefined;
-    if (device?.place === 'outlet') return { end: 'wall', place: 'outlet' };
-    const there = device?.beside ?? device?.name ?? 'equipment';
-    return { end: change.side, place: change.side === 'wall' ? 'wall' : there };
+  /** Which end that is for the reader, and where one stands, in a word: the wall, the outlet, or the machine by its name. */
+  standing(place: string | null): { end: EndSide; place: string } {
+    const spot = this.spotAt(place);
+    if (spot !== 'equipment') return { end: 'wall', place: spot };
+    const name = place === null ? undefined : placeOf(this.wiring, place)?.name;
+    return { end: 'equipment', place: name ?? 'equipment' };
   }
+
+  private spot(change: EndChange, landing: Landing): { end: EndSide; place: string } {
+    const terminal = landedTerminal(landing);
+    const device = terminal === null ? undefined : deviceOf(this.wiring, terminal);
+    if (device) return this.standing(device.at);
+    const spot = this.spotOfEnd(change);
+    return spot === 'equipment' ? { end: 'equipment', place: 'equipment' } : { end: 'wall', place: spot };
+  }
+}
+
+/** Small parts beside a machine or behind a plate are named with their terminals, a machine and a thermostat are not. */
+export function isSmallPart(device: Device): boolean {
+  return device.kind !== 'board' && device.kind !== 'old-thermostat' && device.kind !== 'new-thermostat';
 }
 
 function removalText(device: Device): string {
@@ -279,16 +338,16 @@ function removalText(device: Device): string {
     : `Take the plate of the ${device.name} off; hold the cable so that it cannot slip back.`;
 }
 
-function mountText(device: Device): string {
+function mountText(device: Device, beside: string): string {
   switch (device.kind) {
     case 'plug-in-transformer':
       return `Set the ${device.name} down by its outlet. Do not plug it in yet.`;
     case 'adapter':
-      return `Screw the ${device.name} to bare metal inside ${device.beside ?? 'the machine'}, clear of insulation.`;
+      return `Screw the ${device.name} to bare metal inside ${beside}, clear of insulation.`;
     case 'receiver':
-      return `Fix the ${device.name} beside ${device.beside ?? 'the machine'}, outside its door, where the radio is not shut in.`;
+      return `Fix the ${device.name} beside ${beside}, outside its door, where the radio is not shut in.`;
     case 'added-transformer':
-      return `Have the ${device.name} fixed at a junction box near ${device.beside ?? 'the machine'} by a licensed person. It stays off.`;
+      return `Have the ${device.name} fixed at a junction box near ${beside} by a licensed person. It stays off.`;
     case 'splitter':
       return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
     default:
@@ -296,17 +355,17 @@ function mountText(device: Device): string {
   }
 }
 
-function offText(device: Device): string {
+function offText(device: Device, spot: Spot): string {
   if (device.kind === 'added-transformer')
     return `Power off: ${device.name}, at its own breaker; a meter between its R and C reads nothing.`;
-  return device.place === 'outlet'
+  return spot === 'outlet'
     ? `Pull the ${device.name} out of its outlet.`
     : `Power off: ${device.name}, at the breaker and at the service switch. Proof: it was running and stops; then a meter between R and C reads nothing.`;
 }
 
-function onText(device: Device): string {
+function onText(device: Device, spot: Spot): string {
   if (device.kind === 'added-transformer') return `Power on: ${device.name}, at its own breaker.`;
-  return device.place === 'outlet'
+  return spot === 'outlet'
     ? `Plug the ${device.name} in.`
     : `Power on: ${device.name}. ${closedFirst(device)}, then the service switch, then the breaker.`;
 }

@@ -2,15 +2,16 @@
  * Moves: the difference of two wirings in the order of the hands. Power off first; then all that is done at the equipment, then all that is
  * done at the wall; one conductor at a time. Every move carries the change of the graph that it makes, so that the list can be replayed.
  */
-import type { EndSide } from '../trade/vocabulary';
-import { applyChange, difference, type Change } from '../wiring/difference';
-import type { Place, Wiring } from '../wiring/graph';
+import type { Act, LogEntry } from '../job/log-schema';
+import { applyChange, difference, fits, type Change } from '../wiring/difference';
+import type { Wiring } from '../wiring/graph';
 import {
   MoveWriter,
   type CableChange,
   type DeviceChange,
   type EndChange,
   type LinkChange,
+  type Spot,
   type TransformerChange
 } from './move-writer';
 import type { Draft, Move, OtherSupply } from './move-types';
@@ -21,9 +22,55 @@ export function moveKey(move: Pick<Move, 'action' | 'end' | 'what' | 'from' | 't
   return [move.action, move.end, move.what, move.from, move.to].join(' ');
 }
 
+/**
+ * What is left to do from now on. Power that is off already, and a conductor that was proven already, are not asked for once more; with
+ * nothing left to change, what was cut is still to be switched on again.
+ */
+export function movesLeft(
+  now: Wiring,
+  after: Wiring,
+  others: readonly OtherSupply[],
+  done: readonly LogEntry[]
+): Move[] {
+  const changes = difference(now, after);
+  const begun = done.some((one) => one.change !== null);
+  const all =
+    changes.length > 0 ? listOf(changes, now, after, others) : begun ? powerOnOnly(now, after, others) : [];
+  const made = madeAlready(done);
+  const left = made.size === 0 ? all : all.filter((one) => one.change !== null || !made.has(moveKey(one)));
+  return numbered(left);
+}
+
+/** Acts that change no wiring and still hold: a supply that was switched on since is no longer off. */
+function madeAlready(done: readonly LogEntry[]): ReadonlySet<string> {
+  const made = new Set<string>();
+  const opposite = { 'power-off': 'power-on', 'power-on': 'power-off' } as const;
+  for (const { act, change } of done) {
+    if (change !== null) continue;
+    made.add(moveKey(act));
+    if (act.action === 'power-off' || act.action === 'power-on')
+      made.delete(moveKey({ ...act, action: opposite[act.action], from: act.to, to: act.from }));
+  }
+  return made;
+}
+
 export function movesBetween(before: Wiring, after: Wiring, others: readonly OtherSupply[] = []): Move[] {
   const changes = difference(before, after);
-  if (changes.length === 0) return [];
+  return changes.length === 0 ? [] : numbered(listOf(changes, before, after, others));
+}
+
+function numbered(moves: readonly Unnumbered[]): Move[] {
+  return moves.map((one, index) => ({ ...one, id: `move-${index + 1}` }));
+}
+
+type Unnumbered = Omit<Move, 'id'>;
+
+function listOf(
+  changes: readonly Change[],
+  before: Wiring,
+  after: Wiring,
+  others: readonly OtherSupply[]
+): Unnumbered[] {
   const both = merged(before, after);
   const draft = new MoveWriter(both);
   const sorted = sortChanges(changes, before, after, draft);
@@ -35,24 +82,76 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
     ...draft.powerOn(after),
     ...others.map((one) => draft.otherSupply(one, 'power-on'))
   ];
-  return drafts.map((one, index) => ({
-    id: `move-${index + 1}`,
-    ...one,
-    tools: toolsFor(one, both),
-    strip: stripFor(one)
-  }));
+  return drafts.map((one) => ({ ...one, tools: toolsFor(one, both), strip: stripFor(one) }));
+}
+
+function powerOnOnly(now: Wiring, after: Wiring, others: readonly OtherSupply[]): Unnumbered[] {
+  const draft = new MoveWriter(merged(now, after));
+  const drafts = [...draft.powerOn(after), ...others.map((one) => draft.otherSupply(one, 'power-on'))];
+  return drafts.map((one) => ({ ...one, tools: [], strip: null }));
+}
+
+/**
+ * The moves that have to be written down for one of a list to be done: those before it that its change asks for, and itself. A conductor
+ * that is landed elsewhere was lifted first.
+ */
+export function withThoseBefore<T extends Pick<Move, 'id' | 'change' | 'what'>>(
+  now: Wiring,
+  moves: readonly T[],
+  id: string
+): T[] {
+  const at = moves.findIndex((one) => one.id === id);
+  const wanted = moves[at];
+  if (!wanted) return [];
+  if (wanted.change === null || fits(now, wanted.change)) return [wanted];
+  const same = moves.slice(0, at).filter((one) => one.what === wanted.what && one.change !== null);
+  const alone = [...same, wanted];
+  return leadOn(now, alone) ? alone : moves.slice(0, at + 1).filter((one) => one.change !== null);
+}
+
+function leadOn(now: Wiring, moves: readonly Pick<Move, 'change'>[]): boolean {
+  let wiring = now;
+  for (const { change } of moves) {
+    if (change === null) continue;
+    if (!fits(wiring, change)) return false;
+    wiring = applyChange(wiring, change);
+  }
+  return true;
+}
+
+/** A move that was done, in words, from the entry of the log. Power and checks are told by the move list that they came from. */
+export function movesDone(found: Wiring, done: readonly LogEntry[]): (Unnumbered & { entry: LogEntry })[] {
+  let wiring = found;
+  return done.map((entry) => {
+    const { act, change } = entry;
+    const next = change === null ? wiring : applyChange(wiring, change);
+    const both = merged(wiring, next);
+    const drafts = change === null ? [] : new MoveWriter(both).draftsOf(change);
+    const draft = drafts.find((one) => moveKey(one) === moveKey(act)) ?? drafts[0];
+    wiring = next;
+    const move: Draft = draft
+      ? { ...draft, change }
+      : { ...act, place: placeOfAct(both, act), text: new MoveWriter(both).words(act), change };
+    return { ...move, tools: [], strip: null, entry };
+  });
+}
+
+function placeOfAct(wiring: Wiring, act: Act): string {
+  const device = wiring.devices.find((one) => one.id === act.what);
+  if (device) return new MoveWriter(wiring).standing(device.at).place;
+  return act.end;
 }
 
 /** The changes by what the hands do with them. */
 interface Sorted {
   readonly transformers: readonly TransformerChange[];
   /** Ends of conductors that stay, by the end. */
-  kept(side: EndSide): readonly EndChange[];
+  kept(spot: Spot): readonly EndChange[];
   /** Ends of conductors whose cable is pulled out, or comes in. */
   readonly leaving: readonly EndChange[];
   readonly coming: readonly EndChange[];
-  links(kind: LinkChange['kind'], place: EndSide): readonly LinkChange[];
-  devices(kind: DeviceChange['kind'], place: Place): readonly DeviceChange[];
+  links(kind: LinkChange['kind'], spot: Spot): readonly LinkChange[];
+  devices(kind: DeviceChange['kind'], spot: Spot): readonly DeviceChange[];
   readonly cables: readonly CableChange[];
 }
 
@@ -63,13 +162,13 @@ function sortChanges(changes: readonly Change[], before: Wiring, after: Wiring, 
   const isCable = (one: Change): one is CableChange => one.kind === 'cable-in' || one.kind === 'cable-out';
   return {
     transformers: changes.filter((one): one is TransformerChange => one.kind === 'transformer'),
-    kept: (side) => ends.filter((one) => one.side === side && draft.isAt(one, side) && stays(one.strand)),
+    kept: (spot) => ends.filter((one) => draft.spotOfEnd(one) === spot && stays(one.strand)),
     leaving: ends.filter((one) => is?.has(one.strand) !== true),
     coming: ends.filter((one) => was?.has(one.strand) !== true),
-    links: (kind, place) =>
-      changes.filter((one): one is LinkChange => one.kind === kind && one.link.place === place),
-    devices: (kind, place) =>
-      changes.filter((one): one is DeviceChange => one.kind === kind && one.device.place === place),
+    links: (kind, spot) =>
+      changes.filter((one): one is LinkChange => one.kind === kind && draft.spotAt(one.link.at) === spot),
+    devices: (kind, spot) =>
+      changes.filter((one): one is DeviceChange => one.kind === kind && draft.spotAt(one.device.at) === spot),
     cables: [...changes.filter(isCable)].sort(
       (a, b) => Number(b.kind === 'cable-out') - Number(a.kind === 'cable-out')
     )
@@ -85,7 +184,7 @@ function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
     ...sorted.transformers.map((one) => draft.transformer(one)),
     ...kept.flatMap((one) => draft.check(one)),
     ...sorted.links('link-off', 'equipment').map((one) => draft.link(one)),
-    ...sorted.leaving.filter((one) => one.side === 'equipment').map((one) => draft.lift(one)),
+    ...sorted.leaving.filter((one) => draft.spotOfEnd(one) === 'equipment').map((one) => draft.lift(one)),
     ...kept.filter(onIt).map((one) => draft.lift(one)),
     ...inLine.map((one) => draft.device(one)),
     ...sorted.devices('device-on', 'equipment').map((one) => draft.device(one)),
@@ -96,24 +195,23 @@ function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
 
 /** The wall, with what a new cable or a supply in an outlet brings along. */
 function atWall(sorted: Sorted, draft: MoveWriter): Draft[] {
-  const comingAt = (side: EndSide) => sorted.coming.filter((one) => one.side === side);
-  const outlet = comingAt('equipment').filter((one) => !draft.isAt(one, 'equipment'));
+  const comingAt = (spot: Spot) => sorted.coming.filter((one) => draft.spotOfEnd(one) === spot);
+  const leavingFrom = (spot: Spot) => sorted.leaving.filter((one) => draft.spotOfEnd(one) === spot);
   return [
     ...sorted.links('link-off', 'wall').map((one) => draft.link(one)),
-    ...[...sorted.leaving.filter((one) => one.side === 'wall'), ...sorted.kept('wall')].flatMap((one) =>
+    ...[...leavingFrom('wall'), ...sorted.kept('wall'), ...leavingFrom('outlet')].flatMap((one) =>
       draft.liftOnly(one)
     ),
     ...sorted.devices('device-off', 'wall').map((one) => draft.device(one)),
     ...sorted.cables.map((one) => draft.cable(one)),
-    ...comingAt('equipment')
-      .filter((one) => draft.isAt(one, 'equipment'))
-      .flatMap((one) => draft.landOnly(one)),
+    ...comingAt('equipment').flatMap((one) => draft.landOnly(one)),
     ...sorted.devices('device-on', 'wall').map((one) => draft.device(one)),
     ...sorted.links('link-on', 'wall').map((one) => draft.link(one)),
     ...sorted.kept('wall').flatMap((one) => draft.landOnly(one)),
     ...comingAt('wall').flatMap((one) => draft.landOnly(one)),
     ...sorted.devices('device-on', 'outlet').map((one) => draft.device(one)),
-    ...outlet.flatMap((one) => draft.landOnly(one))
+    ...comingAt('outlet').flatMap((one) => draft.landOnly(one)),
+    ...sorted.devices('device-off', 'outlet').map((one) => draft.device(one))
   ];
 }
 
@@ -136,6 +234,7 @@ function merged(before: Wiring, after: Wiring): Wiring {
     ...b.filter((one) => !a.some((other) => other.id === one.id))
   ];
   return {
+    places: join(before.places, after.places),
     devices: join(before.devices, after.devices),
     cables: join(before.cables, after.cables),
     strands: join(before.strands, after.strands),

@@ -1,9 +1,8 @@
 /** A thermostat's place in the plan of a whole job. */
 import type { Job, Thermostat } from '../job/schema';
 import type { Prover } from '../supply/proof-memory';
-import { assumeUnseenEnds } from '../wiring/from-job';
+import type { ProofNeighbour } from '../supply/prove';
 import type { Wiring } from '../wiring/graph';
-import type { Neighbour } from '../wiring/joint';
 import { planFor, type Plan, type PlannedOption } from './plan';
 
 /** One thermostat with the way that is taken for it. */
@@ -19,7 +18,7 @@ export interface Place {
 export function placeOf(
   job: Job,
   thermostat: Thermostat,
-  { neighbours, prover, like }: { neighbours: readonly Neighbour[]; prover: Prover; like?: PlannedOption }
+  { neighbours, prover, like }: { neighbours: readonly ProofNeighbour[]; prover: Prover; like?: PlannedOption }
 ): Place {
   const settled = like ? { method: like.method, variant: like.variant?.id ?? null } : {};
   const plan = planFor(job, thermostat, { neighbours, prover, ...settled });
@@ -28,8 +27,9 @@ export function placeOf(
   return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
 }
 
-export function todayOf({ plan }: Place): Wiring {
-  return assumeUnseenEnds(plan.wiringBefore).wiring;
+/** As found, with unseen ends taken to be on the same mark. */
+export function todayOf({ option }: Place): Wiring {
+  return option.before;
 }
 
 /** The wiring that a place ends with: as planned where something is done, else as it is. */

@@ -1,6 +1,6 @@
 /** The plan of one thermostat: all options proven and ranked, and the moves, parts and rows of the one that is taken. */
 import type { CallResult } from '../circuit/simulate';
-import type { Identification } from '../identify/identify';
+import { identify, type Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Minds, Thermostat } from '../job/schema';
 import { ANY_CONNECTED, findDevice } from '../match/catalogue';
@@ -10,12 +10,18 @@ import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Part, Variant } from '../supply/types';
 import { impliedSupplies } from '../safety/supplies';
 import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
+import { worldOfDevice } from '../devices/world';
+import type { LogEntry } from '../job/log-schema';
+import type { ProofNeighbour } from '../supply/prove';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
-import type { Neighbour } from '../wiring/joint';
+import { jointName } from '../wiring/joint';
+import { readIn } from '../wiring/meaning';
+import { nowOf } from '../wiring/now';
+import { worldsOf } from '../identify/worlds';
 import { costOf, minutesFor, type Band } from './effort';
 import type { Move, OtherSupply } from './move-types';
-import { movesBetween } from './moves';
+import { movesLeft } from './moves';
 
 /** A variant as one chooses between them. */
 export interface PlannedVariant extends Variant {
@@ -49,9 +55,17 @@ export interface Plan {
   /** The option that `moves`, `parts` and the rows belong to: the one asked for, else the recommended. */
   readonly taken: MethodId;
   readonly options: readonly PlannedOption[];
+  /** What is left to do from the house as it is now. */
   readonly moves: readonly Move[];
+  /** What has been done, and stands. */
+  readonly done: readonly LogEntry[];
+  /** What was done and no longer fits the record, since that was put right. */
+  readonly misfits: readonly LogEntry[];
   readonly parts: readonly Part[];
+  /** As recorded. */
   readonly wiringBefore: Wiring;
+  /** As it is now: found, with what has been done. */
+  readonly wiringNow: Wiring;
   readonly wiringAfter: Wiring | null;
   readonly before: readonly CallResult[];
   readonly after: readonly CallResult[];
@@ -64,7 +78,7 @@ export interface PlanRequest {
   /** What proves the options; one that remembers serves where many plans share their circuits. */
   readonly prover?: Prover | undefined;
   /** The other thermostats on the same machines; those of the job, unless said otherwise. */
-  readonly neighbours?: readonly Neighbour[];
+  readonly neighbours?: readonly ProofNeighbour[];
 }
 
 /** Plans with the device and method asked for, else with those chosen in the job, else with the stand-in device and the best way. */
@@ -81,7 +95,9 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
   );
   const wanted = request.method ?? thermostat.choice.method;
   const variant = request.variant ?? (wanted === thermostat.choice.method ? thermostat.choice.variant : null);
-  const planned = rankOptions(options, others, { wanted, variant, minds: thermostat.minds });
+  const [first] = options;
+  const done = first ? nowOf(first.before, thermostat.log).done : [];
+  const planned = rankOptions(options, others, { wanted, variant, minds: thermostat.minds, done });
   const recommended = recommend(planned);
   const taken = planned.find((one) => one.method === wanted) ?? recommended;
   const [world] = taken.proof?.worlds ?? [];
@@ -94,8 +110,10 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
     taken: taken.method,
     options: planned,
     moves: taken.verdict === 'no' ? [] : taken.moves,
+    ...standing(taken.before, thermostat),
     parts: taken.parts,
     wiringBefore: before,
+    wiringNow: taken.now,
     wiringAfter: taken.after,
     before: world?.before ?? [],
     after: world?.after ?? []
@@ -109,11 +127,30 @@ const ends = new WeakMap<
 >();
 
 /** The other thermostats on the same machines: as they will be where one has chosen a device for them, else as they are. */
-export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover): Neighbour[] {
+export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover): ProofNeighbour[] {
   const here = new Set<string>(thermostat.equipment);
   return job.thermostats
     .filter((one) => one.id !== thermostat.id && one.equipment.some((id) => here.has(id)))
-    .map((one) => ({ thermostat: one.id, wiring: wantedWiring(job, one, prover) }));
+    .map((one) => asNeighbour(job, one, wantedWiring(job, one, prover)));
+}
+
+/** A thermostat beside another one: its wiring, and how its own machines and its control are. */
+export function asNeighbour(job: Job, thermostat: Thermostat, wiring: Wiring): ProofNeighbour {
+  const [likeliest] = worldsOf(identify(job, thermostat), wiring);
+  const worlds = likeliest
+    ? Object.fromEntries(
+        wiring.devices.map(({ id }) => [
+          jointName(thermostat.id, id),
+          worldOfDevice(likeliest.world, id)
+        ])
+      )
+    : {};
+  return { thermostat: thermostat.id, wiring, worlds };
+}
+
+function standing(found: Wiring, thermostat: Thermostat): Pick<Plan, 'done' | 'misfits'> {
+  const { done, misfits } = nowOf(found, thermostat.log);
+  return { done, misfits };
 }
 
 /**
@@ -123,7 +160,9 @@ export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover):
 export function wantedWiring(job: Job, thermostat: Thermostat, prover?: Prover): Wiring {
   const known = ends.get(thermostat);
   if (known && known.equipment === job.equipment && known.devices === job.devices) return known.wiring;
-  const { wiring: today } = assumeUnseenEnds(wiringOf(job, thermostat));
+  const { wiring: filled } = assumeUnseenEnds(wiringOf(job, thermostat));
+  const [likeliest] = worldsOf(identify(job, thermostat), filled);
+  const today = readIn(filled, likeliest?.world.family ?? null);
   const alone =
     thermostat.choice.device === null ? null : planFor(job, thermostat, { neighbours: [], prover });
   const taken = alone?.options.find((one) => one.method === alone.taken);
@@ -132,13 +171,21 @@ export function wantedWiring(job: Job, thermostat: Thermostat, prover?: Prover):
   return wiring;
 }
 
+interface Ranking {
+  readonly wanted: MethodId | null;
+  readonly variant: string | null;
+  readonly minds: Minds;
+  /** What has been done and stands. */
+  readonly done: readonly LogEntry[];
+}
+
 function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
-  { wanted, variant, minds }: { wanted: MethodId | null; variant: string | null; minds: Minds }
+  { wanted, variant, minds, done }: Ranking
 ): PlannedOption[] {
   const all = options
-    .map((option) => priced(option, others))
+    .map((option) => priced(option, others, done))
     .sort((a, b) => compareOptions(a.facts, b.facts, minds));
   const byMethod = new Map<MethodId, Priced[]>();
   for (const one of all) byMethod.set(one.option.method, [...(byMethod.get(one.option.method) ?? []), one]);
@@ -179,10 +226,10 @@ interface Priced {
 }
 
 /** What nobody is to do has no moves. */
-function priced(option: Option, others: readonly OtherSupply[]): Priced {
-  const { method, title, verdict, standing, before, after, findings, parts } = option;
-  const moves = after === null || verdict === 'no' ? [] : movesBetween(before, after, others);
-  const minutesBand = minutesFor(moves, option.extraMinutes, before);
+function priced(option: Option, others: readonly OtherSupply[], done: readonly LogEntry[]): Priced {
+  const { method, title, verdict, standing: stands, now, after, findings, parts } = option;
+  const moves = after === null || verdict === 'no' ? [] : movesLeft(now, after, others, done);
+  const minutesBand = minutesFor(moves, option.extraMinutes, now);
   const costBand = costOf(parts);
   return {
     option,
@@ -194,7 +241,7 @@ function priced(option: Option, others: readonly OtherSupply[]): Priced {
       method,
       title,
       verdict,
-      standing,
+      standing: stands,
       functionsLost: findings.filter((one) => one.code === 'function-lost').length,
       minutes: minutesBand.usual,
       cost: costBand.usual,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { tickMove, chooseMethod } from '../job/edits';
 import { apply, invert } from '../job/steps';
-import { house } from '../scenarios/builder';
+import { house } from '../houses/builder';
 import { planFor } from './plan';
 import { moveKey } from './moves';
 import { powerPlan } from './powered';

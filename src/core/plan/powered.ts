@@ -1,16 +1,16 @@
 /** A plan's wiring powered up, before or after, call by call: what the command line, the server and the bench show. */
-import { callsOf } from '../devices/calls';
+import { callsOf, combinedCallsOf } from '../devices/calls';
 import type { World } from '../devices/world';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { worldsOf } from '../identify/worlds';
 import { harmFindings } from '../supply/harm';
 import { finding, type Finding } from '../trade/findings';
-import type { Call } from '../trade/vocabulary';
+import type { WiringState } from '../job/bench-schema';
+import type { Call } from '../trade/calls';
 import { assumeUnseenEnds } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
 import type { Plan } from './plan';
 
-export type Which = 'before' | 'after';
 
 export interface Powerable {
   readonly wiring: Wiring;
@@ -20,14 +20,14 @@ export interface Powerable {
 }
 
 /** What can be powered up of a plan, or why nothing can. */
-export function powerable(plan: Plan, which: Which): Powerable | Finding {
+export function powerable(plan: Plan, which: WiringState): Powerable | Finding {
   const { wiring: before } = assumeUnseenEnds(plan.wiringBefore);
   const [likeliest] = worldsOf(plan.identification, before);
   if (!likeliest)
     return finding('stop', 'system-unknown', 'The system is not known: there is nothing to power up.');
-  const wiring = which === 'before' ? before : plan.wiringAfter;
+  const wiring = { found: before, now: plan.wiringNow, after: plan.wiringAfter }[which];
   if (wiring === null) return finding('stop', 'system-unknown', 'There is no wiring after: no way is open.');
-  return { wiring, world: likeliest.world, calls: callsOf(likeliest.world, before) };
+  return { wiring, world: likeliest.world, calls: [...callsOf(likeliest.world, before), ...combinedCallsOf(likeliest.world, before)] };
 }
 
 export interface PoweredCall {
@@ -42,7 +42,7 @@ export interface Powered {
 }
 
 /** Powers up the wiring in one call, or in every call of the system. */
-export function powerPlan(plan: Plan, which: Which, wanted: Call | null = null): Powered {
+export function powerPlan(plan: Plan, which: WiringState, wanted: Call | null = null): Powered {
   const subject = powerable(plan, which);
   if ('code' in subject) return { calls: [], findings: [subject] };
   const calls: PoweredCall[] = [];

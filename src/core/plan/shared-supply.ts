@@ -1,14 +1,15 @@
 /** Transformers that more than one thermostat hangs on: what all of them draw together, and what size would be enough. */
 import { simulate, type CallResult } from '../circuit/simulate';
-import { callsOf } from '../devices/calls';
+import { callsOf, combinedCallsOf } from '../devices/calls';
 import { worldsOf } from '../identify/worlds';
-import { PLAIN_CASE, type SupplyCase } from '../devices/world';
+import { PLAIN_CASE, withNeighbourWorlds, type MachineWorld, type SupplyCase } from '../devices/world';
 import type { Job } from '../job/schema';
 import { TRANSFORMER_SIZES } from '../supply/exchange';
-import { NOMINAL_VOLTS, USUAL_TRANSFORMER_VA } from '../trade/loads';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
+import { USUAL_TRANSFORMER_VA } from '../trade/loads';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
+import { asNeighbour } from './plan';
 import { endOf, todayOf, type Place } from './place';
 
 export interface SharedRow {
@@ -55,11 +56,11 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
     if (on.length < 2) return [];
     const rated = machine.transformerVa ?? USUAL_TRANSFORMER_VA;
     const size = machine.plannedVa ?? rated;
-    const rows = rowsOf(machine.id, size, on, taken);
+    const rows = rowsOf(job, { machine: machine.id, va: size }, on, taken);
     if (rows.length === 0) return [];
     const wired = alone.filter((one) => one.thermostat.equipment.includes(machine.id));
     const carries = (va: number, supplyCase = PLAIN_CASE) =>
-      rowsOf(machine.id, va, wired, endOf, supplyCase).every((one) => one.share <= 1);
+      rowsOf(job, { machine: machine.id, va }, wired, endOf, supplyCase).every((one) => one.share <= 1);
     const least = (supplyCase: SupplyCase) =>
       TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va, supplyCase))?.va ?? null;
     return [
@@ -89,14 +90,14 @@ export function overloadedMachines(
     .filter((machine) => {
       const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
       const size = machine.plannedVa ?? machine.transformerVa ?? USUAL_TRANSFORMER_VA;
-      return on.length > 1 && rowsOf(machine.id, size, on, wiringOf).some((one) => one.share > 1);
+      return on.length > 1 && rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((one) => one.share > 1);
     })
     .map((one) => one.id);
 }
 
 function rowsOf(
-  machine: string,
-  va: number,
+  job: Job,
+  { machine, va }: { readonly machine: string; readonly va: number },
   on: readonly Place[],
   wiringOf: (place: Place) => Wiring,
   supplyCase = PLAIN_CASE
@@ -108,7 +109,12 @@ function rowsOf(
       of(first),
       others.map((one) => ({ thermostat: one.thermostat.id, wiring: of(one) }))
     );
-  return loadRows(first, machine, join(todayOf), withSize(join(wiringOf), machine, va), supplyCase);
+  const neighbourWorlds = Object.assign(
+    {},
+    ...others.map((one) => asNeighbour(job, one.thermostat, todayOf(one)).worlds)
+  ) as Record<string, MachineWorld>;
+  const wirings = { today: join(todayOf), then: withSize(join(wiringOf), machine, va) };
+  return loadRows(first, machine, wirings, { supplyCase, neighbourWorlds });
 }
 
 function withSize(wiring: Wiring, machine: string, va: number): Wiring {
@@ -123,14 +129,18 @@ function withSize(wiring: Wiring, machine: string, va: number): Wiring {
 function loadRows(
   first: Place,
   machine: string,
-  today: Wiring,
-  then: Wiring,
-  supplyCase: SupplyCase
+  { today, then }: { readonly today: Wiring; readonly then: Wiring },
+  {
+    supplyCase,
+    neighbourWorlds
+  }: { readonly supplyCase: SupplyCase; readonly neighbourWorlds: Readonly<Record<string, MachineWorld>> }
 ): SharedRow[] {
-  const worlds = worldsOf(first.plan.identification, today).map((one) => one.world);
+  const worlds = worldsOf(first.plan.identification, today).map((one) =>
+    withNeighbourWorlds(one.world, neighbourWorlds)
+  );
   const rows = new Map<Call, SharedRow>();
   for (const world of worlds) {
-    for (const call of callsOf(world, today)) {
+    for (const call of [...callsOf(world, today), ...combinedCallsOf(world, today)]) {
       const [was, now] = [today, then].map((wiring) => {
         const made = simulate(wiring, world, call, supplyCase);
         return made.ok ? given(made.result, machine) : null;
@@ -144,8 +154,8 @@ function loadRows(
 }
 
 function given(result: CallResult, machine: string) {
-  const supply = result.supplies.find((one) => one.id === `${machine}:secondary`);
+  const supply = result.supplies.find((one) => one.device === machine);
   if (!supply) return null;
   // A transformer is rated by the current that it may give at 24 V.
-  return { va: supply.va, share: (supply.amps * NOMINAL_VOLTS) / supply.ratedVa };
+  return { va: supply.va, share: supply.amps / supply.ratedAmps };
 }

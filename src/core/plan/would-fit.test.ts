@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
 import { matchDevice } from '../match/match';
-import type { House } from '../scenarios/builder';
-import { FAMILY_HOUSES } from '../scenarios/families';
-import { furnaceFourWires, furnaceWithCommon, heatPumpHouse, lineVoltageHouse } from '../scenarios/houses';
+import type { House } from '../houses/builder';
+import { FAMILY_HOUSES } from '../houses/families';
+import { furnaceFourWires, furnaceWithCommon, heatPumpHouse, lineVoltageHouse } from '../houses/houses';
 import { planFor, type Plan } from './plan';
 import { wouldFit } from './would-fit';
 

@@ -2,9 +2,10 @@
  * Ends found at the equipment, matched with the conductors at the wall by cable and colour. A proposal is never more than that: colours are
  * doubled and splices change them, so somebody confirms each, and where two of one colour remain only a continuity check decides.
  */
-import { conductorName } from '../job/edits';
+import { conductorName } from '../job/names';
 import type { FoundEnd } from '../job/reading-schema';
 import type { Conductor, Thermostat } from '../job/schema';
+import { screwName } from '../job/screws';
 import { colourName } from '../trade/colours';
 import { finding, type Finding } from '../trade/findings';
 
@@ -25,7 +26,7 @@ function colourThere(conductor: Conductor): Conductor['colour'] {
 
 /** A proposal for each found end that is not matched yet. */
 export function proposeEnds(thermostat: Thermostat): EndProposal[] {
-  const open = thermostat.conductors.filter((one) => one.equipment.state === 'unseen');
+  const open = thermostat.conductors.filter((one) => one.far.state === 'unseen');
   return thermostat.foundEnds.map((end) => {
     const possible = open.filter((one) => one.cable === end.cable && !end.not.includes(one.id));
     const same = possible.filter(
@@ -35,7 +36,7 @@ export function proposeEnds(thermostat: Thermostat): EndProposal[] {
     const candidates = same.length > 0 ? same : uncoloured;
     const kind =
       candidates.length === 0 ? 'none' : candidates.length === 1 && same.length === 1 ? 'one' : 'several';
-    return { end, candidates, kind, text: textOf(end, candidates, kind) };
+    return { end, candidates, kind, text: textOf(end, candidates, kind, thermostat) };
   });
 }
 
@@ -43,11 +44,16 @@ function sameStripe(conductor: Conductor, end: FoundEnd): boolean {
   return conductor.splices.length > 0 || conductor.stripe === end.stripe;
 }
 
-function textOf(end: FoundEnd, candidates: readonly Conductor[], kind: EndProposal['kind']): string {
+function textOf(
+  end: FoundEnd,
+  candidates: readonly Conductor[],
+  kind: EndProposal['kind'],
+  thermostat: Thermostat
+): string {
   const colour = colourName(end.colour, end.stripe);
   const [only] = candidates;
   if (kind === 'one' && only) {
-    const where = only.wall.on[0]?.mark ?? only.wall.state;
+    const where = only.near.on[0] ? screwName(thermostat.screws, only.near.on[0].screw) : only.near.state;
     return `The ${colour} here has the cable and the colour of the ${conductorName(only)} that is on ${where} at the wall. The same one?`;
   }
   if (kind === 'several')

@@ -5,7 +5,8 @@
 import type { TRACE_WAYS, TraceFinding } from '../job/reading-schema';
 import type { Equipment } from '../job/schema';
 import { finding, type Finding } from '../trade/findings';
-import { canonicalMark } from '../trade/terminals';
+import { ROLE_MARKS } from '../trade/roles';
+import { canonicalMark, usualMeanings } from '../trade/terminals';
 
 export type TraceWay = (typeof TRACE_WAYS)[number];
 
@@ -48,9 +49,13 @@ export interface CommonTrace {
 
 const spotKey = (one: TraceFinding) => canonicalMark(one.spot.replace(/\s+/g, ' '));
 
+function meansCommon({ mark, role }: Equipment['screws'][number]): boolean {
+  return role === null ? usualMeanings(mark).includes('C') : ROLE_MARKS[role.means] === 'C';
+}
+
 /** What the findings recorded for a machine come to. */
 export function traceOf(machine: Equipment): CommonTrace {
-  if (machine.marks.some((mark) => canonicalMark(mark) === 'C'))
+  if (machine.screws.some((one) => meansCommon(one)))
     return { state: 'marked', spot: 'C', findings: [] };
   const because = [machine.id];
   if (machine.trace.length === 0) return { state: 'none', spot: null, findings: [] };

@@ -15,8 +15,8 @@ import {
   type Wiring,
   type WireLink
 } from '../wiring/graph';
-import { strandOf, type End } from './hand-wired';
-import { furnaceWithCommon } from './houses';
+import { strandOf, type End } from '../houses/hand-wired';
+import { furnaceWithCommon } from '../houses/houses';
 
 const { job } = furnaceWithCommon();
 const device = findDevice(job, 'de-fellgate')!;

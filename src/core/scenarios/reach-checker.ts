@@ -5,15 +5,25 @@
  */
 import type { World } from '../devices/world';
 import { canonicalMark } from '../trade/terminals';
-import type { Call, Family, LoadId } from '../trade/vocabulary';
-import { landedTerminal, terminalId, type Device, type Wiring } from '../wiring/graph';
+import { requestsOf, type Call } from '../trade/calls';
+import type { Family, LoadId, Request } from '../trade/vocabulary';
+import { landedTerminal, type Device, type Wiring } from '../wiring/graph';
 
 /** What a call is, by the letters of a thermostat: the first that it has is closed. */
 type Letters = readonly (readonly string[])[];
 
 const heatPumps: ReadonlySet<Family> = new Set(['heat-pump', 'dual-fuel']);
 
-function lettersOf(call: Call, world: World): Letters {
+/** By the letters that are printed, without asking what anybody says that they mean. */
+function lettersOn(device: Device): string[] {
+  return device.screws.map((one) => canonicalMark(one.mark));
+}
+
+function screwWith(device: Device, letter: string): string {
+  return device.screws.find((one) => canonicalMark(one.mark) === letter)?.id ?? `${device.id}:${letter}`;
+}
+
+function lettersOf(call: Request, world: World): Letters {
   const pump = heatPumps.has(world.family);
   const w = ['W1', 'T2', 'TT'];
   const valve = (letter: 'O' | 'B') => (world.reversing === letter ? [['OB', 'O', 'B']] : []);
@@ -109,7 +119,7 @@ export function reachedLoads(wiring: Wiring, world: World, call: Call): LoadId[]
   if (!within(wiring, world)) return null;
   const joints = new Joints();
   for (const strand of wiring.strands) {
-    const [a, b] = [landedTerminal(strand.wall), landedTerminal(strand.equipment)];
+    const [a, b] = [landedTerminal(strand.near), landedTerminal(strand.far)];
     if (a && b && strand.continuity !== 'broken') joints.join(a, b);
   }
   for (const link of wiring.links) joints.join(link.a, link.b);
@@ -129,14 +139,14 @@ function closeContacts(device: Device, wiring: Wiring, world: World, call: Call,
   const switches =
     device.kind === 'old-thermostat' || device.kind === 'new-thermostat' || device.kind === 'receiver';
   if (!switches) return;
-  const owned = device.marks.map(canonicalMark);
-  const at = (mark: string) => terminalId(device.id, mark);
+  const owned = lettersOn(device);
+  const at = (mark: string) => screwWith(device, mark);
   const rail = (order: readonly string[]) => order.find((one) => owned.includes(one));
   if (device.kind === 'new-thermostat' && device.facts.rails === 'joined-inside') {
     const [first, ...others] = owned.filter((one) => ['R', 'RH', 'RC'].includes(one));
     for (const other of others) joints.join(at(first ?? other), at(other));
   }
-  for (const letters of lettersOf(call, world)) {
+  for (const letters of requestsOf(call).flatMap((request) => lettersOf(request, world))) {
     let mark = letters.find((one) => owned.includes(one));
     if (letters[0] === 'E' && mark !== undefined && !inUse(wiring, at(mark)))
       mark = ['AUX', 'W2', 'W1'].find((one) => owned.includes(one));
@@ -150,7 +160,7 @@ function closeContacts(device: Device, wiring: Wiring, world: World, call: Call,
 function inUse(wiring: Wiring, terminal: string): boolean {
   return (
     wiring.strands.some(
-      (one) => landedTerminal(one.wall) === terminal || landedTerminal(one.equipment) === terminal
+      (one) => landedTerminal(one.near) === terminal || landedTerminal(one.far) === terminal
     ) || wiring.links.some((one) => one.a === terminal || one.b === terminal)
   );
 }
@@ -160,19 +170,19 @@ function loadsOn(wiring: Wiring, world: World, joints: Joints): LoadId[] {
   const supplies = wiring.devices.flatMap((one) => {
     if (one.kind !== 'board' && one.kind !== 'plug-in-transformer' && one.kind !== 'added-transformer')
       return [];
-    const owned = one.marks.map(canonicalMark);
+    const owned = lettersOn(one);
     const hot = ['R', 'RH', 'RC', 'T1', 'T'].find((mark) => owned.includes(mark)) ?? 'R';
-    return [{ hot: terminalId(one.id, hot), common: terminalId(one.id, 'C') }];
+    return [{ hot: screwWith(one, hot), common: screwWith(one, 'C') }];
   });
   const alive = supplies.filter((one) => !joints.same(one.hot, one.common));
   const on = new Set<LoadId>();
   for (const board of wiring.devices) {
     if (board.kind !== 'board') continue;
-    const owned = board.marks.map(canonicalMark);
-    const common = terminalId(board.id, 'C');
+    const owned = lettersOn(board);
+    const common = screwWith(board, 'C');
     for (const [mark, loads] of startsOf(world.family, world, owned)) {
       if (!owned.includes(mark)) continue;
-      const terminal = terminalId(board.id, mark);
+      const terminal = screwWith(board, mark);
       const driven = alive.some((one) => joints.same(terminal, one.hot) && joints.same(common, one.common));
       if (driven) for (const load of loads) on.add(load);
     }

@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { powerUp } from '../circuit/simulate';
 import { running } from '../circuit/expected';
 import { callsOf } from '../devices/calls';
-import { worldOf, boardOf, linkOf, strandOf, thermostatOf } from './hand-wired';
+import { worldOf, boardOf, linkOf, strandOf, thermostatOf } from '../houses/hand-wired';
 import { chanceFrom } from '../trade/random';
 import { CATALOGUE } from '../match/catalogue';
 import type { Wiring } from '../wiring/graph';
 import { reachedLoads } from './reach-checker';
-import { SITUATIONS, situationOf } from './situations';
+import { SITUATIONS, situationOf } from '../houses/situations';
 import { checkSituation, type Violation } from './sweep';
 
 const SAMPLE = 160;

@@ -1,19 +1,18 @@
 /** What has to hold of every option that is offered, whatever the house: asserted over enumerated situations. */
 import { running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
-import { callsOf } from '../devices/calls';
+import { callsOf, combinedCallsOf } from '../devices/calls';
 import { supplyCases, type CornerId, type World } from '../devices/world';
 import { applyMoves } from '../plan/moves';
 import { planFor, type PlannedOption } from '../plan/plan';
 import { CIRCUIT_LIMITS } from '../supply/limit-findings';
 import { SLACK_VOLTS } from '../supply/limits';
 import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
+import { requestsOf, type Call } from '../trade/calls';
 import type { FindingCode } from '../trade/findings';
-import { NOMINAL_VOLTS } from '../trade/loads';
-import { canonicalMark } from '../trade/terminals';
-import { landedTerminal, sortedWiring, splitTerminal, type Wiring } from '../wiring/graph';
+import { deviceOf, isSupply, landedTerminal, sortedWiring, type Wiring } from '../wiring/graph';
 import { reachedLoads } from './reach-checker';
-import { situationOf, type Situation } from './situations';
+import { situationOf, type Situation } from '../houses/situations';
 
 export interface Violation {
   readonly situation: number;
@@ -80,11 +79,10 @@ function checkGraph(option: PlannedOption, after: Wiring, { read }: Situation, s
     say('the moves do not lead to the wiring after');
   for (const strand of after.strands) {
     const was = option.before.strands.find((one) => one.id === strand.id);
-    const terminal = landedTerminal(strand.equipment);
-    if (terminal === null || (was && landedTerminal(was.equipment) === terminal)) continue;
-    const { device, mark } = splitTerminal(terminal);
-    const marks = read.get(device);
-    if (marks && !marks.map(canonicalMark).includes(mark))
+    const terminal = landedTerminal(strand.far);
+    if (terminal === null || (was && landedTerminal(was.far) === terminal)) continue;
+    const screws = read.get(deviceOf(after, terminal)?.id ?? '');
+    if (screws && !screws.has(terminal))
       say(`${strand.id} is landed on ${terminal}, which was not read`);
   }
 }
@@ -127,12 +125,10 @@ function checkCircuit(option: PlannedOption, after: Wiring, expected: Expected):
   const violations: string[] = [];
   let compared = 0;
   let cases = 0;
-  const supplies = after.devices.filter(
-    (one) => one.kind === 'board' || one.kind.endsWith('transformer')
-  ).length;
+  const supplies = after.devices.filter(isSupply).length;
   for (const { world } of option.proof?.worlds ?? []) {
     const today = mostToday(option.before, world);
-    for (const call of callsOf(world, option.before)) {
+    for (const call of everyCall(world, option.before)) {
       const was = simulate(option.before, world, call);
       for (const supplyCase of supplyCases(supplies)) {
         const now = simulate(after, world, call, supplyCase);
@@ -163,6 +159,10 @@ function checkCircuit(option: PlannedOption, after: Wiring, expected: Expected):
   return { cases, compared, violations };
 }
 
+function everyCall(world: World, wiring: Wiring): Call[] {
+  return [...callsOf(world, wiring), ...combinedCallsOf(world, wiring)];
+}
+
 /** What no option on offer may do in any call. */
 function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected): string[] {
   const on = running(now.loads);
@@ -171,12 +171,12 @@ function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected
     [needs && now.thermostatFed !== true, 'the thermostat is not fed'],
     [now.tied.length > 0, 'two supplies are tied'],
     [now.supplies.some((one) => one.fuseOpen), 'a fuse opens'],
-    [now.supplies.some((one) => one.amps * NOMINAL_VOLTS > one.ratedVa), 'a transformer is overloaded'],
+    [now.supplies.some((one) => one.amps > one.ratedAmps), 'a transformer is overloaded'],
     [
       !on.includes('blower') && (on.includes('compressor') || on.includes('strips')),
       'runs without the blower'
     ],
-    [lost.length > 0 && !declared.includes(`call:${now.call}`), `${lost.join(', ')} lost and not said`]
+    [lost.length > 0 && !requestsOf(now.call).some((request) => declared.includes(`call:${request}`)), `${lost.join(', ')} lost and not said`]
   ];
   return wrong.filter(([is]) => is).map(([, what]) => what);
 }
@@ -200,8 +200,8 @@ function unsaidAtLimits(
   const beyond = loaded.result.supplies.some((one) => {
     const today = mostToday.get(one.id) ?? 0;
     // One that is loaded beyond the smallest size today is not of that size.
-    const least = today * NOMINAL_VOLTS > one.leastVa ? one.ratedVa : one.leastVa;
-    return one.amps * NOMINAL_VOLTS > least;
+    const least = today * one.nominalVolts > one.leastVa ? one.ratedVa : one.leastVa;
+    return one.amps * one.nominalVolts > least;
   });
   const wrong: [boolean, string][] = [
     [needs && out && !said.has('volts-at-limits'), 'the thermostat may leave its window, and it is not said'],
@@ -216,7 +216,7 @@ function unsaidAtLimits(
 /** The most that each transformer gives today in any call, amps, by its id. */
 function mostToday(before: Wiring, world: World): Map<string, number> {
   const most = new Map<string, number>();
-  for (const call of callsOf(world, before)) {
+  for (const call of everyCall(world, before)) {
     const made = simulate(before, world, call);
     for (const { id, amps } of made.ok ? made.result.supplies : [])
       most.set(id, Math.max(amps, most.get(id) ?? 0));

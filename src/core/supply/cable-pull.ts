@@ -1,7 +1,7 @@
 /** Pulling something along the old path: how long, and what the path allows. */
 import { WORST_LENGTH_M } from '../trade/cable';
 import { finding, type Finding } from '../trade/findings';
-import type { Wiring } from '../wiring/graph';
+import { wallPlace, type Board, type Wiring } from '../wiring/graph';
 import type { Part, SupplySituation } from './types';
 
 /** For stripping at both ends and for the way round corners. */
@@ -10,6 +10,11 @@ const SLACK_M = 2;
 /** Metres to buy for a run along the longest of the old cables. */
 export function newCableLength(before: Wiring): number {
   return Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+}
+
+/** The places that a new cable from the wall to a machine joins. */
+export function endsOf(wiring: Wiring, board: Pick<Board, 'at'> | undefined) {
+  return { near: wallPlace(wiring), far: board?.at ?? null };
 }
 
 const GAUGE = 18;

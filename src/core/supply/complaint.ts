@@ -6,22 +6,22 @@ import { powerUp } from '../circuit/simulate';
 import type { World } from '../devices/world';
 import { finding, type Finding } from '../trade/findings';
 import { canonicalMark, isHot } from '../trade/terminals';
-import { landedTerminal, splitTerminal, terminalId, wallThermostat, type Wiring } from '../wiring/graph';
+import { deviceAtEnd, landedMark, sheetTerminal, wallThermostat, type Wiring } from '../wiring/graph';
 
 export function complaintFindings(after: Wiring, world: World): Finding[] {
   const device = after.devices.find((one) => one.kind === 'new-thermostat');
   if (device?.kind !== 'new-thermostat' || device.id !== wallThermostat(after).id) return [];
-  const landed = after.strands.flatMap((one) => landedTerminal(one.wall) ?? []);
-  const rails = landed
-    .filter((one) => splitTerminal(one).device === device.id && isHot(splitTerminal(one).mark))
-    .map((one) => splitTerminal(one).mark);
+  const rails = after.strands
+    .filter((one) => deviceAtEnd(after, one.near)?.id === device.id)
+    .map((one) => landedMark(after, one.near) ?? '')
+    .filter(isHot);
   const own = canonicalMark(device.facts.electronicsFrom);
   const others = [...new Set(rails)].filter((mark) => mark !== own);
   if (others.length === 0 || !rails.includes(own)) return [];
   const idle = powerUp(after, world, 'idle');
   if (!idle.ok) return [];
-  const common = terminalId(device.id, 'C');
-  const blind = others.filter((mark) => idle.meter.volts(terminalId(device.id, mark), common) === null);
+  const common = sheetTerminal(device.facts, 'C');
+  const blind = others.filter((mark) => idle.meter.volts(sheetTerminal(device.facts, mark), common) === null);
   return blind.map((mark) =>
     finding(
       'note',

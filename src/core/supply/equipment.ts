@@ -4,9 +4,12 @@ import { finding, type Finding } from '../trade/findings';
 import { canonicalMark, isHot } from '../trade/terminals';
 import {
   boards,
+  deviceOf,
   hasMark,
+  landedMark,
   landedTerminal,
-  splitTerminal,
+  meansAt,
+  sideOf,
   type Board,
   type Strand,
   type Wiring
@@ -20,12 +23,11 @@ import { reachable } from '../wiring/trace';
 export function feedingBoard(wiring: Wiring, device?: DeviceFacts): Board | undefined {
   const all = boards(wiring);
   const feeding = wiring.strands.flatMap((strand) => {
-    const far = landedTerminal(strand.equipment);
-    const wall = landedTerminal(strand.wall);
-    if (far === null || wall === null || !['R', 'RH', 'RC', 'T1'].includes(splitTerminal(far).mark))
-      return [];
-    const board = all.find((one) => one.id === splitTerminal(far).device);
-    return board ? [{ board, rail: splitTerminal(wall).mark }] : [];
+    const far = landedTerminal(strand.far);
+    if (far === null || strand.near.state !== 'landed') return [];
+    if (!['R', 'RH', 'RC', 'T1'].includes(landedMark(wiring, strand.far) ?? '')) return [];
+    const board = all.find((one) => one.id === deviceOf(wiring, far)?.id);
+    return board ? [{ board, rail: landedMark(wiring, strand.near) }] : [];
   });
   const rail = device && countSupplies(wiring) > 1 ? canonicalMark(device.electronicsFrom) : null;
   return (feeding.find((one) => one.rail === rail) ?? feeding[0])?.board ?? all[0];
@@ -56,8 +58,8 @@ export function noCommonMark(board: Board | undefined): Finding {
 /** Strands landed on the given mark at the equipment. */
 export function strandsAt(wiring: Wiring, board: Board, mark: string): Strand[] {
   return wiring.strands.filter((strand) => {
-    const far = landedTerminal(strand.equipment);
-    return far !== null && splitTerminal(far).device === board.id && splitTerminal(far).mark === mark;
+    const far = landedTerminal(strand.far);
+    return far !== null && deviceOf(wiring, far)?.id === board.id && meansAt(wiring, far).includes(mark);
   });
 }
 
@@ -101,17 +103,17 @@ export function continuityFindings(strand: Strand): Finding[] {
 export function countSupplies(wiring: Wiring): number {
   const groups: Set<string>[] = [];
   const atEquipment = {
-    ...wiring,
     strands: [],
-    links: wiring.links.filter((link) => link.place === 'equipment')
+    links: wiring.links.filter((link) => sideOf(wiring, link.at) === 'equipment')
   };
   for (const strand of wiring.strands) {
-    const wall = landedTerminal(strand.wall);
-    const far = landedTerminal(strand.equipment);
-    if (wall === null || far === null || !isHot(splitTerminal(wall).mark)) continue;
-    if (groups.some((group) => group.has(splitTerminal(far).device))) continue;
+    const far = landedTerminal(strand.far);
+    const rail = landedMark(wiring, strand.near);
+    if (far === null || rail === null || !isHot(rail)) continue;
+    const device = deviceOf(wiring, far)?.id ?? far;
+    if (groups.some((group) => group.has(device))) continue;
     const reach = reachable(atEquipment, far);
-    groups.push(new Set([...reach].map((terminal) => splitTerminal(terminal).device)));
+    groups.push(new Set([...reach].map((terminal) => deviceOf(wiring, terminal)?.id ?? terminal)));
   }
   return groups.length;
 }

@@ -2,8 +2,8 @@
 import type { CallResult } from '../circuit/simulate';
 import { running } from '../circuit/expected';
 import { finding, type Finding } from '../trade/findings';
-import { NOMINAL_VOLTS } from '../trade/loads';
-import { CALL_NAMES, type LoadId } from '../trade/vocabulary';
+import { callName } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 
 /** Loads that need air over them, and what happens without it. */
 const needsAir: readonly {
@@ -30,7 +30,7 @@ const needsAir: readonly {
 
 export function harmFindings(result: CallResult): Finding[] {
   const because = [`call:${result.call}`];
-  const call = CALL_NAMES[result.call];
+  const call = callName(result.call);
   const on = running(result.loads);
   const found: Finding[] = [];
   if (!on.includes('blower')) {
@@ -47,8 +47,8 @@ export function harmFindings(result: CallResult): Finding[] {
           ...because
         ])
       );
-    } else if (supply.amps * NOMINAL_VOLTS > supply.ratedVa) {
-      const text = `With ${call}, ${supply.name} gives ${supply.amps.toFixed(2)} A; it is rated for ${(supply.ratedVa / NOMINAL_VOLTS).toFixed(2)} A (${supply.ratedVa} VA).`;
+    } else if (supply.amps > supply.ratedAmps) {
+      const text = `With ${call}, ${supply.name} gives ${supply.amps.toFixed(2)} A; it is rated for ${supply.ratedAmps.toFixed(2)} A (${supply.ratedVa} VA).`;
       found.push(finding('stop', 'transformer-overloaded', text, [supply.id, ...because]));
     }
   }

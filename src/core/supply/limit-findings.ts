@@ -1,7 +1,8 @@
 /** The corners of all tolerances in words: one sentence for each kind, whatever the number of calls. */
 import { finding, type Finding, type FindingCode } from '../trade/findings';
-import { LOAD_NAMES, NOMINAL_VOLTS } from '../trade/loads';
-import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
+import { LOAD_NAMES } from '../trade/loads';
+import { callName, type Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import type { AtLimits, Excess } from './limits';
 
 const WORST = 'At the worst of all tolerances';
@@ -45,7 +46,7 @@ function voltsFindings(
   const which = limits.filter((one) => out(one) && fed(one.call));
   if (which.length === 0) return [];
   const volts = which.map((one) => one[side] ?? 0);
-  const calls = which.map((one) => CALL_NAMES[one.call]).join(', ');
+  const calls = which.map((one) => callName(one.call)).join(', ');
   const text =
     side === 'low'
       ? `${WORST} (mains 10 % low, every coil and joint poor), the thermostat gets ${Math.min(...volts).toFixed(1)} V (${calls}), which is less than it needs. Measure R to C once all is on.`
@@ -61,15 +62,15 @@ function coilFindings(one: AtLimits, { runs }: HoldsNominally): Finding[] {
   const lost = one.lost.filter((load) => runs(one.call, load));
   if (lost.length > 0) {
     const many = lost.length > 1;
-    const text = `${WORST} (mains 10 % low) and ${CALL_NAMES[one.call]} called, ${names(lost)} no longer ${many ? 'pull' : 'pulls'} in, though ${many ? 'they do' : 'it does'} today. Measure across the coil.`;
+    const text = `${WORST} (mains 10 % low) and ${callName(one.call)} called, ${names(lost)} no longer ${many ? 'pull' : 'pulls'} in, though ${many ? 'they do' : 'it does'} today. Measure across the coil.`;
     found.push(finding('warn', 'load-at-limits', text, because));
   }
   if (one.weakAtPullIn.length > 0) {
-    const text = `${WORST} (mains 10 % low) and ${CALL_NAMES[one.call]} called, a coil gets less than it needs to move while all pull in at once: it may hum instead. Listen for it.`;
+    const text = `${WORST} (mains 10 % low) and ${callName(one.call)} called, a coil gets less than it needs to move while all pull in at once: it may hum instead. Listen for it.`;
     found.push(finding('warn', 'load-at-limits', text, [...one.weakAtPullIn, ...because]));
   }
   if (one.uncalled.length > 0) {
-    const text = `${WORST} and ${CALL_NAMES[one.call]} called, ${names(one.uncalled)} may run though nobody called for it.`;
+    const text = `${WORST} and ${callName(one.call)} called, ${names(one.uncalled)} may run though nobody called for it.`;
     found.push(finding('warn', 'load-at-limits', text, because));
   }
   return found;
@@ -108,16 +109,16 @@ function excessFinding(
   thermostats: number
 ): Finding[] {
   const because = [supply.id, `call:${call}`];
-  const rated = (va: number) => `${(va / NOMINAL_VOLTS).toFixed(2)} A (${va} VA)`;
+  const rated = (va: number) => `${(va / supply.nominalVolts).toFixed(2)} A (${va} VA)`;
   const crowd = thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : '';
-  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${CALL_NAMES[call]}${crowd}`;
+  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${callName(call)}${crowd}`;
   // One of the smallest size would be beyond its rating today already: then it is not that small.
-  if (supply.leastVa < supply.ratedVa && today * NOMINAL_VOLTS <= supply.leastVa) {
+  if (supply.leastVa < supply.ratedVa && today * supply.nominalVolts <= supply.leastVa) {
     const text = `Nobody has read the size of the transformer. ${WORST}, ${gives}; the smallest ones are rated for ${rated(supply.leastVa)}. Read its plate first.`;
     return [finding('warn', 'transformer-unread', text, because)];
   }
-  if (!supply.fuseOpen && supply.amps * NOMINAL_VOLTS <= supply.ratedVa) return [];
-  const isSo = ampsToday !== null && ampsToday * NOMINAL_VOLTS > supply.ratedVa;
+  if (!supply.fuseOpen && supply.amps <= supply.ratedAmps) return [];
+  const isSo = ampsToday !== null && ampsToday > supply.ratedAmps;
   const already = isSo ? ` Today it is ${ampsToday.toFixed(2)} A already.` : '';
   const taken = supply.leastVa < supply.ratedVa ? 'it is taken to be rated' : 'it is rated';
   const text = `${WORST} (mains 10 % high, every coil a quarter above its plate), ${gives}; ${taken} for ${rated(supply.ratedVa)}.${already} Add up the plates of the coils, or measure the current.`;

@@ -3,8 +3,8 @@ import { makeId } from '../job/ids';
 import type { Equipment } from '../job/schema';
 import { findDevice } from '../match/catalogue';
 import { planFor } from '../plan/plan';
-import { house, type House } from '../scenarios/builder';
-import { furnaceWithCommon } from '../scenarios/houses';
+import { house, type House } from '../houses/builder';
+import { furnaceWithCommon } from '../houses/houses';
 import type { MethodId } from '../trade/vocabulary';
 
 const option = ({ job, thermostat }: House, model: string, method: MethodId = 'existing-c') =>

@@ -6,8 +6,8 @@
 import { running } from '../circuit/expected';
 import { simulate, type CallResult, type SupplyResult } from '../circuit/simulate';
 import { PLAIN_CASE, type CornerId, type SupplyCase, type World } from '../devices/world';
-import { NOMINAL_VOLTS } from '../trade/loads';
-import type { Call, LoadId } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 
 /** No-load voltages of transformers scatter by about so much: less above a window is not called too much. */
@@ -158,7 +158,7 @@ function excessOf(loaded: readonly CallResult[], corners: Corners, shared: boole
   const worst = new Map<string, SupplyResult>();
   for (const supply of loaded.flatMap((one) => one.supplies)) {
     const known = worst.get(supply.id);
-    const over = supply.fuseOpen || supply.amps * NOMINAL_VOLTS > supply.leastVa;
+    const over = supply.fuseOpen || supply.amps * supply.nominalVolts > supply.leastVa;
     if (over && !(known && known.amps >= supply.amps)) worst.set(supply.id, supply);
   }
   return [...worst.values()].map((supply) => ({

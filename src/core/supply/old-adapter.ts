@@ -5,10 +5,12 @@
 import { finding, type Finding } from '../trade/findings';
 import {
   boards,
-  hasMark,
+  deviceAtEnd,
+  deviceOf,
+  landed,
+  landedMark,
   landedTerminal,
-  splitTerminal,
-  terminalId,
+  screwThat,
   wallThermostat,
   type Adapter,
   type Board,
@@ -43,52 +45,55 @@ export function withoutOldAdapter(wiring: Wiring): WithoutAdapter {
 
 function takeOut(wiring: Wiring, adapter: Adapter): Wiring {
   const board = boards(wiring).find((one) =>
-    wiring.links.some((link) => touches(link, adapter.id) && touches(link, one.id))
+    wiring.links.some((link) => touches(wiring, link, adapter.id) && touches(wiring, link, one.id))
   );
-  const shared = wiring.strands.find((one) => landedTerminal(one.equipment) === terminalId(adapter.id, 'K'));
+  const combined = screwThat(adapter, 'K')?.id;
+  const shared = wiring.strands.find(
+    (one) => combined !== undefined && landedTerminal(one.far) === combined
+  );
   const freed = shared && board ? commonOf(wiring, adapter, board) : undefined;
   return {
     ...wiring,
     devices: wiring.devices.filter((one) => one.id !== adapter.id),
-    links: wiring.links.filter((link) => !touches(link, adapter.id)),
+    links: wiring.links.filter((link) => !touches(wiring, link, adapter.id)),
     strands: wiring.strands.map((strand) => {
       if (strand.id === freed?.id && board) return onCall(wiring, strand, board, 'G');
       if (strand.id === shared?.id && board) return onCall(wiring, strand, board, 'Y');
-      return { ...strand, equipment: behind(wiring, adapter, strand.equipment) };
+      return { ...strand, far: behind(wiring, adapter, strand.far) };
     })
   };
 }
 
-function touches(link: { readonly a: string; readonly b: string }, device: string): boolean {
-  return [link.a, link.b].some((one) => splitTerminal(one).device === device);
+function touches(wiring: Wiring, link: { readonly a: string; readonly b: string }, device: string): boolean {
+  return [link.a, link.b].some((one) => deviceOf(wiring, one)?.id === device);
 }
 
 /** The conductor that became the common when Y and G were put on one. */
 function commonOf(wiring: Wiring, adapter: Adapter, board: Board): Strand | undefined {
   return wiring.strands.find(
     (one) =>
-      one.wall.state === 'landed' &&
-      [terminalId(board.id, 'C'), terminalId(adapter.id, 'C')].includes(landedTerminal(one.equipment) ?? '')
+      one.near.state === 'landed' &&
+      landedMark(wiring, one.far) === 'C' &&
+      [board.id, adapter.id].includes(deviceAtEnd(wiring, one.far)?.id ?? '')
   );
 }
 
 /** On its own call again, at both ends. */
 function onCall(wiring: Wiring, strand: Strand, board: Board, mark: 'Y' | 'G'): Strand {
-  const wall = wallThermostat(wiring);
+  const [wall, far] = [screwThat(wallThermostat(wiring), mark), screwThat(board, mark)];
   return {
     ...strand,
-    wall: { state: 'landed', terminal: terminalId(wall.id, mark) },
-    equipment: hasMark(board, mark)
-      ? { state: 'landed', terminal: terminalId(board.id, mark) }
-      : { state: 'coiled' }
+    // A plate without that terminal: what counts is that the conductor carries the call, and what it is at the machine.
+    near: landed(wall?.id ?? `${wallThermostat(wiring).id}.${mark}`),
+    far: far ? landed(far.id) : { state: 'coiled' }
   };
 }
 
 /** The board's terminal that the adapter's is joined to; loose where it leads nowhere. */
 function behind(wiring: Wiring, adapter: Adapter, landing: Landing): Landing {
   const terminal = landedTerminal(landing);
-  if (terminal === null || splitTerminal(terminal).device !== adapter.id) return landing;
+  if (terminal === null || deviceOf(wiring, terminal)?.id !== adapter.id) return landing;
   const piece = wiring.links.find((link) => link.a === terminal || link.b === terminal);
   if (!piece) return { state: 'loose' };
-  return { state: 'landed', terminal: piece.a === terminal ? piece.b : piece.a };
+  return landed(piece.a === terminal ? piece.b : piece.a);
 }

@@ -11,12 +11,13 @@ import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../tra
 import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Landing, type Wiring } from '../wiring/graph';
-import type { Neighbour } from '../wiring/joint';
+import { readIn } from '../wiring/meaning';
+import { nowOf } from '../wiring/now';
 import { METHODS } from './methods/registry';
 import type { Prover } from './proof-memory';
 import { withExchange } from './exchange';
 import { withoutOldAdapter } from './old-adapter';
-import { prove, type Proof, type ProofInput } from './prove';
+import { prove, type Proof, type ProofInput, type ProofNeighbour } from './prove';
 import {
   refused,
   type Loss,
@@ -42,6 +43,8 @@ export interface Option {
   readonly extraMinutes: number;
   /** The wiring that it starts from, with unseen ends taken as the findings say. */
   readonly before: Wiring;
+  /** The same with what has been done since: what is left to do starts here. */
+  readonly now: Wiring;
   readonly after: Wiring | null;
   readonly proof: Proof | null;
 }
@@ -49,7 +52,7 @@ export interface Option {
 /** What proves the options, and which other thermostats draw from the same machines meanwhile. */
 export interface ProofMeans {
   readonly prover?: Prover | undefined;
-  readonly neighbours?: readonly Neighbour[];
+  readonly neighbours?: readonly ProofNeighbour[];
 }
 
 export interface Options {
@@ -67,8 +70,10 @@ export function optionsFor(
 ): Options {
   const identification = identify(job, thermostat);
   const recorded = wiringOf(job, thermostat);
-  const { wiring: before, strands: assumed } = assumeUnseenEnds(recorded);
-  const worlds = worldsOf(identification, before);
+  const { wiring: filled, strands: assumed } = assumeUnseenEnds(recorded);
+  const worlds = worldsOf(identification, filled);
+  // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
+  const before = readIn(filled, worlds[0]?.world.family ?? null);
   const closed = gate(job, thermostat, identification, worlds);
   const conditions = [
     ...sharedConditions(identification, worlds, recorded, assumed),
@@ -95,6 +100,7 @@ export function optionsFor(
     found: before,
     before: cleared.wiring,
     assumed,
+    now: nowOf(before, thermostat.log).wiring,
     worlds,
     world
   };
@@ -247,8 +253,8 @@ function finished(offer: Offer, job: Job): Offer {
   const cap = (landing: Landing): Landing => (landing.state === 'loose' ? { state: 'coiled' } : landing);
   const strands = offer.after.strands.map((one) => ({
     ...one,
-    wall: cap(one.wall),
-    equipment: cap(one.equipment)
+    near: cap(one.near),
+    far: cap(one.far)
   }));
   return withExchange({ ...offer, after: { ...offer.after, strands } }, job);
 }
@@ -293,6 +299,7 @@ function assemble(
     parts: offer.parts,
     extraMinutes: offer.extraMinutes,
     before: situation.found,
+    now: situation.now,
     after: offer.after,
     proof
   };

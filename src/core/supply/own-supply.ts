@@ -1,13 +1,14 @@
 /** A supply of the thermostat's own, beside the machine's: what the plug-in and the second transformer have in common. */
 import type { DeviceFacts } from '../job/device-facts';
 import { finding, type Finding } from '../trade/findings';
-import { canonicalMark, isHot } from '../trade/terminals';
+import { canonicalMark, isHot, marksMean } from '../trade/terminals';
 import {
-  hasMark,
-  landedTerminal,
-  splitTerminal,
-  terminalId,
+  landed,
+  landedMark,
+  sheetTerminal,
+  sideOf,
   type AddedTransformer,
+  type Place,
   type PlugInTransformer,
   type Strand,
   type Wiring
@@ -17,7 +18,7 @@ import type { SupplySituation } from './types';
 
 /** Why a supply of its own cannot even be drawn: there is no terminal for its other side. Whether two supplies tie is the circuit's word. */
 export function noCommonTerminal(device: DeviceFacts): Finding | null {
-  if (hasMark(device, 'C')) return null;
+  if (marksMean(device.marks, 'C')) return null;
   return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
 }
 
@@ -43,27 +44,28 @@ export interface OwnSupply extends Swapped {
 /** The thermostat swapped, the machine's hot conductor on the other rail, the link between the two out, the new supply there. */
 export function ownSupply(
   situation: SupplySituation,
-  supply: PlugInTransformer | AddedTransformer
+  supply: PlugInTransformer | AddedTransformer,
+  places: readonly Place[] = []
 ): OwnSupply {
   const { device } = situation;
   const { wiring, findings } = swapThermostat(situation);
   const rail = canonicalMark(device.electronicsFrom);
   // With no other hot terminal the machine's conductor stays where it is, and the circuit shows what comes of that.
-  const other = ['RH', 'RC', 'R'].find((mark) => mark !== rail && hasMark(device, mark)) ?? rail;
+  const other = ['RH', 'RC', 'R'].find((mark) => mark !== rail && marksMean(device.marks, mark)) ?? rail;
   const apart: Wiring = {
     ...wiring,
     devices: [...wiring.devices, supply],
-    strands: wiring.strands.map((strand) => offTheRail(strand, device.id, other)),
-    links: wiring.links.filter((link) => link.place !== 'wall')
+    places: [...wiring.places, ...places.filter((one) => !wiring.places.some((it) => it.id === one.id))],
+    strands: wiring.strands.map((strand) => offTheRail(wiring, strand, sheetTerminal(device, other))),
+    links: wiring.links.filter((link) => sideOf(wiring, link.at) !== 'wall')
   };
   return { wiring: apart, findings: [...findings, ...railsRemark(device)], rail };
 }
 
 /** The equipment's hot conductor moves to the other rail; a common of the equipment comes off, since C is the new supply's now. */
-function offTheRail(strand: Strand, device: string, rail: string): Strand {
-  const wall = landedTerminal(strand.wall);
-  if (wall === null) return strand;
-  const { mark } = splitTerminal(wall);
-  if (isHot(mark)) return { ...strand, wall: { state: 'landed', terminal: terminalId(device, rail) } };
-  return mark === 'C' ? { ...strand, wall: { state: 'coiled' } } : strand;
+function offTheRail(wiring: Wiring, strand: Strand, rail: string): Strand {
+  const mark = landedMark(wiring, strand.near);
+  if (mark === null) return strand;
+  if (isHot(mark)) return { ...strand, near: landed(rail) };
+  return mark === 'C' ? { ...strand, near: { state: 'coiled' } } : strand;
 }

@@ -4,7 +4,8 @@ import type { CallResult } from '../circuit/simulate';
 import { caseName, type World } from '../devices/world';
 import { LOAD_NAMES } from '../trade/loads';
 import { finding, type Finding } from '../trade/findings';
-import { CALL_NAMES, type Call, type LoadId } from '../trade/vocabulary';
+import { callName, type Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import { harmFindings } from './harm';
 import type { NominalRow, ProofInput } from './prove';
 
@@ -38,7 +39,7 @@ export function dipFindings(was: CallResult, cases: readonly CallResult[]): Find
     (id) => !was.inrush.weak.includes(id)
   );
   if (weak.length === 0) return [];
-  const text = `With ${CALL_NAMES[was.call]}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`;
+  const text = `With ${callName(was.call)}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`;
   return [finding('warn', 'inrush-dip', text, [...weak, `call:${was.call}`])];
 }
 
@@ -95,7 +96,7 @@ export function rowFindings(
   }
   const dead = expected.filter((load) => !row.before.includes(load));
   if (dead.length > 0) {
-    const text = `In the record as it is, ${CALL_NAMES[row.call]} does not start: ${names(dead)}. If it works in the house, an end was read wrongly.`;
+    const text = `In the record as it is, ${callName(row.call)} does not start: ${names(dead)}. If it works in the house, an end was read wrongly.`;
     found.push(finding('warn', 'dead-before', text, [`call:${row.call}`]));
   }
   const uncalled = row.gained.filter((load) => !expected.includes(load));
@@ -104,7 +105,7 @@ export function rowFindings(
       finding(
         'stop',
         'load-runs-uncalled',
-        `With ${CALL_NAMES[row.call]}, ${names(uncalled)} would run though nobody called for it.`,
+        `With ${callName(row.call)}, ${names(uncalled)} would run though nobody called for it.`,
         [`call:${row.call}`]
       )
     );
@@ -112,7 +113,7 @@ export function rowFindings(
   if (asksIn(needsSupply, row.call) && row.fedAfter !== true) {
     const volts = row.voltsAfter === null ? 'nothing' : `${row.voltsAfter.toFixed(1)} V`;
     const high = row.voltsAfter !== null && row.voltsAfter > 30;
-    const text = `With ${CALL_NAMES[row.call]}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
+    const text = `With ${callName(row.call)}, the thermostat gets ${volts} at its own terminals: ${high ? 'more than it stands' : 'its display dies'}.`;
     found.push(
       finding(
         needsSupply === 'dozes' ? 'warn' : 'stop',
@@ -126,7 +127,7 @@ export function rowFindings(
 }
 
 function capitalCall(call: Call): string {
-  const name = CALL_NAMES[call];
+  const name = callName(call);
   return name.charAt(0).toUpperCase() + name.slice(1);
 }
 
@@ -136,6 +137,6 @@ export function foldSupply(findings: readonly Finding[]): Finding[] {
   const [first] = unfed;
   if (!first || unfed.length < 2) return [...findings];
   const because = unfed.flatMap((one) => one.because);
-  const text = `The thermostat gets too little at its own terminals in ${unfed.length} calls (${because.map((id) => CALL_NAMES[id.replace('call:', '') as Call]).join(', ')}): its display dies.`;
+  const text = `The thermostat gets too little at its own terminals in ${unfed.length} calls (${because.map((id) => callName(id.replace('call:', '') as Call)).join(', ')}): its display dies.`;
   return [{ ...first, text, because }, ...findings.filter((one) => one.code !== 'thermostat-unfed')];
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
 import { planFor } from '../plan/plan';
-import { furnaceFourWires, furnaceWithSpare } from '../scenarios/houses';
-import { choosing, zonedHouse } from '../scenarios/zoned-houses';
+import { furnaceFourWires, furnaceWithSpare } from '../houses/houses';
+import { choosing, zonedHouse } from '../houses/zoned-houses';
 import { prove, type ProofInput } from './prove';
 import { circuitKey, rememberingProver } from './proof-memory';
 import { wiringOf } from '../wiring/from-job';

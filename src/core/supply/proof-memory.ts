@@ -34,13 +34,13 @@ const keys = new WeakMap<Wiring, string>();
 export function circuitKey(wiring: Wiring): string {
   const known = keys.get(wiring);
   if (known !== undefined) return known;
-  const strands = wiring.strands.map(({ id, name, ohms, continuity, wall, equipment }) => [
+  const strands = wiring.strands.map(({ id, name, ohms, continuity, near, far }) => [
     id,
     name,
     ohms,
     continuity === 'broken',
-    wall,
-    equipment
+    near,
+    far
   ]);
   const key = JSON.stringify([wiring.devices, strands, wiring.links, wiring.upsets ?? []]);
   keys.set(wiring, key);

@@ -4,7 +4,7 @@ import type { World } from '../devices/world';
 import { findDevice, CATALOGUE } from '../match/catalogue';
 import { newJob } from '../job/create';
 import { makeId } from '../job/ids';
-import { boardOf, linkOf, plug, strandOf, thermostatOf, worldOf } from '../scenarios/hand-wired';
+import { boardOf, linkOf, plug, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
 import type { FindingCode } from '../trade/findings';
 import type { Board, OldThermostat, Strand, WireLink, Wiring } from '../wiring/graph';
 import { prove, type ProofInput } from './prove';

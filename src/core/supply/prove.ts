@@ -4,14 +4,21 @@
  */
 import { running } from '../circuit/expected';
 import { simulate, type CallResult, type SimulateFailure, type SupplyResult } from '../circuit/simulate';
-import { callsOf } from '../devices/calls';
+import { callsOf, combinedCallsOf } from '../devices/calls';
 import { isHeatPump } from '../devices/roles';
-import { supplyCases, type World } from '../devices/world';
+import {
+  supplyCases,
+  withBlowerInCool,
+  withNeighbourWorlds,
+  type MachineWorld,
+  type World
+} from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
-import { NOMINAL_VOLTS } from '../trade/loads';
 import { hasStop, sortFindings, type Finding } from '../trade/findings';
-import type { Call, LoadId } from '../trade/vocabulary';
+import { isCombined, type Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
+import { isSupply } from '../wiring/graph';
 import { jointWiring, type Neighbour } from '../wiring/joint';
 import { complaintFindings } from './complaint';
 import { CIRCUIT_LIMITS, limitFindings, type HoldsNominally } from './limit-findings';
@@ -80,7 +87,12 @@ export interface ProofInput {
   /** Whether the device dies or dozes without a common, charges itself while nothing is called, or does not care. */
   readonly needsSupply: 'always' | 'dozes' | 'idle' | 'never';
   /** Other thermostats on the same machines, as they are or will be: they draw from the same transformer. */
-  readonly neighbours?: readonly Neighbour[];
+  readonly neighbours?: readonly ProofNeighbour[];
+}
+
+/** Another thermostat on the same machines, with how its own devices are, by their ids in the joint graph. */
+export interface ProofNeighbour extends Neighbour {
+  readonly worlds: Readonly<Record<string, MachineWorld>>;
 }
 
 export function prove(input: ProofInput): Proof {
@@ -131,14 +143,15 @@ function behaviours(world: World): World[] {
   return knownByFamily
     ? [world]
     : [
-        { ...world, blowerInCool: 'g' },
-        { ...world, blowerInCool: 'board' }
+        withBlowerInCool(world, 'g'),
+        withBlowerInCool(world, 'board')
       ];
 }
 
 function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
   const [first = world, ...others] = behaviours(world);
-  const printed = proveBehaviour(input, first, world, weight, callsOf(first, input.before));
+  const calls = [...callsOf(first, input.before), ...combinedCallsOf(first, input.before)];
+  const printed = proveBehaviour(input, first, world, weight, calls);
   const said = new Set(printed.findings.map((one) => `${one.code} ${one.text}`));
   const more = others
     .map((one) => proveBehaviour(input, one, world, weight, printed.cooled))
@@ -176,20 +189,25 @@ function proveBehaviour(
 ): BehaviourOutcome {
   const neighbours = input.neighbours ?? [];
   const shared = neighbours.length > 0;
+  const jointWorld = withNeighbourWorlds(
+    behaviour,
+    Object.assign({}, ...neighbours.map((one) => one.worlds)) as Record<string, MachineWorld>
+  );
   const allAfter = shared ? jointWiring(input.after, neighbours) : input.after;
   const wirings = { before: input.before, allAfter, shared };
   const solved: SolvedCall[] = [];
   const findings: Finding[] = [];
   for (const call of calls) {
-    const one = solveCall(input, allAfter, behaviour, call);
+    const one = solveCall(input, allAfter, { own: behaviour, joint: jointWorld }, call);
     if ('ok' in one) return { world, proof: null, findings: [unsolvable(one, world)], solves: 0, cooled: [] };
     solved.push(one);
-    findings.push(
+    const own = [
       ...crowdFindings(one, neighbours.length + 1),
       ...rowFindings(one.row, behaviour, input.needsSupply),
       ...worstHarm(one.cases),
       ...dipFindings(one.was, one.cases)
-    );
+    ];
+    findings.push(...(isCombined(call) ? newWith(call, own, findings) : own));
   }
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
@@ -206,6 +224,13 @@ function proveBehaviour(
   return { world, proof, findings, solves, cooled: cooledCalls(solved, limits) };
 }
 
+/** Of a call that asks for several things at once: what none of them did by itself. */
+function newWith(call: Call, own: readonly Finding[], said: readonly Finding[]): Finding[] {
+  const about = (one: Finding) => `${one.code} ${one.because.filter((id) => !id.startsWith('call:')).join(' ')}`;
+  const known = new Set(said.map(about));
+  return own.filter((one) => !known.has(about(one)) || one.code === 'thermostat-unfed');
+}
+
 function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {
   const runsCompressor = ({ was, cases, crowd }: SolvedCall) =>
     [was, ...cases, ...(crowd ? [crowd] : [])].some((one) => running(one.loads).includes('compressor'));
@@ -217,7 +242,7 @@ function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits |
 function solveCall(
   input: ProofInput,
   allAfter: Wiring,
-  world: World,
+  { own: world, joint }: { readonly own: World; readonly joint: World },
   call: Call
 ): SolvedCall | SimulateFailure {
   const was = simulate(input.before, world, call);
@@ -229,12 +254,12 @@ function solveCall(
     cases.push(now.result);
   }
   // Polarity and bonding are each thermostat's own matter, and solved above; what all draw together is solved once.
-  const together = allAfter === input.after ? null : simulate(allAfter, world, call);
+  const together = allAfter === input.after ? null : simulate(allAfter, joint, call);
   if (together && !together.ok) return together;
   const crowd = together?.result ?? null;
   const all = [was.result, ...cases, ...(crowd ? [crowd] : [])];
   const solves = all.reduce((sum, one) => sum + one.solves, 0);
-  const nominal = { world, call, was: was.result, cases, crowd };
+  const nominal = { world: joint, call, was: was.result, cases, crowd };
   return { ...nominal, row: nominalRow(nominal), solves };
 }
 
@@ -255,14 +280,13 @@ function holdsNominally(
       const solved = of(call);
       const results = solved ? [...solved.cases, ...(solved.crowd ? [solved.crowd] : [])] : [];
       const own = results.flatMap((one) => one.supplies.filter((it) => it.id === supply));
-      return own.every((one) => !one.fuseOpen && one.amps * NOMINAL_VOLTS <= one.ratedVa);
+      return own.every((one) => !one.fuseOpen && one.amps <= one.ratedAmps);
     }
   };
 }
 
 function suppliesIn(wiring: Wiring): number {
-  const kinds: ReadonlySet<string> = new Set(['board', 'plug-in-transformer', 'added-transformer']);
-  return wiring.devices.filter((one) => kinds.has(one.kind)).length;
+  return wiring.devices.filter(isSupply).length;
 }
 
 function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solves'>): NominalRow {
@@ -290,7 +314,7 @@ function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solve
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
     vaBefore: mostVa([was]),
     vaAfter: mostVa(all),
-    loadShare: Math.max(0, ...supplies.map((one) => (one.amps * NOMINAL_VOLTS) / one.ratedVa)),
+    loadShare: Math.max(0, ...supplies.map((one) => one.amps / one.ratedAmps)),
     fuse: nearestFuse(supplies)
   };
 }

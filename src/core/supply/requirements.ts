@@ -1,12 +1,13 @@
 /** What several methods ask for before they can be drawn at all. */
 import { finding, type Finding } from '../trade/findings';
-import { hasMark, type Board, type Strand } from '../wiring/graph';
+import { marksMean } from '../trade/terminals';
+import type { Board, Strand } from '../wiring/graph';
 import { boardWithCommon, commonBoards, feedingBoard, noCommonMark, strandsAt } from './equipment';
 import type { SupplySituation, Variant } from './types';
 
 /** The board that feeds the wall, with a common, for a device that takes one; or why not. */
 export function commonAtBothPlates({ before, device }: SupplySituation): Board | Finding {
-  if (!hasMark(device, 'C'))
+  if (!marksMean(device.marks, 'C'))
     return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
   return boardWithCommon(before, device) ?? noCommonMark(feedingBoard(before, device));
 }
@@ -43,7 +44,7 @@ export interface CallPair {
 
 /** The conductors on Y and on G at both ends; or the finding that says which is missing. */
 export function callPair({ before }: SupplySituation, board: Board): CallPair | Finding {
-  const on = (mark: string) => strandsAt(before, board, mark).find((one) => one.wall.state === 'landed');
+  const on = (mark: string) => strandsAt(before, board, mark).find((one) => one.near.state === 'landed');
   const [y, g] = [on('Y1'), on('G')];
   if (y && g) return { y, g };
   return finding(

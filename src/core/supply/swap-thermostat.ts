@@ -3,14 +3,21 @@
  * on the new plate what its other end does at the equipment. By function, never by the letter and never by colour.
  */
 import { markForRole, roleOf, type Role } from '../devices/roles';
+import type { MachineWorld } from '../devices/world';
 import type { DeviceFacts } from '../job/device-facts';
 import { finding, type Finding } from '../trade/findings';
-import { canonicalMark, isHot } from '../trade/terminals';
+import { canonicalMark, isHot, marksMean } from '../trade/terminals';
 import {
-  hasMark,
+  deviceAtEnd,
+  deviceOf,
+  landed,
+  landedMark,
   landedTerminal,
-  splitTerminal,
-  terminalId,
+  marksOf,
+  printedMark,
+  sheetPlate,
+  sheetTerminal,
+  wallPlace,
   wallThermostat,
   type Board,
   type Landing,
@@ -31,17 +38,16 @@ export interface Swapped {
 
 /** `common`: the machine whose common the new thermostat gets, where two supplies reach the wall; else the one that feeds its electronics. */
 export function swapThermostat(
-  { before, device, world }: SupplySituation,
+  { before, device, world, thermostat }: SupplySituation,
   common: Board | undefined = feedingBoard(before, device)
 ): Swapped {
   const old = wallThermostat(before);
-  const fresh = newThermostatDevice(device);
+  const fresh = newThermostatDevice(device, wallPlace(before), thermostat.id);
   const findings: Finding[] = [];
   const twoSupplies = countSupplies(before) > 1;
   const strands = before.strands.map((strand) => {
-    if (strand.wall.state !== 'landed') return strand;
-    const placed = placeFor(strand, device, world, twoSupplies);
-    if (twoSupplies && isCommonOfAnother(strand, common)) {
+    if (strand.near.state !== 'landed') return strand;
+    if (twoSupplies && isCommonOfAnother(before, strand, common)) {
       findings.push(
         finding(
           'note',
@@ -50,15 +56,19 @@ export function swapThermostat(
           [strand.id]
         )
       );
-      return { ...strand, wall: COILED };
+      return { ...strand, near: COILED };
     }
-    if ('finding' in placed) findings.push(placed.finding);
-    return { ...strand, wall: placed.landing };
+    const placed = placeFor(before, strand, { device, world, twoSupplies });
+    if (placed.finding) findings.push(placed.finding);
+    return { ...strand, near: placed.landing };
   });
-  const links = before.links.filter(
-    (link) => splitTerminal(link.a).device !== old.id && splitTerminal(link.b).device !== old.id
+  const links = before.links.filter((link) =>
+    [link.a, link.b].every((end) => deviceOf(before, end)?.id !== old.id)
   );
-  const clip = device.rails === 'link-removable' || device.rails === 'link-to-be-cut' ? clipOf(device) : null;
+  const clip =
+    device.rails === 'link-removable' || device.rails === 'link-to-be-cut'
+      ? clipOf(device, wallPlace(before))
+      : null;
   return {
     wiring: {
       ...before,
@@ -70,73 +80,93 @@ export function swapThermostat(
   };
 }
 
-function isCommonOfAnother(strand: Strand, common: Board | undefined): boolean {
-  const far = landedTerminal(strand.equipment);
-  return far !== null && splitTerminal(far).mark === 'C' && splitTerminal(far).device !== common?.id;
+function isCommonOfAnother(wiring: Wiring, strand: Strand, common: Board | undefined): boolean {
+  return (
+    landedMark(wiring, strand.far) === 'C' && deviceAtEnd(wiring, strand.far)?.id !== common?.id
+  );
 }
 
-export function newThermostatDevice(device: DeviceFacts): NewThermostat {
+/** `at`: the place on the wall; `control`: the thermostat's place whose calls it makes. */
+export function newThermostatDevice(device: DeviceFacts, at: string, control: string): NewThermostat {
   return {
     kind: 'new-thermostat',
     id: device.id,
-    place: 'wall',
+    at,
+    control,
     name: `${device.maker} ${device.model}`,
-    marks: device.marks,
+    screws: sheetPlate(device).screws,
     facts: device
   };
 }
 
 /** The clip between RH and RC that comes with the device. */
-export function clipOf(device: DeviceFacts): WireLink | null {
-  if (!hasMark(device, 'RH') || !hasMark(device, 'RC')) return null;
+export function clipOf(device: DeviceFacts, at: string): WireLink | null {
+  if (!marksMean(device.marks, 'RH') || !marksMean(device.marks, 'RC')) return null;
   return {
     id: `ln-${device.id}-clip`,
-    place: 'wall',
-    a: terminalId(device.id, 'RH'),
-    b: terminalId(device.id, 'RC'),
+    at,
+    a: sheetTerminal(device, 'RH'),
+    b: sheetTerminal(device, 'RC'),
     kind: 'clip'
   };
 }
 
-type Placed = { readonly landing: Landing } | { readonly landing: Landing; readonly finding: Finding };
+interface Placed {
+  readonly landing: Landing;
+  readonly finding?: Finding;
+}
 
-function placeFor(
-  strand: Strand,
-  device: DeviceFacts,
-  world: { family: SupplySituation['world']['family'] },
-  twoSupplies: boolean
-): Placed {
-  const far = landedTerminal(strand.equipment);
+interface PlaceRequest {
+  readonly device: DeviceFacts;
+  readonly world: MachineWorld;
+  readonly twoSupplies: boolean;
+}
+
+function placeFor(wiring: Wiring, strand: Strand, { device, world, twoSupplies }: PlaceRequest): Placed {
+  const far = landedTerminal(strand.far);
+  const wall = landedTerminal(strand.near);
+  const wallPrint = wall === null ? '?' : printedMark(wiring, wall);
+  if (far === null && strand.far.state === 'unseen') {
+    const text = `The ${strand.name} conductor is on ${wallPrint} at the wall, which nobody can read, and its other end was not seen. Find that end before anything is moved.`;
+    return { landing: COILED, finding: finding('stop', 'end-not-read', text, [strand.id]) };
+  }
   if (far === null) {
     const text = `The ${strand.name} conductor is fixed at the wall but on nothing at the equipment: it stays off, wrapped back.`;
     return { landing: COILED, finding: finding('note', 'terminal-moved', text, [strand.id]) };
   }
-  const farMark = splitTerminal(far).mark;
-  const wallMark = splitTerminal(landedTerminal(strand.wall) ?? '').mark;
+  const farMark = landedMark(wiring, strand.far);
+  const farPrint = printedMark(wiring, far);
+  if (farMark === null) {
+    const text = `Nobody knows what ${farPrint} at the equipment is for, and the ${strand.name} conductor is on it at both ends: it does something. Look in the diagram inside the door what ${farPrint} is, and say so at the terminal.`;
+    return { landing: COILED, finding: finding('stop', 'mark-not-explained', text, [strand.id]) };
+  }
+  const wallMark = landedMark(wiring, strand.near);
   const role = roleOf(farMark, world);
   const mark =
     role === null ? sameMark(device, farMark) : markFor(role, device, twoSupplies ? wallMark : null);
   if (mark === null) {
-    const text = `The ${device.model} has no terminal for what the ${strand.name} conductor does (${farMark} at the equipment): it stays off, wrapped back.`;
+    const text = `The ${device.model} has no terminal for what the ${strand.name} conductor does (${farPrint} at the equipment): it stays off, wrapped back.`;
     const level = role === 'common' ? 'note' : 'warn';
     return { landing: COILED, finding: finding(level, 'missing-terminal', text, [strand.id, device.id]) };
   }
-  const landing: Landing = { state: 'landed', terminal: terminalId(device.id, mark) };
-  if (isHot(wallMark) || wallMark === mark || role === 'reversing') return { landing };
-  const text = `The ${strand.name} conductor was on ${wallMark} at the wall and is on ${farMark} at the equipment: it goes to ${mark}.`;
+  const landing = landed(sheetTerminal(device, mark));
+  const stays = wallMark !== null && (isHot(wallMark) || wallMark === mark);
+  if (stays || role === 'reversing') return { landing };
+  const text = `The ${strand.name} conductor was on ${wallPrint} at the wall and is on ${farPrint} at the equipment: it goes to ${mark}.`;
   return { landing, finding: finding('note', 'terminal-moved', text, [strand.id]) };
 }
 
 function sameMark(device: DeviceFacts, mark: string): string | null {
-  return hasMark(device, mark) ? canonicalMark(mark) : null;
+  return marksMean(device.marks, mark) ? mark : null;
 }
 
 function markFor(role: Role, device: DeviceFacts, keepMark: string | null): string | null {
+  const marks = marksOf(sheetPlate(device));
   if (role === 'hot' || role === 'hot-heat' || role === 'hot-cool') {
     // Two supplies: each stays on the side that it was on. One: the terminal that feeds the electronics, with the clip in.
-    if (keepMark !== null) return hasMark(device, keepMark) ? keepMark : markForRole(role, device.marks);
+    if (keepMark !== null) return marks.includes(keepMark) ? keepMark : markForRole(role, marks);
     const feeds = canonicalMark(device.electronicsFrom);
-    return hasMark(device, feeds) ? feeds : markForRole('hot', device.marks);
+    return marks.includes(feeds) ? feeds : markForRole('hot', marks);
   }
-  return markForRole(role, device.marks);
+  return markForRole(role, marks);
 }

@@ -5,6 +5,10 @@
 import { isHeatPump } from '../devices/roles';
 import { finding, type Finding } from '../trade/findings';
 import {
+  landed,
+  landedMark,
+  screwsOfMarks,
+  screwThat,
   terminalId,
   type Adapter,
   type Board,
@@ -33,41 +37,46 @@ export function rolesOf({ y, g }: CallPair, variant: string | null): Roles {
   return variant === 'y-becomes-c' ? { common: y, shared: g } : { common: g, shared: y };
 }
 
+/** Terminals at the wall that the common and the shared conductor end at. */
+export interface WallEnds {
+  readonly commonEnd: string;
+  readonly callsEnd: string;
+}
+
 /** The module on the board's R, C, Y and G by short pieces, the shared conductor on its K. */
 export function withAdapter(
   wiring: Wiring,
   board: Board,
-  device: string,
   { common, shared }: Roles,
-  wallEnd: string
+  { commonEnd, callsEnd }: WallEnds
 ): Wiring {
   const adapter: Adapter = {
     kind: 'adapter',
     id: ADAPTER_ID,
-    place: 'equipment',
+    at: board.at,
     name: 'adapter',
-    marks: ['R', 'C', 'K', 'Y', 'G'],
-    beside: board.name
+    screws: screwsOfMarks(ADAPTER_ID, ['R', 'C', 'K', 'Y', 'G'])
   };
+  const onBoard = (mark: string) => screwThat(board, mark)?.id ?? terminalId(board.id, mark);
   const pieces = ['R', 'C', 'Y', 'G'].map((mark): WireLink => ({
     id: `ln-adapter-${mark.toLowerCase()}`,
-    place: 'equipment',
+    at: board.at,
     a: terminalId(ADAPTER_ID, mark),
-    b: terminalId(board.id, mark),
+    b: onBoard(mark),
     kind: 'wire'
   }));
   const move = (strand: Strand): Strand => {
     if (strand.id === common.id)
       return {
         ...strand,
-        wall: { state: 'landed', terminal: terminalId(device, 'C') },
-        equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+        near: landed(commonEnd),
+        far: landed(onBoard('C'))
       };
     if (strand.id === shared.id)
       return {
         ...strand,
-        wall: { state: 'landed', terminal: wallEnd },
-        equipment: { state: 'landed', terminal: terminalId(ADAPTER_ID, 'K') }
+        near: landed(callsEnd),
+        far: landed(terminalId(ADAPTER_ID, 'K'))
       };
     return strand;
   };
@@ -90,7 +99,7 @@ export const ADAPTER_PIECES: Part = {
 /** What no circuit knows about such modules. */
 export function adapterRules(situation: SupplySituation, { common, shared }: Roles): Finding[] {
   const unread = situation.recorded.strands.filter(
-    (one) => [common.id, shared.id].includes(one.id) && one.equipment.state === 'unseen'
+    (one) => [common.id, shared.id].includes(one.id) && one.far.state === 'unseen'
   );
   return [
     finding(
@@ -121,9 +130,7 @@ function notForThis({ before, worlds }: SupplySituation): Finding[] {
   const not = (level: 'stop' | 'warn', text: string) => finding(level, 'adapter-not-for-this', text);
   const secondHeat = before.strands.some(
     (one) =>
-      one.wall.state === 'landed' &&
-      one.equipment.state === 'landed' &&
-      one.equipment.terminal.endsWith('.W2')
+      one.near.state === 'landed' && landedMark(before, one.far) === 'W2'
   );
   return [
     ...(countSupplies(before) > 1

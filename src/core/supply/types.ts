@@ -20,6 +20,8 @@ export interface SupplySituation {
   /** `found` without an adapter of the old thermostat: what the methods build on. */
   readonly before: Wiring;
   readonly assumed: readonly string[];
+  /** `found` with what has been done since: where the work goes on from. */
+  readonly now: Wiring;
   /** Believable ways the equipment may be, likeliest first; never empty where a method is asked. */
   readonly worlds: readonly WeightedWorld[];
   /** The likeliest. */

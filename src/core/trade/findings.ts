@@ -6,6 +6,7 @@ export type FindingLevel = 'stop' | 'warn' | 'note';
 export const FINDING_CODES = [
   // the record
   'duplicate-id',
+  'too-many',
   'landed-twice',
   'landed-nowhere',
   'on-terminal-but-not-landed',
@@ -27,6 +28,7 @@ export const FINDING_CODES = [
   'millivolt',
   'mains-controls',
   'mark-ambiguous',
+  'mark-not-explained',
   'ends-not-matched',
   'leave-alone',
   'common-not-traced',

@@ -26,6 +26,8 @@ export const COILS = {
   boilerRelay: { va: 3, powerFactor: 0.65, inrush: 2 },
   zoneValve: { va: 7.5, powerFactor: 0.9, inrush: 1.2 },
   humidifierValve: { va: 12, powerFactor: 0.6, inrush: 2 },
+  /** A dehumidifier's or a ventilator's relay, as a fan relay. */
+  accessoryRelay: { va: 4, powerFactor: 0.65, inrush: 2 },
   lockOutRelay: { va: 3, powerFactor: 0.65, inrush: 2 }
 } as const satisfies Record<string, CoilFacts>;
 
@@ -80,5 +82,7 @@ export const LOAD_NAMES: Readonly<Record<LoadId, string>> = {
   boiler: 'boiler',
   pump: 'pump',
   humidifier: 'humidifier',
+  dehumidifier: 'dehumidifier',
+  ventilator: 'ventilator',
   thermostat: 'thermostat'
 };

@@ -48,7 +48,8 @@ const facts: readonly MarkFacts[] = [
   { mark: 'HUM', class: 'accessory', means: 'humidifier' },
   { mark: 'DEHUM', class: 'accessory', means: 'dehumidifier' },
   { mark: 'ACC', class: 'accessory', means: 'accessory' },
-  { mark: 'V', class: 'accessory', means: 'ventilator' },
+  { mark: 'V', class: 'ambiguous', means: 'ventilator; hot on some boards' },
+  { mark: 'GND', class: 'ambiguous', means: 'common on some boards, earth on others: read the diagram' },
   { mark: 'T', class: 'contact', means: 'two-wire contact: closing it calls for heat' },
   { mark: 'TT', class: 'contact', means: 'two-wire contact: closing it calls for heat' },
   { mark: 'T1', class: 'contact', means: 'two-wire contact: closing it to T2 calls for heat' },
@@ -100,7 +101,8 @@ export const COMMON_MARKS = [
   'L2'
 ] as const;
 
-const readAs: Readonly<Record<string, string>> = {
+/** Spellings of one and the same mark. */
+const SPELLINGS: Readonly<Record<string, string>> = {
   W: 'W1',
   Y: 'Y1',
   'O/B': 'OB',
@@ -110,22 +112,83 @@ const readAs: Readonly<Record<string, string>> = {
   'W1/E': 'W1'
 };
 
+/**
+ * Other prints for the same functions, and screws that have two functions at once (handbook of the trade: boards that join both stages,
+ * heat with emergency heat). Any of them may mean something else on an odd board: what somebody states about a screw goes before this table.
+ */
+const PRINTS: Readonly<Record<string, readonly string[]>> = {
+  '24V': ['R'],
+  '24VAC': ['R'],
+  VR: ['R'],
+  HOT: ['R'],
+  TR: ['R'],
+  COM: ['C'],
+  '24V COM': ['C'],
+  '24VCOM': ['C'],
+  '24VAC(C)': ['C'],
+  TH: ['W1'],
+  TSTAT: ['W1'],
+  H: ['W1'],
+  'W/E': ['W1', 'E'],
+  'W1/E': ['W1', 'E'],
+  'W/AUX': ['W1', 'AUX'],
+  'W2/AUX': ['W2', 'AUX'],
+  'AUX/W2': ['W2', 'AUX'],
+  'Y/Y2': ['Y1', 'Y2'],
+  'Y1/Y2': ['Y1', 'Y2'],
+  F: ['G']
+};
+
 /** `Z1`, `Z2`, …: the call terminal of one zone on a panel that several share. */
 export const ZONE_MARK = /^Z\d+$/;
 
-/** The mark as the core compares it: `w` and `W` become `W1`, `o/b` becomes `OB`. Unknown marks stay as they are, in upper case. */
+/**
+ * The mark in the form in which prints are compared: `w` and `W` become `W1`, `o/b` becomes `OB`, `COM` becomes `C`. Unknown marks stay as
+ * they are, in upper case.
+ */
 export function canonicalMark(printed: string): string {
   const known = canonicalOf.get(printed);
   if (known !== undefined) return known;
-  const upper = printed.trim().toUpperCase();
-  const mark = readAs[upper] ?? upper;
+  const upper = upperMark(printed);
+  const mark = SPELLINGS[upper] ?? PRINTS[upper]?.[0] ?? upper;
   if (canonicalOf.size < MOST_SPELLINGS) canonicalOf.set(printed, mark);
   return mark;
+}
+
+function upperMark(printed: string): string {
+  return printed.trim().replace(/\s+/g, ' ').toUpperCase();
 }
 
 /** Spellings met so far: a circuit asks for the same few marks over and over. Bounded, since a record may hold any text. */
 const canonicalOf = new Map<string, string>();
 const MOST_SPELLINGS = 500;
+
+/** Everything that a print usually means at once, in canonical marks; empty where the trade does not know it. */
+export function usualMeanings(printed: string): readonly string[] {
+  const upper = upperMark(printed);
+  const several = PRINTS[upper];
+  if (several) return several;
+  const mark = SPELLINGS[upper] ?? upper;
+  return MARKS.has(mark) && !UNDECIDED.has(mark) ? [mark] : [];
+}
+
+/** Known prints that say nothing by themselves. */
+const UNDECIDED: ReadonlySet<string> = new Set(['GND']);
+
+/**
+ * A short name of a print for ids: `w1`, `o/b` as `ob`, `+` as `plus`, no print as `blank`. Spellings of one mark share it; other prints
+ * keep their own letters.
+ */
+export function markSlug(printed: string): string {
+  const upper = upperMark(printed);
+  const slug = (SPELLINGS[upper] ?? upper)
+    .toLowerCase()
+    .replace(/\+/g, 'plus')
+    .replace(/^-$/, 'minus')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return slug === '' ? 'blank' : slug;
+}
 
 /** Facts of a mark as printed, or undefined when the trade does not know it. */
 export function markFacts(printed: string): MarkFacts | undefined {
@@ -141,6 +204,15 @@ export function isHot(mark: string): boolean {
   return markClass(mark) === 'hot';
 }
 
+/** Marks that a hot conductor may be on, in the order in which a machine's own is looked for; a contact's first side counts as one. */
+export const HOT_MARKS = ['R', 'RH', 'RC', 'T1', 'T'] as const;
+
+/** Whether a sheet's list of marks has a terminal that does what the mark says. */
+export function marksMean(marks: readonly string[], mark: string): boolean {
+  const wanted = canonicalMark(mark);
+  return marks.some((one) => usualMeanings(one).includes(wanted) || canonicalMark(one) === wanted);
+}
+
 /** One of the things that an ambiguous mark may stand for, and what decides for it. */
 export interface MarkReading {
   readonly id:
@@ -153,7 +225,11 @@ export interface MarkReading {
     | 'lamp'
     | 'mains'
     | 'data'
-    | 'call';
+    | 'call'
+    | 'ventilator'
+    | 'earth';
+  /** What it would be as a mark; null where that depends on the other end. */
+  readonly mark: string | null;
   readonly means: string;
   /** What has to be seen at the other end for this reading. */
   readonly decidedBy: string;
@@ -161,27 +237,32 @@ export interface MarkReading {
 
 const asReversing: MarkReading = {
   id: 'reversing',
+  mark: 'B',
   means: 'reversing valve, energised for heating',
   decidedBy: 'the other end is on B, O or O/B of a heat pump'
 };
 const asCommon: MarkReading = {
   id: 'common',
+  mark: 'C',
   means: 'common',
   decidedBy: 'the other end is on C, or on the transformer’s other side'
 };
 const asEmergency: MarkReading = {
   id: 'emergency',
+  mark: 'E',
   means: 'emergency heat',
   decidedBy: 'the other end is on E, X2 or W2 of a heat pump'
 };
-const asHot: MarkReading = { id: 'hot', means: 'hot', decidedBy: 'the other end is on R' };
+const asHot: MarkReading = { id: 'hot', mark: 'R', means: 'hot', decidedBy: 'the other end is on R' };
 const asData: MarkReading = {
   id: 'data',
+  mark: null,
   means: 'data line',
   decidedBy: 'the other end is on an interface board with numbers or letters like these'
 };
 const asCall: MarkReading = {
   id: 'call',
+  mark: null,
   means: 'a call such as W, Y or G',
   decidedBy: 'the other end is on W, Y or G'
 };
@@ -193,16 +274,30 @@ export const MARK_READINGS: Readonly<Record<string, readonly MarkReading[]>> = {
   X2: [asEmergency, asCommon],
   E: [asEmergency, asHot],
   W2: [
-    { id: 'second-heat', means: 'second heat stage', decidedBy: 'the machine is a furnace or boiler' },
-    { id: 'auxiliary', means: 'auxiliary heat', decidedBy: 'the machine is a heat pump' }
+    {
+      id: 'second-heat',
+      mark: 'W2',
+      means: 'second heat stage',
+      decidedBy: 'the machine is a furnace or boiler'
+    },
+    { id: 'auxiliary', mark: 'AUX', means: 'auxiliary heat', decidedBy: 'the machine is a heat pump' }
   ],
   '4': [asHot, asData],
   '5': [asCall, asHot, asData],
   '6': [asCall, asData],
+  V: [
+    { id: 'ventilator', mark: 'V', means: 'ventilator', decidedBy: 'the other end is on V of a ventilator' },
+    asHot
+  ],
+  GND: [
+    asCommon,
+    { id: 'earth', mark: null, means: 'earth', decidedBy: 'the diagram shows it joined to the cabinet alone' }
+  ],
   L: [
-    { id: 'lamp', means: 'fault lamp', decidedBy: 'the other end is on L of a 24 V board' },
+    { id: 'lamp', mark: 'L', means: 'fault lamp', decidedBy: 'the other end is on L of a 24 V board' },
     {
       id: 'mains',
+      mark: null,
       means: 'live of the mains: stop',
       decidedBy: 'N stands beside it, or a meter reads more than 50 V'
     }

@@ -65,8 +65,8 @@ export const METHOD_IDS = [
 export const MethodId = v.picklist(METHOD_IDS, 'a supply method such as spare-conductor');
 export type MethodId = v.InferOutput<typeof MethodId>;
 
-export const CALLS = [
-  'idle',
+/** What a control may ask for; the last two are those of mains controls. */
+export const REQUESTS = [
   'heat1',
   'heat2',
   'cool1',
@@ -75,12 +75,18 @@ export const CALLS = [
   'aux',
   'emergency',
   'humidify',
+  'dehumidify',
+  'ventilate',
   'hot-water',
   'heating'
 ] as const;
-export type Call = (typeof CALLS)[number];
+export type Request = (typeof REQUESTS)[number];
 
-export const CALL_NAMES: Readonly<Record<Call, string>> = {
+/** Nothing asked for, or one thing: the calls that have a word of their own. Combinations are made in `calls.ts`. */
+export const CALLS = ['idle', ...REQUESTS] as const;
+export type SimpleCall = (typeof CALLS)[number];
+
+export const CALL_NAMES: Readonly<Record<SimpleCall, string>> = {
   idle: 'nothing called',
   heat1: 'heat',
   heat2: 'heat, second stage',
@@ -90,6 +96,8 @@ export const CALL_NAMES: Readonly<Record<Call, string>> = {
   aux: 'auxiliary heat',
   emergency: 'emergency heat',
   humidify: 'humidify',
+  dehumidify: 'dehumidify',
+  ventilate: 'ventilate',
   'hot-water': 'hot water',
   heating: 'heating'
 };
@@ -107,6 +115,8 @@ export type LoadId =
   | 'boiler'
   | 'pump'
   | 'humidifier'
+  | 'dehumidifier'
+  | 'ventilator'
   | 'thermostat';
 
 export const VERDICTS = ['go', 'care', 'pro', 'no'] as const;

@@ -1,36 +1,24 @@
 /**
  * The difference of two wirings as values that can be applied, reversed and written down. The move list is made of these and of
- * nothing else, so that the moves cannot disagree with the sheet.
+ * nothing else, so that the moves cannot disagree with the sheet; what has been done is a log of them.
  */
-import type { EndSide } from '../trade/vocabulary';
+import type * as v from 'valibot';
+import type { GraphChange } from '../job/graph-schema';
 import {
   boards,
+  placeOf,
+  type Board,
   type Cable,
   type Device,
   type Landing,
+  type Place,
+  type SmallDevice,
   type Strand,
-  type WireLink,
+  type StrandEnd,
   type Wiring
 } from './graph';
 
-export type Change =
-  | {
-      readonly kind: 'end';
-      readonly strand: string;
-      readonly side: EndSide;
-      readonly from: Landing;
-      readonly to: Landing;
-    }
-  | { readonly kind: 'link-on' | 'link-off'; readonly link: WireLink }
-  | { readonly kind: 'device-on' | 'device-off'; readonly device: Device }
-  | {
-      /** The transformer of a machine is exchanged: its size before and after, VA; null where nobody has read it. */
-      readonly kind: 'transformer';
-      readonly device: string;
-      readonly from: number | null;
-      readonly to: number | null;
-    }
-  | { readonly kind: 'cable-in' | 'cable-out'; readonly cable: Cable; readonly strands: readonly Strand[] };
+export type Change = Readonly<v.InferOutput<typeof GraphChange>>;
 
 const LOOSE: Landing = { state: 'loose' };
 
@@ -53,8 +41,16 @@ export function difference(before: Wiring, after: Wiring): Change[] {
       cable,
       strands: strandsIn(before, cable).map(lifted)
     })),
-    ...missing(before.devices, after.devices).map((device): Change => ({ kind: 'device-off', device })),
-    ...missing(after.devices, before.devices).map((device): Change => ({ kind: 'device-on', device })),
+    ...small(missing(before.devices, after.devices)).map((device): Change => ({
+      kind: 'device-off',
+      device,
+      place: placeFor(before, device)
+    })),
+    ...small(missing(after.devices, before.devices)).map((device): Change => ({
+      kind: 'device-on',
+      device,
+      place: placeFor(after, device)
+    })),
     ...come.map((cable): Change => ({
       kind: 'cable-in',
       cable,
@@ -79,6 +75,15 @@ function transformerChanges(before: Wiring, after: Wiring): Change[] {
   });
 }
 
+/** A machine's board neither comes nor goes. */
+function small(devices: readonly Device[]): SmallDevice[] {
+  return devices.filter((one): one is SmallDevice => one.kind !== 'board');
+}
+
+function placeFor(wiring: Wiring, device: SmallDevice): Place {
+  return placeOf(wiring, device.at) ?? { id: device.at, kind: 'machine', name: device.at };
+}
+
 function missing<T extends { readonly id: string }>(from: readonly T[], other: readonly T[]): T[] {
   return from.filter((one) => !other.some((two) => two.id === one.id));
 }
@@ -90,11 +95,11 @@ function strandsIn(wiring: Wiring, cable: Cable): Strand[] {
 /** The strand with whatever end was landed taken off. */
 function lifted(strand: Strand): Strand {
   const off = (landing: Landing) => (landing.state === 'landed' ? LOOSE : landing);
-  return { ...strand, wall: off(strand.wall), equipment: off(strand.equipment) };
+  return { ...strand, near: off(strand.near), far: off(strand.far) };
 }
 
 function endChanges(from: Strand, to: Strand): Change[] {
-  return (['equipment', 'wall'] as const).flatMap((side) =>
+  return (['far', 'near'] as const).flatMap((side: StrandEnd) =>
     sameLanding(from[side], to[side])
       ? []
       : [{ kind: 'end' as const, strand: from.id, side, from: from[side], to: to[side] }]
@@ -110,6 +115,8 @@ export function sameLanding(a: Landing, b: Landing): boolean {
 export function applyChange(wiring: Wiring, change: Change): Wiring {
   switch (change.kind) {
     case 'end':
+      if (!wiring.strands.some((one) => one.id === change.strand))
+        throw new Error(`${change.strand} is not there to be moved`);
       return {
         ...wiring,
         strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one))
@@ -117,17 +124,21 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
     case 'transformer':
       return { ...wiring, devices: wiring.devices.map((one) => withTransformer(one, change)) };
     case 'link-on':
-      return { ...wiring, links: [...wiring.links, change.link] };
+      return { ...wiring, links: withOne(wiring.links, change.link) };
     case 'link-off':
       return { ...wiring, links: without(wiring.links, change.link) };
     case 'device-on':
-      return { ...wiring, devices: [...wiring.devices, change.device] };
+      return {
+        ...wiring,
+        places: placeOf(wiring, change.place.id) ? wiring.places : [...wiring.places, change.place],
+        devices: withOne(wiring.devices, change.device)
+      };
     case 'device-off':
-      return { ...wiring, devices: without(wiring.devices, change.device) };
+      return { ...wiring, devices: without<Device>(wiring.devices, change.device) };
     case 'cable-in':
       return {
         ...wiring,
-        cables: [...wiring.cables, change.cable],
+        cables: withOne(wiring.cables, change.cable),
         strands: [...wiring.strands, ...change.strands]
       };
     case 'cable-out':
@@ -136,6 +147,16 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
         cables: without(wiring.cables, change.cable),
         strands: change.strands.reduce<readonly Strand[]>(without, wiring.strands)
       };
+  }
+}
+
+/** Whether the change fits the wiring as it is. */
+export function fits(wiring: Wiring, change: Change): boolean {
+  try {
+    applyChange(wiring, change);
+    return true;
+  } catch {
+    return false;
   }
 }
 
@@ -150,7 +171,13 @@ function withTransformer(device: Device, change: Extract<Change, { kind: 'transf
   if (device.id !== change.device || device.kind !== 'board') return device;
   if (device.transformerVa !== change.from)
     throw new Error(`The transformer of ${device.id} is not the one that the change expects`);
-  return { ...device, transformerVa: change.to };
+  const exchanged: Board = { ...device, transformerVa: change.to };
+  return exchanged;
+}
+
+function withOne<T extends { readonly id: string }>(list: readonly T[], come: T): readonly T[] {
+  if (list.some((one) => one.id === come.id)) throw new Error(`${come.id} is there already`);
+  return [...list, come];
 }
 
 function without<T extends { readonly id: string }>(list: readonly T[], gone: T): readonly T[] {

@@ -1,20 +1,36 @@
 /** From what was recorded to the graph, with the doubt in it: an end that nobody saw stays `unseen`. */
-import { conductorName } from '../job/edits';
-import type { Conductor, ConductorEnd, Equipment, Job, Thermostat } from '../job/schema';
+import { conductorName } from '../job/names';
+import type {
+  Conductor,
+  ConductorEnd,
+  Equipment,
+  Job,
+  Place as RecordedPlace,
+  Screw as RecordedScrew,
+  ScrewRef,
+  Thermostat
+} from '../job/schema';
+import { isAnothersZone, screwsAt } from '../job/screws';
 import { traceOf } from '../reading/trace-common';
 import { conductorOhms } from '../trade/cable';
-import { canonicalMark } from '../trade/terminals';
 import {
   boards,
   hasMark,
+  landedMark,
+  screwThat,
   terminalId,
+  terminalOfScrew,
   type Adapter,
   type Board,
   type Landing,
+  type Place,
+  type PlugInTransformer,
+  type Screw,
   type Strand,
   type WireLink,
   type Wiring
 } from './graph';
+import { readIn } from './meaning';
 
 /** The board that stands in where no machine is recorded at all. */
 export const UNREAD_BOARD_ID = 'eq-unread';
@@ -24,94 +40,135 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
   const machines = job.equipment.filter(
     (one) =>
       thermostat.equipment.includes(one.id) &&
-      (one.kind !== 'outdoor-unit' || usedMarks(thermostat, one.id).length > 0)
+      (one.kind !== 'outdoor-unit' || refsOf(thermostat).some((ref) => ref.at === one.id))
   );
   const adapters = machines.filter((one) => one.kind === 'old-adapter');
   const withBoard = machines.filter((one) => one.kind !== 'old-adapter');
-  const all = withBoard.length > 0 ? withBoard.map((one) => boardOf(thermostat, one)) : [unreadBoard()];
-  return {
+  const all = withBoard.length > 0 ? withBoard.map((one) => boardOf(job, thermostat, one)) : [unreadBoard()];
+  const [main] = all;
+  const outlets = job.places.filter(
+    (one) => one.kind === 'outlet' && refsOf(thermostat).some((ref) => ref.at === one.id)
+  );
+  const unread: Wiring = {
+    places: placesOf(job, thermostat, all),
     devices: [
       {
         kind: 'old-thermostat',
         id: thermostat.id,
-        place: 'wall',
+        at: thermostat.id,
         name: 'old thermostat',
         supply: thermostat.oldSupply,
-        marks: withUsed(thermostat.marks, usedMarks(thermostat, thermostat.id))
+        screws: thermostat.screws.map((one) => screwOf(thermostat.id, one))
       },
       ...all,
-      ...adapters.map((one) => adapterOf(thermostat, one, all[0]?.name))
+      ...adapters.map((one) => adapterOf(one, main)),
+      ...outlets.map(plugOf)
     ],
-    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge }) => ({
+    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge, near, far }) => ({
       id,
       name,
       path,
       lengthM,
-      gauge
+      gauge,
+      near,
+      far
     })),
     strands: strandsOf(thermostat),
-    links: [...recordedLinks(thermostat), ...adapters.flatMap((one) => piecesOf(thermostat, one, all[0]))]
+    links: recordedLinks(thermostat)
   };
+  const read = readIn(unread, null);
+  const pieces = read.devices.flatMap((one) => (one.kind === 'adapter' ? piecesOf(read, one) : []));
+  return pieces.length === 0 ? read : { ...read, links: [...read.links, ...pieces] };
+}
+
+/** Every screw that a conductor or a link of the thermostat is recorded on. */
+function refsOf(thermostat: Thermostat): ScrewRef[] {
+  return [
+    ...thermostat.conductors.flatMap((one) => [...one.near.on, ...one.far.on]),
+    ...thermostat.links.flatMap((one) => [one.a, one.b])
+  ];
+}
+
+function placesOf(job: Job, thermostat: Thermostat, all: readonly Board[]): Place[] {
+  return [
+    { id: thermostat.id, kind: 'wall', name: 'wall' },
+    ...all.map((one): Place => ({ id: one.at, kind: 'machine', name: one.name })),
+    ...job.places.map(({ id, kind, name }): Place => ({ id, kind, name }))
+  ];
+}
+
+function screwOf(at: string, { id, mark, role }: RecordedScrew): Screw {
+  return { id: terminalOfScrew(at, id), mark, role: role?.means ?? null, means: [] };
 }
 
 function recordedLinks(thermostat: Thermostat): WireLink[] {
   return thermostat.links.map((link) => ({
     id: link.id,
-    place: link.end,
-    a: terminalId(link.a.at, link.a.mark),
-    b: terminalId(link.b.at, link.b.mark),
+    at: link.at,
+    a: terminalOfScrew(link.a.at, link.a.screw),
+    b: terminalOfScrew(link.b.at, link.b.screw),
     kind: link.kind
   }));
 }
 
-function adapterOf(thermostat: Thermostat, machine: Equipment, beside: string | undefined): Adapter {
+/** A module of the old thermostat stands beside the board that it is wired to. */
+function adapterOf(machine: Equipment, beside: Board | undefined): Adapter {
   return {
     kind: 'adapter',
     id: machine.id,
-    place: 'equipment',
+    at: beside?.at ?? machine.id,
     name: machine.name || 'adapter of the old thermostat',
-    marks: withUsed(machine.marks, usedMarks(thermostat, machine.id)),
-    ...(beside === undefined ? {} : { beside })
+    screws: machine.screws.map((one) => screwOf(machine.id, one))
   };
 }
 
-/** Nobody writes down the short pieces of such a module: each of its marks that the board has too is taken to be joined to that. */
-function piecesOf(thermostat: Thermostat, machine: Equipment, board: Board | undefined): WireLink[] {
-  if (!board) return [];
-  const linked = new Set(
-    thermostat.links
-      .flatMap((one) => [one.a, one.b].filter((ref) => ref.at === machine.id))
-      .map((ref) => canonicalMark(ref.mark))
-  );
-  return machine.marks
-    .map(canonicalMark)
-    .filter((mark) => mark !== 'K' && !linked.has(mark) && hasMark(board, mark))
-    .map((mark) => ({
-      id: `ln-${machine.id}-${mark.toLowerCase()}`,
-      place: 'equipment',
-      a: terminalId(machine.id, mark),
-      b: terminalId(board.id, mark),
-      kind: 'wire'
-    }));
+/** A small supply that an earlier owner left in an outlet. A size that nobody has read counts as the usual one of such supplies. */
+function plugOf(place: RecordedPlace): PlugInTransformer {
+  return {
+    kind: 'plug-in-transformer',
+    id: place.id,
+    at: place.id,
+    name: place.name || 'plug-in supply',
+    screws: place.screws.map((one) => screwOf(place.id, one)),
+    va: place.supplyVa ?? USUAL_PLUG_VA
+  };
 }
 
-function boardOf(thermostat: Thermostat, machine: Equipment): Board {
+const USUAL_PLUG_VA = 20;
+
+/** Nobody writes down the short pieces of such a module: each of its marks that the board has too is taken to be joined to that. */
+function piecesOf(wiring: Wiring, adapter: Adapter): WireLink[] {
+  const board = boards(wiring).find((one) => one.at === adapter.at);
+  if (!board) return [];
+  const linked = new Set(wiring.links.flatMap((one) => [one.a, one.b]));
+  return adapter.screws.flatMap((screw): WireLink[] => {
+    const [mark] = screw.means;
+    const other = mark === undefined || mark === 'K' ? undefined : screwThat(board, mark);
+    if (!other || mark === undefined || linked.has(screw.id)) return [];
+    const id = `ln-${adapter.id}-${mark.toLowerCase()}`;
+    return [{ id, at: adapter.at, a: screw.id, b: other.id, kind: 'wire' }];
+  });
+}
+
+function boardOf(job: Job, thermostat: Thermostat, machine: Equipment): Board {
   const trace = traceOf(machine);
+  const own = screwsAt(job, machine.id).filter((one) => !isAnothersZone(job, thermostat, machine.id, one));
+  const traced: Screw = { id: terminalId(machine.id, 'C'), mark: '', role: 'common', means: ['C'] };
   return {
     kind: 'board',
     id: machine.id,
-    place: 'equipment',
+    at: machine.id,
     name: machine.name,
-    marks: withUsed(
-      [...machine.marks, ...(trace.state === 'agreed' ? ['C'] : [])],
-      usedMarks(thermostat, machine.id)
-    ),
+    screws: [...own.map((one) => screwOf(machine.id, one)), ...(trace.state === 'agreed' ? [traced] : [])],
     transformerVa: machine.transformerVa,
     fuseAmps: machine.fuseAmps,
     machine: machine.kind,
     accessories: machine.accessories,
     tracedCommon: trace.state === 'agreed' ? trace.spot : null,
-    others: machine.others.map((one) => ({ mark: canonicalMark(one.mark), what: one.what }))
+    others: machine.others.map((one) => ({
+      terminal: terminalOfScrew(machine.id, one.screw),
+      what: one.what
+    }))
   };
 }
 
@@ -119,9 +176,9 @@ function unreadBoard(): Board {
   return {
     kind: 'board',
     id: UNREAD_BOARD_ID,
-    place: 'equipment',
+    at: UNREAD_BOARD_ID,
     name: 'equipment',
-    marks: [],
+    screws: [],
     transformerVa: null,
     fuseAmps: null,
     machine: 'unknown',
@@ -129,23 +186,6 @@ function unreadBoard(): Board {
     tracedCommon: null,
     others: []
   };
-}
-
-/** Marks that conductors and links of this thermostat are recorded on at a device. */
-function usedMarks(thermostat: Thermostat, at: string): string[] {
-  const refs = [
-    ...thermostat.conductors.flatMap((one) => [...one.wall.on, ...one.equipment.on]),
-    ...thermostat.links.flatMap((one) => [one.a, one.b])
-  ];
-  return refs.filter((ref) => ref.at === at).map((ref) => ref.mark);
-}
-
-function withUsed(marks: readonly string[], used: readonly string[]): string[] {
-  const seen = new Set<string>();
-  return [...marks, ...used].filter((mark) => {
-    const canonical = canonicalMark(mark);
-    return !seen.has(canonical) && seen.add(canonical);
-  });
 }
 
 function strandsOf(thermostat: Thermostat): Strand[] {
@@ -162,8 +202,8 @@ function strandsOf(thermostat: Thermostat): Strand[] {
       spliced: spliced(conductor),
       continuity: conductor.continuity,
       ohms: conductorOhms(cable?.gauge ?? null, cable?.lengthM ?? null),
-      wall: landingOf(conductor.wall),
-      equipment: landingOf(conductor.equipment)
+      near: landingOf(conductor.near),
+      far: landingOf(conductor.far)
     };
   });
 }
@@ -189,36 +229,49 @@ function spliced(conductor: Conductor): Strand['spliced'] {
 function landingOf(end: ConductorEnd): Landing {
   if (end.state !== 'landed') return { state: end.state };
   const [first] = end.on;
-  return first ? { state: 'landed', terminal: terminalId(first.at, first.mark) } : { state: 'unseen' };
+  return first ? { state: 'landed', terminal: terminalOfScrew(first.at, first.screw) } : { state: 'unseen' };
 }
 
 export interface Assumed {
   readonly wiring: Wiring;
-  /** Strands whose equipment end was not seen and is taken to sit on the same mark as at the wall. */
+  /** Strands whose far end was not seen and is taken to sit on the same mark as the near one. */
   readonly strands: readonly string[];
 }
 
 /**
  * Fills in what must be guessed before anything can be solved: a conductor landed at the wall whose other end nobody has seen is taken
- * to be on the same mark. The names of those strands come along, since a result that rests on them is not a proof yet.
+ * to be on the same mark, at the machine that its cable goes to where that is known. The names of those strands come along, since a result
+ * that rests on them is not a proof yet.
  */
 export function assumeUnseenEnds(wiring: Wiring): Assumed {
   const assumed: string[] = [];
   let devices = wiring.devices;
   const strands = wiring.strands.map((strand) => {
-    if (strand.equipment.state !== 'unseen' || strand.wall.state !== 'landed') return strand;
-    const mark = strand.wall.terminal.slice(strand.wall.terminal.lastIndexOf('.') + 1);
+    if (strand.far.state !== 'unseen' || strand.near.state !== 'landed') return strand;
+    const mark = landedMark(wiring, strand.near);
+    if (mark === null) return strand;
     const wanted = mark === 'RH' || mark === 'RC' ? 'R' : mark;
+    const goesTo = wiring.cables.find((one) => one.id === strand.cable)?.far ?? null;
     const all = boards({ ...wiring, devices });
-    const board = all.find((one) => hasMark(one, wanted)) ?? all[0];
+    const there = all.filter((one) => one.at === goesTo);
+    const among = there.length > 0 ? there : all;
+    const board = among.find((one) => hasMark(one, wanted)) ?? among[0];
     if (!board) return strand;
     assumed.push(strand.id);
-    if (!hasMark(board, wanted)) {
+    const known = screwThat(board, wanted);
+    const screw = known ?? { id: freshTerminal(board, wanted), mark: wanted, role: null, means: [wanted] };
+    if (!known)
       devices = devices.map((one) =>
-        one.id === board.id ? { ...board, marks: [...board.marks, wanted] } : one
+        one.id === board.id ? { ...board, screws: [...board.screws, screw] } : one
       );
-    }
-    return { ...strand, equipment: { state: 'landed', terminal: terminalId(board.id, wanted) } as const };
+    return { ...strand, far: { state: 'landed', terminal: screw.id } as const };
   });
-  return { wiring: { ...wiring, devices, strands }, strands: assumed };
+  return assumed.length === 0
+    ? { wiring, strands: assumed }
+    : { wiring: { ...wiring, devices, strands }, strands: assumed };
+}
+
+function freshTerminal(board: Board, mark: string): string {
+  const id = terminalId(board.id, mark);
+  return board.screws.some((one) => one.id === id) ? `${id}-ASSUMED` : id;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Job, Thermostat } from '../job/schema';
-import { house, type HouseSketch } from '../scenarios/builder';
-import { adapter, boardOf, linkOf, plug, strandOf, thermostatOf } from '../scenarios/hand-wired';
+import { house, type HouseSketch } from '../houses/builder';
+import { adapter, boardOf, linkOf, plug, strandOf, thermostatOf } from '../houses/hand-wired';
 import { CATALOGUE } from '../match/catalogue';
 import { applyChange, difference, reverseChange, sameLanding, type Change } from './difference';
 import { assumeUnseenEnds, UNREAD_BOARD_ID, wiringOf } from './from-job';

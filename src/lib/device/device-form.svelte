@@ -15,7 +15,7 @@
   import { readDevice } from '$core/formats/device-json';
   import { nextId } from '$core/job/ids';
   import { devicesOf } from '$core/match/catalogue';
-  import { faultsOf, faultText } from '$core/formats/faults';
+  import { faultsOf, faultText } from '$core/job/faults';
   import MarksToggle from '../sheet/marks-toggle.svelte';
   import { getPlace } from '../state/context';
   import { ADAPTER_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';

@@ -1,5 +1,5 @@
 /** A job out of and into the browser, with its photos: plain JSON where it has none, a ZIP with both where it has. */
-import { faultText } from '$core/formats/faults';
+import { faultText } from '$core/job/faults';
 import { isBundle, MOST_BUNDLE_BYTES, readBundle, writeBundle } from '$core/formats/job-bundle';
 import { readJob, writeJob } from '$core/formats/job-json';
 import type { PhotoId } from '$core/job/ids';

@@ -1,6 +1,6 @@
 /** What all server routes share: a body of limited size, and errors as JSON with the path at fault. */
 import { json } from '@sveltejs/kit';
-import type { Fault } from '$core/formats/faults';
+import type { Fault } from '$core/job/faults';
 import { MOST_BYTES } from '$core/formats/job-json';
 
 export type BodyRead =

@@ -1,6 +1,6 @@
 /** What the routes that plan have in common: a job in the body, one thermostat of it, and what is asked for. */
 import * as v from 'valibot';
-import { faultsOf } from '$core/formats/faults';
+import { faultsOf } from '$core/job/faults';
 import { readRawJob } from '$core/formats/job-json';
 import type { DeviceFacts } from '$core/job/device-facts';
 import type { Job, Thermostat } from '$core/job/schema';

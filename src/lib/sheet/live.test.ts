@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { powerUp } from '$core/circuit/simulate';
-import { splitterHouse } from '$core/scenarios/half-wave-houses';
-import { twoSupplyHouse } from '$core/scenarios/powered-houses';
+import { splitterHouse } from '$core/houses/half-wave-houses';
+import { twoSupplyHouse } from '$core/houses/powered-houses';
 import type { Call } from '$core/trade/vocabulary';
 import { readStrands } from './live';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { planFor } from '$core/plan/plan';
-import { house, type HouseSketch } from '$core/scenarios/builder';
-import { furnaceWithSpare } from '$core/scenarios/houses';
+import { house, type HouseSketch } from '$core/houses/builder';
+import { furnaceWithSpare } from '$core/houses/houses';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { endText, sheetView } from './rows';

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The house and who lives in it, from a few answers. */
   import { readWeather } from '$core/formats/weather-csv';
-  import { faultText } from '$core/formats/faults';
+  import { faultText } from '$core/job/faults';
   import { WEATHER_PLACES } from '$core/house/weather';
   import ChoiceField from '../fields/choice-field.svelte';
   import NumberField from '../fields/number-field.svelte';

@@ -1,15 +1,15 @@
 /** Boiler and a separate air conditioner: two machines, each with a transformer of its own; the marks on a strip tell which it is. */
-import { hasMark, type Board } from '../../wiring/graph';
+import type { Board } from '../../wiring/graph';
 import type { Fragment } from '../elements';
-import type { World } from '../world';
-import { coilId, coilOn } from './board';
+import type { MachineWorld } from '../world';
+import { coilId, coilOn, coilScrew } from './board';
 import { boilerControl, heatCallMark } from './boiler';
 import { coolingOnlyBoard } from './cooling-only';
 import { COILS } from '../../trade/loads';
 
-export function boilerPlusAcBoard(board: Board, world: World): Fragment {
-  const cools = ['Y1', 'G'].some((mark) => hasMark(board, mark));
-  const heats = ['W1', 'T2', 'TT'].some((mark) => hasMark(board, mark));
+export function boilerPlusAcBoard(board: Board, world: MachineWorld): Fragment {
+  const cools = ['Y1', 'G'].some((mark) => coilScrew(board, mark) !== undefined);
+  const heats = ['W1', 'T2', 'TT'].some((mark) => coilScrew(board, mark) !== undefined);
   if (!cools) return boilerControl(board);
   const cooling = coolingOnlyBoard(board, world);
   if (!heats) return cooling;

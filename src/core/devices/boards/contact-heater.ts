@@ -5,7 +5,7 @@
 import { COILS } from '../../trade/loads';
 import type { Board } from '../../wiring/graph';
 import type { Fragment } from '../elements';
-import { coilId, coilOn, commonNode, hotMark, supplyElements } from './board';
+import { coilId, coilOn, commonNode, supplyElements } from './board';
 import { heatCallMark } from './boiler';
 
 /** Control transformers of such heaters are small. */
@@ -14,7 +14,7 @@ const OWN_VA = 20;
 export function contactHeater(board: Board): Fragment {
   const call = heatCallMark(board);
   return {
-    elements: [...supplyElements(board, hotMark(board), OWN_VA), ...coilOn(board, call, COILS.boilerRelay)],
+    elements: [...supplyElements(board, OWN_VA), ...coilOn(board, call, COILS.boilerRelay)],
     loads: [
       { load: 'burner', coils: [coilId(board, call)] },
       { load: 'blower', coils: [coilId(board, call)] }

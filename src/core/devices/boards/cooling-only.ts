@@ -2,16 +2,16 @@
 import { COILS } from '../../trade/loads';
 import type { Board } from '../../wiring/graph';
 import type { Fragment } from '../elements';
-import type { World } from '../world';
-import { coilId, coilOn, commonNode, hotMark, supplyElements } from './board';
+import type { MachineWorld } from '../world';
+import { coilId, coilOn, commonNode, supplyElements } from './board';
 import { coolingCoils } from './cooling-coils';
 
-export function coolingOnlyBoard(board: Board, world: World): Fragment {
+export function coolingOnlyBoard(board: Board, world: MachineWorld): Fragment {
   const cooling = coolingCoils(board);
   const blower = [coilId(board, 'G'), ...(world.blowerInCool === 'board' ? [coilId(board, 'Y1')] : [])];
   return {
     elements: [
-      ...supplyElements(board, hotMark(board)),
+      ...supplyElements(board),
       ...coilOn(board, 'G', COILS.fanRelay),
       ...cooling.elements
     ],

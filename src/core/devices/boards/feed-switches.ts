@@ -7,15 +7,14 @@ import type { Board } from '../../wiring/graph';
 const withDoor: ReadonlySet<Board['machine']> = new Set(['furnace', 'air-handler']);
 
 export interface FeedSwitches {
-  /** Id of the switch, or null where there is none. */
-  readonly beforeFuse: string | null;
-  readonly afterFuse: string | null;
+  readonly beforeFuse: boolean;
+  readonly afterFuse: boolean;
 }
 
 export function switchesInFeed(board: Board): FeedSwitches {
   const pumped = board.accessories.some((one) => one.kind === 'condensate-pump');
   return {
-    beforeFuse: withDoor.has(board.machine) ? `${board.id}:door-switch` : null,
-    afterFuse: pumped ? `${board.id}:float-switch` : null
+    beforeFuse: withDoor.has(board.machine),
+    afterFuse: pumped
   };
 }

@@ -3,44 +3,54 @@
  * transformer.
  */
 import { COILS, type CoilFacts } from '../../trade/loads';
-import { canonicalMark, ZONE_MARK } from '../../trade/terminals';
 import type { LoadId } from '../../trade/vocabulary';
-import { hasMark, terminalId, type Board } from '../../wiring/graph';
+import type { Board, Screw } from '../../wiring/graph';
 import type { Element, Fragment } from '../elements';
-import { coilBetween, coilId, commonNode, hotMark, supplyElements } from './board';
+import { coilBetween, commonNode, hotNode, isZoneCall, supplyElements } from './board';
 
-/** Call terminals of zones: the one that is named as on any board, and `Z1`, `Z2`, … of a panel with several. */
-function zoneMarks(board: Board): string[] {
-  const single = ['W1', 'T2', 'TT'].filter((mark) => hasMark(board, mark)).slice(0, 1);
-  return [...single, ...board.marks.filter((mark) => ZONE_MARK.test(canonicalMark(mark)))];
+/** Call terminals of zones: each is a screw of its own, whether it is printed as on any board or numbered. */
+function zoneScrews(board: Board): Screw[] {
+  return board.screws.filter((screw) => isZoneCall(board, screw) && screw.means[0] !== 'T1' && screw.means[0] !== 'T');
 }
 
 /** `drive`: the coil that a zone's call works; `load`: what that coil moves; `contact`: the name of the contact it closes. */
 export function zonePanel(board: Board, drive: CoilFacts, load: LoadId, contact: string): Fragment {
   const common = commonNode(board);
-  const hot = terminalId(board.id, hotMark(board));
+  const hot = hotNode(board);
   const boiler = `${board.id}:boiler-relay`;
   const calling = `${board.id}:any-zone`;
-  const zones = zoneMarks(board);
-  const elements = zones.flatMap((mark): Element[] => [
-    coilBetween(coilId(board, mark), terminalId(board.id, mark), common, drive),
+  const zones = zoneScrews(board);
+  const coil = (screw: Screw) => `${screw.id}:coil`;
+  const elements = zones.flatMap((screw): Element[] => [
+    coilBetween(
+      coil(screw),
+      { device: board.id, part: 'coil', mark: screw.mark },
+      [screw.id, common],
+      drive
+    ),
     {
       kind: 'contact',
-      id: `${board.id}:${contact}-${mark}`,
+      id: `${screw.id}:${contact}`,
       a: hot,
       b: calling,
-      coil: coilId(board, mark),
-      closedWhen: 'energised'
+      coil: coil(screw),
+      closedWhen: 'energised',
+      part: { device: board.id, part: 'contact', mark: screw.mark }
     }
   ]);
   return {
     elements: [
-      ...supplyElements(board, hotMark(board)),
+      ...supplyElements(board),
       ...elements,
-      coilBetween(boiler, calling, common, COILS.boilerRelay)
+      coilBetween(
+        boiler,
+        { device: board.id, part: 'coil', mark: 'boiler relay' },
+        [calling, common],
+        COILS.boilerRelay
+      )
     ],
     loads: [
-      { load, coils: zones.map((mark) => coilId(board, mark)) },
+      { load, coils: zones.map(coil) },
       { load: 'boiler', coils: [boiler] },
       { load: 'circulator', coils: [boiler] }
     ],

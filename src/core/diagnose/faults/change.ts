@@ -1,13 +1,14 @@
 /** Small steps that faults are made of. */
 import {
-  landedTerminal,
-  splitTerminal,
+  printedMark,
+  sideOf,
   type Landing,
   type Strand,
+  type StrandEnd,
+  type TerminalId,
   type Upset,
   type Wiring
 } from '../../wiring/graph';
-import type { EndSide } from '../../trade/vocabulary';
 
 export function withStrand(wiring: Wiring, id: string, change: (strand: Strand) => Strand): Wiring {
   return { ...wiring, strands: wiring.strands.map((one) => (one.id === id ? change(one) : one)) };
@@ -19,18 +20,23 @@ export function withUpset(wiring: Wiring, upset: Upset): Wiring {
 
 export function landed(strand: Strand): boolean {
   return (
-    strand.wall.state === 'landed' && strand.equipment.state === 'landed' && strand.continuity !== 'broken'
+    strand.near.state === 'landed' && strand.far.state === 'landed' && strand.continuity !== 'broken'
   );
 }
 
 export const LOOSE: Landing = { state: 'loose' };
 
-/** "wall" or "equipment" as one says it. */
-export function endName(side: EndSide): string {
-  return side === 'wall' ? 'the wall' : 'the equipment';
+/** The end of a conductor as one says it. */
+export function endName(end: StrandEnd): string {
+  return end === 'near' ? 'the wall' : 'the equipment';
 }
 
-export function markAt(landing: Landing): string | null {
-  const terminal = landedTerminal(landing);
-  return terminal === null ? null : splitTerminal(terminal).mark;
+/** The place of a link or a device as one says it. */
+export function placeName(wiring: Wiring, place: string): string {
+  return sideOf(wiring, place) === 'wall' ? 'the wall' : 'the equipment';
+}
+
+/** A terminal in a clause. */
+export function markName(wiring: Wiring, terminal: TerminalId): string {
+  return printedMark(wiring, terminal);
 }

@@ -8,6 +8,7 @@ export const conductorBroken: FaultRule = {
     wiring.strands.filter(landed).map((strand) => ({
       id: `conductor-broken:${strand.id}`,
       kind: 'conductor-broken' as const,
+      hits: { strands: [strand.id] },
       says: `the ${strand.name} conductor is broken on the way`,
       apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, continuity: 'broken' }))
     }))

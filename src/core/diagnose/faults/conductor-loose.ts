@@ -1,4 +1,4 @@
-import { END_SIDES } from '../../trade/vocabulary';
+import { STRAND_ENDS } from '../../wiring/graph';
 import type { FaultRule } from '../types';
 import { endName, landed, LOOSE, withStrand } from './change';
 
@@ -7,11 +7,12 @@ export const conductorLoose: FaultRule = {
   kind: 'conductor-loose',
   faultsOf: (wiring) =>
     wiring.strands.filter(landed).flatMap((strand) =>
-      END_SIDES.map((side) => ({
-        id: `conductor-loose:${strand.id}:${side}`,
+      STRAND_ENDS.map((end) => ({
+        id: `conductor-loose:${strand.id}:${end}`,
         kind: 'conductor-loose' as const,
-        says: `the ${strand.name} conductor is loose at ${endName(side)}`,
-        apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, [side]: LOOSE }))
+        hits: { strands: [strand.id], end },
+        says: `the ${strand.name} conductor is loose at ${endName(end)}`,
+        apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, [end]: LOOSE }))
       }))
     )
 };

@@ -1,4 +1,4 @@
-import { END_SIDES } from '../../trade/vocabulary';
+import { STRAND_ENDS } from '../../wiring/graph';
 import type { FaultRule } from '../types';
 import { endName, landed, withStrand } from './change';
 
@@ -10,10 +10,11 @@ export const conductorsSwapped: FaultRule = {
     return all.slice(1).flatMap((second, at) => {
       const first = all[at];
       if (!first) return [];
-      return END_SIDES.filter((side) => JSON.stringify(first[side]) !== JSON.stringify(second[side])).map(
+      return STRAND_ENDS.filter((side) => JSON.stringify(first[side]) !== JSON.stringify(second[side])).map(
         (side) => ({
           id: `conductors-swapped:${first.id}:${second.id}:${side}`,
           kind: 'conductors-swapped' as const,
+          hits: { strands: [first.id, second.id], end: side },
           says: `the ${first.name} and ${second.name} conductors are swapped at ${endName(side)}`,
           apply: (one) => {
             const end = (id: string) => one.strands.find((it) => it.id === id)?.[side];

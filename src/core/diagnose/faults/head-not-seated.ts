@@ -7,10 +7,11 @@ export const headNotSeated: FaultRule = {
     wiring.devices
       .filter((one) => one.kind === 'new-thermostat')
       .map((device) => {
-        const own = parts.filter((part) => part.id.startsWith(`${device.id}:`));
+        const own = parts.filter((part) => part.part?.device === device.id);
         return {
           id: `head-not-seated:${device.id}`,
           kind: 'head-not-seated' as const,
+          hits: { device: device.id },
           says: 'the head of the thermostat is not seated on its plate',
           apply: (one) => ({
             ...one,

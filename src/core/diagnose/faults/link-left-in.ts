@@ -1,4 +1,4 @@
-import { hasMark, terminalId, type WireLink } from '../../wiring/graph';
+import { screwThat, sideOf, type WireLink } from '../../wiring/graph';
 import type { FaultRule } from '../types';
 
 /** The clip between RH and RC was left in, where the two have to be apart. */
@@ -6,16 +6,18 @@ export const linkLeftIn: FaultRule = {
   kind: 'link-left-in',
   faultsOf: (wiring) =>
     wiring.devices
-      .filter((one) => one.place === 'wall' && hasMark(one, 'RH') && hasMark(one, 'RC'))
+      .filter((one) => sideOf(wiring, one.at) === 'wall')
       .flatMap((device) => {
-        const [a, b] = [terminalId(device.id, 'RH'), terminalId(device.id, 'RC')];
+        const [a, b] = [screwThat(device, 'RH')?.id, screwThat(device, 'RC')?.id];
+        if (a === undefined || b === undefined) return [];
         const there = wiring.links.some((one) => [one.a, one.b].includes(a) && [one.a, one.b].includes(b));
         if (there) return [];
-        const link: WireLink = { id: `left-in-${device.id}`, place: 'wall', a, b, kind: 'clip' };
+        const link: WireLink = { id: `left-in-${device.id}`, at: device.at, a, b, kind: 'clip' };
         return [
           {
             id: `link-left-in:${device.id}`,
             kind: 'link-left-in' as const,
+            hits: { device: device.id },
             says: 'the link between RH and RC was left in',
             apply: (one) => ({ ...one, links: [...one.links, link] })
           }

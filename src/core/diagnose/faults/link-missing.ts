@@ -1,5 +1,5 @@
 import type { FaultRule } from '../types';
-import { endName, markAt } from './change';
+import { markName, placeName } from './change';
 
 /** A link that has to be there was forgotten. */
 export const linkMissing: FaultRule = {
@@ -8,11 +8,12 @@ export const linkMissing: FaultRule = {
     wiring.links
       .filter((link) => link.kind !== 'inside')
       .map((link) => {
-        const mark = (terminal: string) => markAt({ state: 'landed', terminal }) ?? '';
+        const [a, b] = [markName(wiring, link.a), markName(wiring, link.b)];
         return {
           id: `link-missing:${link.id}`,
           kind: 'link-missing' as const,
-          says: `the link between ${mark(link.a)} and ${mark(link.b)} at ${endName(link.place)} is missing`,
+          hits: { link: link.id },
+          says: `the link between ${a} and ${b} at ${placeName(wiring, link.at)} is missing`,
           apply: (one) => ({ ...one, links: one.links.filter((it) => it.id !== link.id) })
         };
       })

@@ -1,14 +1,13 @@
 /** Faults inside devices: a part of the circuit that no longer conducts, or a transformer that gives too little. */
+import type { Element, PartName } from '../../devices/elements';
 import type { Upset, Wiring } from '../../wiring/graph';
 import type { Fault, FaultKind, FaultRule } from '../types';
 import { withUpset } from './change';
 
-type Part = { readonly id: string; readonly kind: string };
-
 function rule(
   kind: FaultKind,
-  hits: (part: Part) => boolean,
-  says: (part: Part, machine: string) => string,
+  hits: (part: Element) => boolean,
+  says: (part: Element, machine: string) => string,
   upset: Upset['kind'] = 'open'
 ): FaultRule {
   return {
@@ -17,19 +16,15 @@ function rule(
       parts.filter(hits).map((part): Fault => ({
         id: `${kind}:${part.id}`,
         kind,
-        says: says(part, ownerName(wiring, part.id)),
+        hits: { part: part.id, ...(part.part ? { device: part.part.device } : {}) },
+        says: says(part, ownerName(wiring, part)),
         apply: (one) => withUpset(one, { element: part.id, kind: upset })
       }))
   };
 }
 
-function ownerName(wiring: Wiring, part: string): string {
-  const owner = part.slice(0, part.lastIndexOf(':'));
-  return wiring.devices.find((one) => one.id === owner)?.name ?? owner;
-}
-
-function partName(part: Part): string {
-  return part.id.slice(part.id.lastIndexOf(':') + 1);
+function ownerName(wiring: Wiring, { id, part }: Element): string {
+  return wiring.devices.find((one) => one.id === part?.device)?.name ?? part?.device ?? id;
 }
 
 export const fuseOpen = rule(
@@ -41,7 +36,7 @@ export const fuseOpen = rule(
 export const coilOpen = rule(
   'coil-open',
   (part) => part.kind === 'coil' || part.kind === 'sense',
-  (part, machine) => `the coil ${partName(part).replace(/^coil-/, 'on ')} of ${machine} is open`
+  (part, machine) => `the coil on ${part.part?.mark ?? part.id} of ${machine} is open`
 );
 
 export const supplyOff = rule(
@@ -57,7 +52,7 @@ export const weakTransformer = rule(
   'weak'
 );
 
-const SWITCHES: Readonly<Record<string, string>> = {
+const SWITCHES: Partial<Record<PartName, string>> = {
   'door-switch': 'the door switch is open',
   'float-switch': 'the condensate float switch is open',
   'low-water-cut-off': 'the low-water cut-off is open'
@@ -66,6 +61,6 @@ const SWITCHES: Readonly<Record<string, string>> = {
 /** Door, float and low-water switches: they are meant to open, and the house is dead behind them until their cause is gone. */
 export const switchOpen = rule(
   'switch-open',
-  (part) => partName(part) in SWITCHES,
-  (part, machine) => `${SWITCHES[partName(part)] ?? ''} at ${machine}`
+  (part) => part.part !== undefined && SWITCHES[part.part.part] !== undefined,
+  ({ part }, machine) => `${(part && SWITCHES[part.part]) ?? ''} at ${machine}`
 );

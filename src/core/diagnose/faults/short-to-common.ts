@@ -1,25 +1,29 @@
-import { landedTerminal, terminalId, splitTerminal, type WireLink } from '../../wiring/graph';
+import { deviceOf, landedMark, landedTerminal, screwThat, type WireLink } from '../../wiring/graph';
 import type { FaultRule } from '../types';
-import { landed, markAt } from './change';
+import { landed } from './change';
 
 /** Bare copper of a conductor touches the common at the equipment: a strip too long, a stray strand. */
 export const shortToCommon: FaultRule = {
   kind: 'short-to-common',
   faultsOf: (wiring) =>
     wiring.strands.filter(landed).flatMap((strand) => {
-      const far = landedTerminal(strand.equipment);
-      if (far === null || markAt(strand.equipment) === 'C') return [];
+      const far = landedTerminal(strand.far);
+      const device = far === null ? undefined : deviceOf(wiring, far);
+      if (far === null || !device || landedMark(wiring, strand.far) === 'C') return [];
+      // A board has a common inside even where no screw stands for it.
+      const common = screwThat(device, 'C')?.id ?? `${device.id}:common`;
       const link: WireLink = {
         id: `short-${strand.id}`,
-        place: 'equipment',
+        at: device.at,
         a: far,
-        b: terminalId(splitTerminal(far).device, 'C'),
+        b: common,
         kind: 'wire'
       };
       return [
         {
           id: `short-to-common:${strand.id}`,
           kind: 'short-to-common' as const,
+          hits: { strands: [strand.id], end: 'far' as const },
           says: `the ${strand.name} conductor touches common at the equipment`,
           apply: (one) => ({ ...one, links: [...one.links, link] })
         }

@@ -1,5 +1,4 @@
-import { canonicalMark } from '../../trade/terminals';
-import { landedTerminal, splitTerminal, terminalId } from '../../wiring/graph';
+import { deviceAtEnd, landed as landedOn, landedMark, screwThat, type Wiring } from '../../wiring/graph';
 import type { FaultRule } from '../types';
 import { landed, withStrand } from './change';
 
@@ -18,21 +17,20 @@ export const wrongTerminal: FaultRule = {
   kind: 'wrong-terminal',
   faultsOf: (wiring) =>
     wiring.strands.filter(landed).flatMap((strand) => {
-      const wall = landedTerminal(strand.wall);
-      if (wall === null) return [];
-      const { device, mark } = splitTerminal(wall);
-      const owned = new Set(wiring.devices.find((one) => one.id === device)?.marks.map(canonicalMark));
-      return (mistaken[mark] ?? [])
-        .filter((other) => owned.has(other))
-        .map((other) => ({
+      const device = deviceAtEnd(wiring, strand.near);
+      const mark = landedMark(wiring, strand.near);
+      if (!device || mark === null) return [];
+      return (mistaken[mark] ?? []).flatMap((other) => {
+        const screw = screwThat(device, other);
+        if (!screw) return [];
+        return [{
           id: `wrong-terminal:${strand.id}:${other}`,
           kind: 'wrong-terminal' as const,
+          hits: { strands: [strand.id], end: 'near' as const },
           says: `the ${strand.name} conductor is on ${other} instead of ${mark} at the wall`,
-          apply: (one) =>
-            withStrand(one, strand.id, (it) => ({
-              ...it,
-              wall: { state: 'landed', terminal: terminalId(device, other) }
-            }))
-        }));
+          apply: (one: Wiring) =>
+            withStrand(one, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
+        }];
+      });
     })
 };

@@ -36,7 +36,7 @@ export const conductorCount: Evidence = {
   },
   read: ({ wiring }) => {
     if (!wallIsRead(wiring)) return null;
-    const landed = wiring.strands.filter((strand) => strand.wall.state === 'landed');
+    const landed = wiring.strands.filter((strand) => strand.near.state === 'landed');
     const value = landed.length <= 2 ? 'two' : landed.length <= 5 ? 'three-to-five' : 'six-or-more';
     return { value, because: landed.map((strand) => strand.id) };
   }

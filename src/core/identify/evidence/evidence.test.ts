@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Thermostat } from '../../job/schema';
-import { house, type HouseSketch } from '../../scenarios/builder';
+import { house, type HouseSketch } from '../../houses/builder';
 import type { Family } from '../../trade/vocabulary';
 import { wiringOf } from '../../wiring/from-job';
 import { beliefsFrom, PRIOR, update } from '../beliefs';

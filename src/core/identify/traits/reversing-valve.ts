@@ -1,4 +1,4 @@
-import { boards, hasMark, landedTerminal, splitTerminal } from '../../wiring/graph';
+import { boards, hasMark, landedMark } from '../../wiring/graph';
 import { landedOnOneOf } from '../read-marks';
 import { mixed, type Clue, type TraitRule } from './types';
 
@@ -35,8 +35,8 @@ export const reversingValve: TraitRule = {
           because: [board.id]
         });
     }
-    for (const strand of wiring.strands.filter((one) => landedOnOneOf(one, 'equipment', ['O', 'B']))) {
-      const { mark } = splitTerminal(landedTerminal(strand.equipment) ?? '');
+    for (const strand of wiring.strands.filter((one) => landedOnOneOf(wiring, one, 'far', ['O', 'B']))) {
+      const mark = landedMark(wiring, strand.far);
       found.push({
         sentence: `The ${strand.name} conductor is on ${mark} at the machine.`,
         likelihood: mark === 'O' ? [0.95, 0.04] : [0.04, 0.9],

@@ -14,7 +14,7 @@ function clues(
   field: 'heatStages' | 'coolStages'
 ): Clue[] {
   const found: Clue[] = [];
-  const read = boards(wiring).filter((one) => one.marks.length > 1);
+  const read = boards(wiring).filter((one) => one.screws.length > 1);
   const marked = read.filter((one) => hasMark(one, mark));
   if (marked.length > 0)
     found.push({

@@ -1,5 +1,5 @@
 import { hotAtWall } from '../read-marks';
-import { landedTerminal, splitTerminal } from '../../wiring/graph';
+import { deviceAtEnd } from '../../wiring/graph';
 import { landedOnOneOf } from '../read-marks';
 import { mixed, type Clue, type TraitRule } from './types';
 
@@ -53,9 +53,9 @@ export const supplies: TraitRule = {
         because: hot.because
       });
     const ends = wiring.strands
-      .filter((one) => landedOnOneOf(one, 'wall', ['R', 'RH', 'RC']))
-      .flatMap((one) => landedTerminal(one.equipment) ?? []);
-    const machines = new Set(ends.map((one) => splitTerminal(one).device));
+      .filter((one) => landedOnOneOf(wiring, one, 'near', ['R', 'RH', 'RC']))
+      .flatMap((one) => deviceAtEnd(wiring, one.far)?.id ?? []);
+    const machines = new Set(ends);
     if (machines.size > 1)
       found.push({
         sentence: 'The hot conductors come from two machines.',

@@ -1,7 +1,7 @@
 /** Each trait: a house that decides it, one that leaves it open, and one in which it means nothing. */
 import { describe, expect, it } from 'vitest';
-import { house, type House } from '../../scenarios/builder';
-import { boilerHouse, furnaceWithSpare, heatPumpHouse, heatOnly } from '../../scenarios/houses';
+import { house, type House } from '../../houses/builder';
+import { boilerHouse, furnaceWithSpare, heatPumpHouse, heatOnly } from '../../houses/houses';
 import { identify } from '../identify';
 import { TRAIT_IDS, type TraitId } from './types';
 

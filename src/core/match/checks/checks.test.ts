@@ -2,14 +2,14 @@
 import { describe, expect, it } from 'vitest';
 import type { DeviceFacts } from '../../job/device-facts';
 import { makeId } from '../../job/ids';
-import { house, type House, type HouseSketch } from '../../scenarios/builder';
-import { FAMILY_HOUSES } from '../../scenarios/families';
+import { house, type House, type HouseSketch } from '../../houses/builder';
+import { FAMILY_HOUSES } from '../../houses/families';
 import {
   boilerPlusAcHouse,
   furnaceFourWires,
   furnaceWithCommon,
   heatPumpHouse
-} from '../../scenarios/houses';
+} from '../../houses/houses';
 import { findDevice } from '../catalogue';
 import { matchDevice } from '../match';
 

@@ -1,6 +1,7 @@
 import type { DeviceFacts } from '../../job/device-facts';
 import { finding, type Finding } from '../../trade/findings';
-import { hasMark, landedTerminal, splitTerminal } from '../../wiring/graph';
+import { marksMean } from '../../trade/terminals';
+import { landedMark } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
 /** What it lives on, against what is there. */
@@ -8,10 +9,7 @@ export const common: MatchCheck = {
   id: 'common',
   check({ device, wiring }) {
     const there = wiring.strands.some((strand) =>
-      [strand.wall, strand.equipment].every((end) => {
-        const terminal = landedTerminal(end);
-        return terminal !== null && splitTerminal(terminal).mark === 'C';
-      })
+      [strand.near, strand.far].every((end) => landedMark(wiring, end) === 'C')
     );
     switch (device.supply) {
       case 'battery':
@@ -52,7 +50,7 @@ function optional(device: DeviceFacts): Finding {
 }
 
 function required(device: DeviceFacts, there: boolean): Finding[] {
-  if (!hasMark(device, 'C'))
+  if (!marksMean(device.marks, 'C'))
     return [
       finding(
         'stop',

@@ -1,6 +1,6 @@
 import type { DeviceFacts } from '../../job/device-facts';
 import { finding, type Finding } from '../../trade/findings';
-import { splitTerminal, landedTerminal } from '../../wiring/graph';
+import { deviceOf, landedMark, landedTerminal } from '../../wiring/graph';
 import { reachable } from '../../wiring/trace';
 import type { MatchCheck } from '../types';
 
@@ -8,22 +8,18 @@ import type { MatchCheck } from '../types';
 export const rails: MatchCheck = {
   id: 'rails',
   check({ device, wiring }) {
-    const hot = wiring.strands.filter((strand) => {
-      const terminal = landedTerminal(strand.wall);
-      return (
-        terminal !== null &&
-        ['R', 'RH', 'RC'].includes(splitTerminal(terminal).mark) &&
-        strand.equipment.state === 'landed'
-      );
-    });
+    const hot = wiring.strands.filter(
+      (strand) =>
+        ['R', 'RH', 'RC'].includes(landedMark(wiring, strand.near) ?? '') && strand.far.state === 'landed'
+    );
     const [first, ...others] = hot;
-    const from = first && landedTerminal(first.equipment);
+    const from = first && landedTerminal(first.far);
     if (!from) return [];
-    const together = reachable({ ...wiring, strands: [] }, from);
-    const boardOf = splitTerminal(from).device;
+    const together = reachable({ links: wiring.links, strands: [] }, from);
+    const boardOf = deviceOf(wiring, from)?.id;
     const second = others.find((strand) => {
-      const terminal = landedTerminal(strand.equipment);
-      return terminal !== null && !together.has(terminal) && splitTerminal(terminal).device !== boardOf;
+      const terminal = landedTerminal(strand.far);
+      return terminal !== null && !together.has(terminal) && deviceOf(wiring, terminal)?.id !== boardOf;
     });
     if (!second) return oneSupply(device);
     const because = [first.id, second.id, device.id];

@@ -2,7 +2,8 @@ import { markForRole, roleOf, type Role } from '../../devices/roles';
 import { finding, type Finding } from '../../trade/findings';
 import { MARKS } from '../../trade/terminals';
 import { assumeUnseenEnds } from '../../wiring/from-job';
-import { equipmentMark } from '../../wiring/trace';
+import { landedMark, marksOf, sheetPlate } from '../../wiring/graph';
+import { readIn } from '../../wiring/meaning';
 import type { MatchCheck } from '../types';
 
 const spoken: Partial<Record<Role, string>> = {
@@ -14,7 +15,9 @@ const spoken: Partial<Record<Role, string>> = {
   reversing: 'the reversing valve',
   aux: 'auxiliary heat',
   emergency: 'emergency heat',
-  humidify: 'the humidifier'
+  humidify: 'the humidifier',
+  dehumidify: 'the dehumidifier',
+  ventilate: 'the ventilator'
 };
 
 /** Every conductor that works today wants a terminal on the new thermostat. */
@@ -24,8 +27,10 @@ export const terminals: MatchCheck = {
     const [world] = worlds;
     if (!world) return [];
     const found: Finding[] = [];
-    for (const strand of assumeUnseenEnds(wiring).wiring.strands) {
-      const mark = strand.wall.state === 'landed' ? equipmentMark(strand) : null;
+    const assumed = readIn(assumeUnseenEnds(wiring).wiring, world.family);
+    const marks = marksOf(sheetPlate(device));
+    for (const strand of assumed.strands) {
+      const mark = strand.near.state === 'landed' ? landedMark(assumed, strand.far) : null;
       if (mark === null) continue;
       const role = roleOf(mark, world);
       if (role === null) {
@@ -40,7 +45,7 @@ export const terminals: MatchCheck = {
         );
       } else if (role === 'common' || role.startsWith('hot')) {
         continue;
-      } else if (markForRole(role, device.marks) === null) {
+      } else if (markForRole(role, marks) === null) {
         const level = role === 'heat1' || role === 'compressor1' || role === 'reversing' ? 'stop' : 'warn';
         found.push(
           finding(

@@ -1,6 +1,6 @@
 import { conductorOhms, type Gauge } from '../../trade/cable';
-import { terminalId, type Strand } from '../../wiring/graph';
-import { cablePart, newCableLength, pathConditions, pullLine } from '../cable-pull';
+import { landed, landedTerminal, screwThat, sheetTerminal, type Strand } from '../../wiring/graph';
+import { cablePart, endsOf, newCableLength, pathConditions, pullLine } from '../cable-pull';
 import { commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
@@ -31,19 +31,19 @@ export const addConductor: Method = {
       spliced: 'no',
       continuity: 'proven',
       ohms: conductorOhms(GAUGE, lengthM),
-      wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
-      equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+      near: landed(sheetTerminal(device, 'C')),
+      far: landed(screwThat(board, 'C')?.id ?? '')
     };
     const off = (one: Strand): Strand =>
-      one.wall.state === 'landed' && one.wall.terminal === terminalId(device.id, 'C')
-        ? { ...one, wall: { state: 'coiled' } }
+      landedTerminal(one.near) === sheetTerminal(device, 'C')
+        ? { ...one, near: { state: 'coiled' } }
         : one;
     return {
       after: {
         ...wiring,
         cables: [
           ...wiring.cables,
-          { id: CABLE_ID, name: 'new single conductor', path: 'free', lengthM, gauge: GAUGE }
+          { id: CABLE_ID, name: 'new single conductor', path: 'free', lengthM, gauge: GAUGE, ...endsOf(wiring, board) }
         ],
         strands: [...wiring.strands.map(off), strand]
       },

@@ -1,7 +1,15 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
-import { terminalId, type AddedTransformer, type Strand, type Wiring } from '../../wiring/graph';
-import { cablePart, newCableLength, pathConditions } from '../cable-pull';
+import {
+  landed,
+  screwsOfMarks,
+  sheetTerminal,
+  terminalId,
+  type AddedTransformer,
+  type Strand,
+  type Wiring
+} from '../../wiring/graph';
+import { cablePart, endsOf, newCableLength, pathConditions } from '../cable-pull';
 import { feedingBoard } from '../equipment';
 import { noCommonTerminal, ownSupply } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation, type Variant } from '../types';
@@ -34,8 +42,8 @@ export const addedTransformer: Method = {
     if (trouble) return refused(trouble);
     const { wiring, findings, rail } = ownSupply(situation, transformerBeside(situation));
     const ends = [
-      { wall: terminalId(device.id, rail), equipment: terminalId(ADDED_ID, 'R') },
-      { wall: terminalId(device.id, 'C'), equipment: terminalId(ADDED_ID, 'C') }
+      { wall: sheetTerminal(device, rail), equipment: terminalId(ADDED_ID, 'R') },
+      { wall: sheetTerminal(device, 'C'), equipment: terminalId(ADDED_ID, 'C') }
     ];
     const rules = [...findings, ...mainsRules(device.id)];
     const spares = freeStrands(before).slice(0, 2);
@@ -62,11 +70,10 @@ function transformerBeside({ before }: SupplySituation): AddedTransformer {
   return {
     kind: 'added-transformer',
     id: ADDED_ID,
-    place: 'equipment',
+    at: feedingBoard(before)?.at ?? 'equipment',
     name: 'second transformer',
-    marks: ['R', 'C'],
-    va: 40,
-    beside: feedingBoard(before)?.name ?? 'the equipment'
+    screws: screwsOfMarks(ADDED_ID, ['R', 'C']),
+    va: 40
   };
 }
 
@@ -90,16 +97,16 @@ function mainsRules(device: string): Finding[] {
 type Ends = readonly { readonly wall: string; readonly equipment: string }[];
 
 function onSpares(wiring: Wiring, spares: readonly Strand[], ends: Ends): Wiring {
-  const landed = (strand: Strand): Strand => {
+  const onto = (strand: Strand): Strand => {
     const at = ends[spares.findIndex((one) => one.id === strand.id)];
     if (!at) return strand;
     return {
       ...strand,
-      wall: { state: 'landed', terminal: at.wall },
-      equipment: { state: 'landed', terminal: at.equipment }
+      near: landed(at.wall),
+      far: landed(at.equipment)
     };
   };
-  return { ...wiring, strands: wiring.strands.map(landed) };
+  return { ...wiring, strands: wiring.strands.map(onto) };
 }
 
 function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
@@ -115,15 +122,15 @@ function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
       spliced: 'no',
       continuity: 'proven',
       ohms: conductorOhms(18, lengthM),
-      wall: { state: 'landed', terminal: end.wall },
-      equipment: { state: 'landed', terminal: end.equipment }
+      near: landed(end.wall),
+      far: landed(end.equipment)
     };
   });
   return {
     ...wiring,
     cables: [
       ...wiring.cables,
-      { id: CABLE_ID, name: 'new cable, 2 conductors', path: 'free', lengthM, gauge: 18 }
+      { id: CABLE_ID, name: 'new cable, 2 conductors', path: 'free', lengthM, gauge: 18, ...endsOf(wiring, feedingBoard(wiring)) }
     ],
     strands: [...wiring.strands, ...strands]
   };

@@ -1,5 +1,6 @@
 import { finding } from '../../trade/findings';
-import { hasMark, terminalId } from '../../wiring/graph';
+import { marksMean } from '../../trade/terminals';
+import { sheetTerminal } from '../../wiring/graph';
 import { callPair, commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { ADAPTER_PIECES, adapterRules, PAIR_VARIANTS, rolesOf, withAdapter } from '../two-calls';
@@ -14,7 +15,7 @@ export const combinedTerminalAdapter: Method = {
   variants: () => PAIR_VARIANTS,
   offer(situation, variant) {
     const { device } = situation;
-    if (!hasMark(device, 'K'))
+    if (!marksMean(device.marks, 'K'))
       return refused(
         finding(
           'stop',
@@ -30,7 +31,10 @@ export const combinedTerminalAdapter: Method = {
     const roles = rolesOf(pair, variant);
     const { wiring, findings } = swapThermostat(situation);
     return {
-      after: withAdapter(wiring, board, device.id, roles, terminalId(device.id, 'K')),
+      after: withAdapter(wiring, board, roles, {
+        commonEnd: sheetTerminal(device, 'C'),
+        callsEnd: sheetTerminal(device, 'K')
+      }),
       findings: [...findings, ...adapterRules(situation, roles)],
       loses: [],
       parts: [

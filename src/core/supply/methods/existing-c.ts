@@ -1,5 +1,5 @@
 import { finding } from '../../trade/findings';
-import { isFree, terminalId } from '../../wiring/graph';
+import { isFree, landed, landedMark, sheetTerminal } from '../../wiring/graph';
 import { continuityFindings, strandsAt } from '../equipment';
 import { commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
@@ -25,7 +25,7 @@ export const existingC: Method = {
       return refused(...(board.code === 'board-mark-missing' ? oneEnded(situation) : []), board);
     const candidates = strandsAt(before, board, 'C');
     const strand =
-      candidates.find((one) => one.wall.state === 'landed') ?? candidates.find((one) => isFree(one.wall));
+      candidates.find((one) => one.near.state === 'landed') ?? candidates.find((one) => isFree(one.near));
     if (!strand) {
       const reasons = oneEnded(situation);
       return refused(
@@ -42,12 +42,12 @@ export const existingC: Method = {
       );
     }
     const { wiring, findings } = swapThermostat(situation, board);
-    const landed = { state: 'landed', terminal: terminalId(device.id, 'C') } as const;
-    const wasFree = isFree(strand.wall);
+    const near = landed(sheetTerminal(device, 'C'));
+    const wasFree = isFree(strand.near);
     return {
       after: {
         ...wiring,
-        strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, wall: landed } : one))
+        strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, near } : one))
       },
       findings: [
         ...findings,
@@ -64,7 +64,7 @@ export const existingC: Method = {
 /** A C at the wall whose other end is known to be on nothing. */
 function oneEnded({ recorded }: SupplySituation) {
   return recorded.strands.flatMap((strand) =>
-    strand.wall.state === 'landed' && strand.wall.terminal.endsWith('.C') && isFree(strand.equipment)
+    landedMark(recorded, strand.near) === 'C' && isFree(strand.far)
       ? [
           finding(
             'stop',
@@ -79,7 +79,7 @@ function oneEnded({ recorded }: SupplySituation) {
 
 function notRead(recorded: SupplySituation['recorded'], id: string) {
   const strand = recorded.strands.find((one) => one.id === id);
-  return strand?.equipment.state === 'unseen'
+  return strand?.far.state === 'unseen'
     ? [
         finding(
           'stop',

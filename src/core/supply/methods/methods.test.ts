@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../../match/catalogue';
 import { planFor, type Plan, type PlannedOption } from '../../plan/plan';
-import { house, type House } from '../../scenarios/builder';
+import { house, type House } from '../../houses/builder';
 import {
   boilerHouse,
   electricFurnaceHouse,
@@ -13,7 +13,7 @@ import {
   heatPumpHouse,
   heatPumpNoCommon,
   lineVoltageHouse
-} from '../../scenarios/houses';
+} from '../../houses/houses';
 import type { MethodId } from '../../trade/vocabulary';
 
 function planOf({ job, thermostat }: House, model = 'de-fellgate'): Plan {

@@ -2,14 +2,17 @@ import { conductorOhms, type Gauge } from '../../trade/cable';
 import { colourName, usualColours } from '../../trade/colours';
 import { finding, type Finding } from '../../trade/findings';
 import {
+  landed,
   landedTerminal,
-  splitTerminal,
-  terminalId,
+  markAt,
+  screwThat,
+  sheetTerminal,
+  type Board,
   type Landing,
   type Strand,
   type Wiring
 } from '../../wiring/graph';
-import { cablePart, newCableLength, pathConditions, pullLine } from '../cable-pull';
+import { cablePart, endsOf, newCableLength, pathConditions, pullLine } from '../cable-pull';
 import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
@@ -35,8 +38,8 @@ export const newCable: Method = {
     const pathFindings = pathConditions(situation);
     const { wiring, findings } = swapThermostat(situation);
     const ends = usedEnds(wiring);
-    if (!ends.some((one) => one.wall.endsWith('.C'))) {
-      ends.push({ wall: terminalId(device.id, 'C'), equipment: terminalId(board.id, 'C') });
+    if (!ends.some((one) => markAt(wiring, one.wall) === 'C')) {
+      ends.push({ wall: sheetTerminal(device, 'C'), equipment: screwThat(board, 'C')?.id ?? '' });
     }
     const conductors = Number(variant ?? '') || ends.length + 1;
     if (conductors < ends.length)
@@ -50,7 +53,7 @@ export const newCable: Method = {
       );
     const lengthM = newCableLength(before);
     return {
-      after: withCable(wiring, ends, conductors, lengthM),
+      after: withCable(wiring, board, ends, { conductors, lengthM }),
       findings: [
         ...findings,
         ...pathFindings,
@@ -73,14 +76,19 @@ interface Ends {
 
 function usedEnds(wiring: Wiring): Ends[] {
   return wiring.strands.flatMap((strand) => {
-    const wall = landedTerminal(strand.wall);
-    const equipment = landedTerminal(strand.equipment);
+    const wall = landedTerminal(strand.near);
+    const equipment = landedTerminal(strand.far);
     return wall && equipment ? [{ wall, equipment }] : [];
   });
 }
 
 /** Usual colours where a terminal has one, so that the next person finds what they expect; the mark stays the truth. */
-function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, lengthM: number): Wiring {
+function withCable(
+  wiring: Wiring,
+  board: Board,
+  ends: readonly Ends[],
+  { conductors, lengthM }: { readonly conductors: number; readonly lengthM: number }
+): Wiring {
   const colours = usualColours(Math.min(conductors, 8));
   const custom: Readonly<Record<string, string>> = {
     R: 'RD',
@@ -100,10 +108,10 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
     const index = free.findIndex((one) => one === wanted);
     return free.splice(index === -1 ? free.length - 1 : index, 1)[0] ?? null;
   };
-  const hasCustom = ends.map((one) => custom[splitTerminal(one.wall).mark]);
+  const hasCustom = ends.map((one) => custom[markAt(wiring, one.wall) ?? '']);
   const order = ends.map((_, index) => index).sort((a, b) => Number(!hasCustom[a]) - Number(!hasCustom[b]));
   const chosen = new Map(order.map((index) => [index, take(hasCustom[index])]));
-  const strand = (number: number, colour: Strand['colour'], wall: Landing, equipment: Landing): Strand => ({
+  const strand = (number: number, colour: Strand['colour'], near: Landing, far: Landing): Strand => ({
     id: `co-new-${number}`,
     cable: CABLE_ID,
     name: `new ${colour === null ? 'conductor' : colourName(colour)}`,
@@ -113,16 +121,11 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
     spliced: 'no',
     continuity: 'proven',
     ohms: conductorOhms(GAUGE, lengthM),
-    wall,
-    equipment
+    near,
+    far
   });
   const used = ends.map((one, index) =>
-    strand(
-      index + 1,
-      chosen.get(index) ?? null,
-      { state: 'landed', terminal: one.wall },
-      { state: 'landed', terminal: one.equipment }
-    )
+    strand(index + 1, chosen.get(index) ?? null, landed(one.wall), landed(one.equipment))
   );
   const spares = Array.from({ length: conductors - ends.length }, (_, index) =>
     strand(ends.length + index + 1, free.shift() ?? null, { state: 'coiled' }, { state: 'coiled' })
@@ -130,7 +133,14 @@ function withCable(wiring: Wiring, ends: readonly Ends[], conductors: number, le
   return {
     ...wiring,
     cables: [
-      { id: CABLE_ID, name: `new cable, ${conductors} conductors`, path: 'free', lengthM, gauge: GAUGE }
+      {
+        id: CABLE_ID,
+        name: `new cable, ${conductors} conductors`,
+        path: 'free',
+        lengthM,
+        gauge: GAUGE,
+        ...endsOf(wiring, board)
+      }
     ],
     strands: [...used, ...spares]
   };

@@ -1,12 +1,22 @@
 import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../trade/findings';
-import { terminalId, type PlugInTransformer, type Strand } from '../../wiring/graph';
+import {
+  landed,
+  screwsOfMarks,
+  sheetTerminal,
+  terminalId,
+  wallPlace,
+  type Place,
+  type PlugInTransformer,
+  type Strand
+} from '../../wiring/graph';
 import { cablePart } from '../cable-pull';
 import { noCommonTerminal, ownSupply } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation } from '../types';
 
 const CORD_M = 3;
 const PLUG_ID = 'plug-in';
+const OUTLET: Place = { id: 'outlet', kind: 'outlet', name: 'outlet' };
 
 /** A small 24 VAC supply in an outlet feeds the thermostat's own electronics on RC and C; the furnace keeps RH. */
 export const plugInTransformer: Method = {
@@ -29,12 +39,12 @@ export const plugInTransformer: Method = {
     const plug: PlugInTransformer = {
       kind: 'plug-in-transformer',
       id: PLUG_ID,
-      place: 'outlet',
+      at: OUTLET.id,
       name: 'plug-in supply',
-      marks: ['R', 'C'],
+      screws: screwsOfMarks(PLUG_ID, ['R', 'C']),
       va: 20
     };
-    const { wiring, findings, rail } = ownSupply(situation, plug);
+    const { wiring, findings, rail } = ownSupply(situation, plug, [OUTLET]);
     const hidden = variant === 'listed-cable';
     return {
       after: {
@@ -46,13 +56,15 @@ export const plugInTransformer: Method = {
             name: hidden ? 'listed cable of the plug-in supply' : 'cord of the plug-in supply',
             path: 'free',
             lengthM: CORD_M,
-            gauge: 18
+            gauge: 18,
+            near: wallPlace(wiring),
+            far: OUTLET.id
           }
         ],
         strands: [
           ...wiring.strands,
-          cordStrand('co-cord-1', 'first cord', terminalId(device.id, rail), terminalId(PLUG_ID, 'R')),
-          cordStrand('co-cord-2', 'second cord', terminalId(device.id, 'C'), terminalId(PLUG_ID, 'C'))
+          cordStrand('co-cord-1', 'first cord', sheetTerminal(device, rail), terminalId(PLUG_ID, 'R')),
+          cordStrand('co-cord-2', 'second cord', sheetTerminal(device, 'C'), terminalId(PLUG_ID, 'C'))
         ]
       },
       findings: [...findings, ...conditions(situation, hidden)],
@@ -100,8 +112,8 @@ function cordStrand(id: string, name: string, wall: string, plug: string): Stran
     spliced: 'no',
     continuity: 'proven',
     ohms: conductorOhms(18, CORD_M),
-    wall: { state: 'landed', terminal: wall },
-    equipment: { state: 'landed', terminal: plug }
+    near: landed(wall),
+    far: landed(plug)
   };
 }
 

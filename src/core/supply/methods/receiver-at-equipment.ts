@@ -1,10 +1,13 @@
 import { markForRole, roleOf } from '../../devices/roles';
 import { finding, type Finding } from '../../trade/findings';
-import { canonicalMark } from '../../trade/terminals';
 import {
+  deviceOf,
   landedTerminal,
-  splitTerminal,
-  terminalId,
+  markAt,
+  marksOf,
+  screwsOfMarks,
+  screwThat,
+  sideOf,
   wallThermostat,
   type Board,
   type Receiver,
@@ -57,11 +60,11 @@ export const receiverAtEquipment: Method = {
     const receiver: Receiver = {
       kind: 'receiver',
       id: RECEIVER_ID,
-      place: 'equipment',
+      at: board.at,
       name: `receiver of the ${device.model}`,
-      marks: device.marks,
-      facts: device,
-      beside: board.name
+      screws: screwsOfMarks(RECEIVER_ID, device.marks),
+      control: situation.thermostat.id,
+      facts: device
     };
     const old = wallThermostat(before);
     return {
@@ -70,10 +73,13 @@ export const receiverAtEquipment: Method = {
         devices: [...before.devices.filter((one) => one.id !== old.id), receiver],
         strands: before.strands.map((one) => ({
           ...one,
-          wall: { state: 'coiled' },
-          equipment: { state: 'coiled' }
+          near: { state: 'coiled' },
+          far: { state: 'coiled' }
         })),
-        links: [...before.links.filter((one) => one.place === 'equipment'), ...piecesTo(situation, board)]
+        links: [
+          ...before.links.filter((one) => sideOf(before, one.at) === 'equipment'),
+          ...piecesTo(situation, board, receiver)
+        ]
       },
       findings: [radioMustReach(device.id), ...(supplied ? outletFindings(situation) : [])],
       loses: [
@@ -113,7 +119,7 @@ function outletFindings({ thermostat }: SupplySituation): Finding[] {
 /** True when a common is landed at both ends: the receiver can live where the old thermostat hangs. */
 function commonAtWall({ before, device }: SupplySituation): boolean {
   const board = boardWithCommon(before, device);
-  return board !== undefined && strandsAt(before, board, 'C').some((one) => one.wall.state === 'landed');
+  return board !== undefined && strandsAt(before, board, 'C').some((one) => one.near.state === 'landed');
 }
 
 /** The wired part on the old plate's place, as a thermostat; its wireless part hangs anywhere. */
@@ -135,14 +141,18 @@ function atTheWall(situation: SupplySituation, board: Board): Offer {
 }
 
 /** Short pieces from the receiver to every terminal of the machine that is in use, by what it does, and to common. */
-function piecesTo({ before, device, world }: SupplySituation, board: Board): WireLink[] {
-  const inUse = before.strands.flatMap((one) => landedTerminal(one.equipment) ?? []);
-  return [...new Set([...inUse, terminalId(board.id, 'C')])].flatMap((far): WireLink[] => {
-    const { device: at, mark } = splitTerminal(far);
+function piecesTo({ before, world }: SupplySituation, board: Board, receiver: Receiver): WireLink[] {
+  const inUse = before.strands.flatMap((one) => landedTerminal(one.far) ?? []);
+  const common = screwThat(board, 'C')?.id;
+  const ends = new Set([...inUse, ...(common === undefined ? [] : [common])]);
+  return [...ends].flatMap((far): WireLink[] => {
+    const mark = markAt(before, far);
+    const machine = deviceOf(before, far);
     const role = roleOf(mark, world);
-    const own = role === null ? null : markForRole(role, device.marks);
-    if (own === null) return [];
-    const id = `ln-receiver-${at}-${canonicalMark(mark).toLowerCase()}`;
-    return [{ id, place: 'equipment', a: terminalId(RECEIVER_ID, own), b: far, kind: 'wire' }];
+    const own = role === null ? null : markForRole(role, marksOf(receiver));
+    const screw = own === null ? undefined : screwThat(receiver, own);
+    if (!screw || !machine || mark === null) return [];
+    const id = `ln-receiver-${machine.id}-${mark.toLowerCase()}`;
+    return [{ id, at: machine.at, a: screw.id, b: far, kind: 'wire' }];
   });
 }

@@ -2,8 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../../match/catalogue';
 import { planFor } from '../../plan/plan';
-import type { House } from '../../scenarios/builder';
-import { HOUSES } from '../../scenarios/houses';
+import type { House } from '../../houses/builder';
+import { HOUSES } from '../../houses/houses';
 import { METHOD_IDS, type MethodId } from '../../trade/vocabulary';
 import { METHODS } from './registry';
 

@@ -1,6 +1,15 @@
 import { FAMILY_NAMES } from '../../trade/vocabulary';
 import { finding, type Finding } from '../../trade/findings';
-import { landedTerminal, splitTerminal, terminalId, type Strand, type WireLink } from '../../wiring/graph';
+import {
+  landed,
+  landedTerminal,
+  printedMark,
+  screwThat,
+  sheetTerminal,
+  terminalId,
+  type Strand,
+  type WireLink
+} from '../../wiring/graph';
 import { strandsAt } from '../equipment';
 import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
@@ -16,7 +25,7 @@ export const repurposeG: Method = {
     const { before, device } = situation;
     const board = commonAtBothPlates(situation);
     if (isFinding(board)) return refused(board);
-    const strand = strandsAt(before, board, 'G').find((one) => one.wall.state === 'landed');
+    const strand = strandsAt(before, board, 'G').find((one) => one.near.state === 'landed');
     if (!strand) {
       return refused(
         finding(
@@ -30,15 +39,15 @@ export const repurposeG: Method = {
     const { wiring, findings } = swapThermostat(situation);
     const moved: Strand = {
       ...strand,
-      wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
-      equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+      near: landed(sheetTerminal(device, 'C')),
+      far: landed(screwThat(board, 'C')?.id ?? '')
     };
-    const cooling = strandsAt(before, board, 'Y1').some((one) => one.wall.state === 'landed');
+    const cooling = strandsAt(before, board, 'Y1').some((one) => one.near.state === 'landed');
     const link: WireLink = {
       id: 'ln-y-g',
-      place: 'equipment',
-      a: terminalId(board.id, 'Y1'),
-      b: terminalId(board.id, 'G'),
+      at: board.at,
+      a: screwThat(board, 'Y1')?.id ?? terminalId(board.id, 'Y1'),
+      b: screwThat(board, 'G')?.id ?? terminalId(board.id, 'G'),
       kind: 'wire'
     };
     return {
@@ -91,10 +100,10 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
     );
   }
   const unread = recorded.strands.find(
-    (one) => one.id === strand.id && landedTerminal(one.equipment) === null
+    (one) => one.id === strand.id && landedTerminal(one.far) === null
   );
-  if (unread && unread.equipment.state === 'unseen') {
-    const mark = splitTerminal(landedTerminal(unread.wall) ?? '.').mark;
+  if (unread && unread.far.state === 'unseen') {
+    const mark = printedMark(recorded, landedTerminal(unread.near) ?? '');
     found.push(
       finding(
         'stop',

@@ -1,6 +1,13 @@
 import type { DeviceFacts } from '../../job/device-facts';
 import { finding, type Finding } from '../../trade/findings';
-import { terminalId, type Splitter, type WireLink } from '../../wiring/graph';
+import {
+  screwsOfMarks,
+  sheetTerminal,
+  terminalId,
+  wallPlace,
+  type Splitter,
+  type WireLink
+} from '../../wiring/graph';
 import { callPair, commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { ADAPTER_PIECES, adapterRules, PAIR_VARIANTS, rolesOf, withAdapter } from '../two-calls';
@@ -28,20 +35,23 @@ export const signalSplitter: Method = {
     const splitter: Splitter = {
       kind: 'splitter',
       id: SPLITTER_ID,
-      place: 'wall',
+      at: wallPlace(wiring),
       name: 'splitter',
-      marks: ['Y', 'G', 'K']
+      screws: screwsOfMarks(SPLITTER_ID, ['Y', 'G', 'K'])
     };
     const leads = ['Y', 'G'].map((mark): WireLink => ({
       id: `ln-splitter-${mark.toLowerCase()}`,
-      place: 'wall',
-      a: terminalId(device.id, mark),
+      at: wallPlace(wiring),
+      a: sheetTerminal(device, mark),
       b: terminalId(SPLITTER_ID, mark),
       kind: 'wire'
     }));
     const split = { ...wiring, devices: [...wiring.devices, splitter], links: [...wiring.links, ...leads] };
     return {
-      after: withAdapter(split, board, device.id, roles, terminalId(SPLITTER_ID, 'K')),
+      after: withAdapter(split, board, roles, {
+        commonEnd: sheetTerminal(device, 'C'),
+        callsEnd: terminalId(SPLITTER_ID, 'K')
+      }),
       findings: [
         ...findings,
         ...adapterRules(situation, roles),

@@ -1,9 +1,12 @@
 import { finding, type Finding } from '../../trade/findings';
 import {
   isFree,
+  landed as landedOn,
+  landedMark,
   landedTerminal,
-  splitTerminal,
-  terminalId,
+  printedMark,
+  screwThat,
+  sheetTerminal,
   type Strand,
   type Wiring
 } from '../../wiring/graph';
@@ -36,15 +39,15 @@ export const spareConductor: Method = {
     const { wiring, findings } = swapThermostat(situation, board);
     const landed: Strand = {
       ...strand,
-      wall: { state: 'landed', terminal: terminalId(device.id, 'C') },
-      equipment: { state: 'landed', terminal: terminalId(board.id, 'C') }
+      near: landedOn(sheetTerminal(device, 'C')),
+      far: landedOn(screwThat(board, 'C')?.id ?? '')
     };
     return {
       after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? landed : one)) },
       findings: [
         ...findings.filter((one) => !one.because.includes(strand.id)),
         ...continuityFindings(strand),
-        ...looseFarEnd(strand)
+        ...looseFarEnd(before, strand)
       ],
       loses: [{ text: `the ${strand.name} conductor is no longer a spare` }],
       parts: [],
@@ -57,7 +60,7 @@ export const spareConductor: Method = {
 export function freeStrands(wiring: Wiring): Strand[] {
   const order = { proven: 0, untested: 1, broken: 2 } as const;
   return wiring.strands
-    .filter((one) => isFree(one.wall) && isFree(one.equipment) && one.continuity !== 'broken')
+    .filter((one) => isFree(one.near) && isFree(one.far) && one.continuity !== 'broken')
     .sort(
       (a, b) =>
         order[a.continuity] - order[b.continuity] ||
@@ -71,27 +74,26 @@ const CALLS = new Set(['R', 'RH', 'RC', 'W1', 'W2', 'AUX', 'E', 'Y1', 'Y2', 'G',
 /** Spares, and behind them conductors that are fixed at the wall only and carry nothing: the one on C first. */
 function idleStrands(wiring: Wiring): Strand[] {
   const fixed = wiring.strands.flatMap((strand) => {
-    const wall = landedTerminal(strand.wall);
-    if (wall === null || !isFree(strand.equipment) || strand.continuity === 'broken') return [];
-    const { mark } = splitTerminal(wall);
-    return CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
+    if (strand.near.state !== 'landed' || !isFree(strand.far) || strand.continuity === 'broken') return [];
+    const mark = landedMark(wiring, strand.near);
+    return mark === null || CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
   });
   const onCommon = fixed.filter((one) => one.common).map((one) => one.strand);
   const others = fixed.filter((one) => !one.common).map((one) => one.strand);
   return [...onCommon, ...freeStrands(wiring), ...others];
 }
 
-function looseFarEnd(strand: Strand): Finding[] {
-  const wall = landedTerminal(strand.wall);
+function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
+  const wall = landedTerminal(strand.near);
   if (wall === null) return [];
-  const text = `The ${strand.name} conductor is on ${splitTerminal(wall).mark} at the wall and on nothing at the equipment: it carries nothing today. Its far end is landed on C.`;
+  const text = `The ${strand.name} conductor is on ${printedMark(wiring, wall)} at the wall and on nothing at the equipment: it carries nothing today. Its far end is landed on C.`;
   return [finding('note', 'common-one-ended', text, [strand.id])];
 }
 
 function whyNone(wiring: Wiring): Finding[] {
-  const broken = wiring.strands.filter((one) => isFree(one.wall) && isFree(one.equipment));
+  const broken = wiring.strands.filter((one) => isFree(one.near) && isFree(one.far));
   if (broken.length > 0) return broken.flatMap(continuityFindings);
-  const halfSeen = wiring.strands.filter((one) => isFree(one.wall) && one.equipment.state === 'unseen');
+  const halfSeen = wiring.strands.filter((one) => isFree(one.near) && one.far.state === 'unseen');
   if (halfSeen.length > 0) {
     return halfSeen.map((one) =>
       finding(

@@ -3,14 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { findDevice } from '../../match/catalogue';
 import { applyMoves } from '../../plan/moves';
 import { planFor, type PlannedOption } from '../../plan/plan';
-import { house, type House } from '../../scenarios/builder';
+import { house, type House } from '../../houses/builder';
 import {
   boilerPlusAcHouse,
   furnaceWithCommon,
   furnaceFourWires,
   heatOnly,
   oldAdapterHouse
-} from '../../scenarios/houses';
+} from '../../houses/houses';
 import type { MethodId } from '../../trade/vocabulary';
 import { landedTerminal, sortedWiring } from '../../wiring/graph';
 

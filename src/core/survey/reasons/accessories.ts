@@ -1,5 +1,5 @@
 import { finding } from '../../trade/findings';
-import { hasMark } from '../../wiring/graph';
+import { marksMean } from '../../trade/terminals';
 import { FINE, type Reason } from '../types';
 
 const NAMES = {
@@ -27,7 +27,7 @@ export const accessories: Reason = {
         machine.accessories.flatMap((one) => {
           const marks = TERMINALS[one.kind];
           const name = `${NAMES[one.kind]} on ${machine.name}`;
-          if (marks && device && !marks.some((mark) => hasMark(device, mark)))
+          if (marks && device && !marks.some((mark) => marksMean(device.marks, mark)))
             return [
               finding(
                 'warn',

@@ -8,7 +8,7 @@ export const cablePath: Reason = {
   id: 'cable-path',
   weigh({ thermostat, wiring }) {
     if (thermostat.path.stretches.length === 0) return FINE;
-    const used = wiring.strands.filter((one) => landedTerminal(one.wall) !== null).length;
+    const used = wiring.strands.filter((one) => landedTerminal(one.near) !== null).length;
     const advice = cableAdvice(thermostat.path, used + 1);
     const found = [];
     if (advice.stapled.length > 0)

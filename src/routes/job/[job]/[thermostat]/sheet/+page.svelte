@@ -9,7 +9,7 @@
   import type { Thermostat } from '$core/job/schema';
   import { setStep } from '$core/job/steps';
   import { readConductors, writeConductors } from '$core/formats/conductors-csv';
-  import { faultText } from '$core/formats/faults';
+  import { faultText } from '$core/job/faults';
   import { MOST_BYTES } from '$core/formats/job-json';
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName, readText } from '$lib/files/download';

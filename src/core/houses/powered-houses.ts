@@ -5,8 +5,7 @@ import type { Job, Thermostat } from '../job/schema';
 import { CATALOGUE } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
-import type { Wiring } from '../wiring/graph';
-import { boardOf, plug, strandOf, thermostatOf, worldOf } from './hand-wired';
+import { boardOf, plug, strandOf, thermostatOf, wiringFrom, worldOf } from './hand-wired';
 import type { PoweredHouse } from './half-wave-houses';
 
 /** The wiring that the recommended plan of a record leaves, in the likeliest world. Throws where there is none. */
@@ -30,9 +29,8 @@ function fellgateOn(id: string) {
 export function twoSupplyHouse(): PoweredHouse {
   return {
     world: worldOf('furnace'),
-    wiring: {
+    wiring: wiringFrom({
       devices: [fellgateOn('th'), boardOf('eq', ['R', 'C', 'W', 'G']), plug],
-      cables: [],
       strands: [
         strandOf('co-1', ['th', 'RH'], ['eq', 'R']),
         strandOf('co-2', ['th', 'W'], ['eq', 'W']),
@@ -40,7 +38,7 @@ export function twoSupplyHouse(): PoweredHouse {
         strandOf('co-4', ['th', 'C'], ['plug', 'C'], 3)
       ],
       links: []
-    }
+    })
   };
 }
 
@@ -53,9 +51,8 @@ export function zonedHouse(zones: number): PoweredHouse {
     fuseAmps: 100
   });
   const thermostats = marks.map((_, at) => fellgateOn(`th-${at + 1}`));
-  const wiring: Wiring = {
+  const wiring = wiringFrom({
     devices: [...thermostats, panel],
-    cables: [],
     strands: marks.flatMap((mark, at) => [
       strandOf(`r-${at + 1}`, [`th-${at + 1}`, 'RH'], ['panel', 'R']),
       strandOf(`w-${at + 1}`, [`th-${at + 1}`, 'W'], ['panel', mark]),
@@ -63,11 +60,11 @@ export function zonedHouse(zones: number): PoweredHouse {
     ]),
     links: marks.map((_, at) => ({
       id: `clip-${at + 1}`,
-      place: 'wall',
+      at: 'wall',
       a: `th-${at + 1}.RH`,
       b: `th-${at + 1}.RC`,
-      kind: 'clip'
+      kind: 'clip' as const
     }))
-  };
+  });
   return { wiring, world: worldOf('boiler') };
 }

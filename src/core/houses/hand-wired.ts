@@ -4,6 +4,7 @@ import type { DeviceFacts } from '../job/device-facts';
 import { conductorOhms } from '../trade/cable';
 import type { Family } from '../trade/vocabulary';
 import {
+  screwsOfMarks,
   terminalId,
   type Adapter,
   type Board,
@@ -13,7 +14,8 @@ import {
   type Splitter,
   type Strand,
   type TerminalId,
-  type WireLink
+  type WireLink,
+  type Wiring
 } from '../wiring/graph';
 
 export function worldOf(family: Family, more: Partial<World> = {}): World {
@@ -30,13 +32,14 @@ export function worldOf(family: Family, more: Partial<World> = {}): World {
   };
 }
 
+/** Every board and small part is at a machine of its own name, every thermostat at the wall. */
 export function boardOf(id: string, marks: readonly string[], more: Partial<Board> = {}): Board {
   return {
     kind: 'board',
     id,
-    place: 'equipment',
+    at: id,
     name: id,
-    marks,
+    screws: screwsOfMarks(id, marks),
     transformerVa: 40,
     fuseAmps: 3,
     tracedCommon: null,
@@ -48,16 +51,25 @@ export function boardOf(id: string, marks: readonly string[], more: Partial<Boar
 }
 
 export function thermostatOf(facts: DeviceFacts, id: string = facts.id): NewThermostat {
-  return { kind: 'new-thermostat', id, place: 'wall', name: facts.model, marks: facts.marks, facts };
+  return {
+    kind: 'new-thermostat',
+    id,
+    at: 'wall',
+    control: id,
+    name: facts.model,
+    screws: screwsOfMarks(id, facts.marks),
+    facts
+  };
 }
 
 export function receiverOf(facts: DeviceFacts): Receiver {
   return {
     kind: 'receiver',
     id: 'receiver',
-    place: 'equipment',
+    at: 'machine',
+    control: 'receiver',
     name: facts.model,
-    marks: facts.marks,
+    screws: screwsOfMarks('receiver', facts.marks),
     facts
   };
 }
@@ -65,25 +77,25 @@ export function receiverOf(facts: DeviceFacts): Receiver {
 export const splitter: Splitter = {
   kind: 'splitter',
   id: 'split',
-  place: 'wall',
+  at: 'wall',
   name: 'splitter',
-  marks: ['Y', 'G', 'K']
+  screws: screwsOfMarks('split', ['Y', 'G', 'K'])
 };
 
 export const adapter: Adapter = {
   kind: 'adapter',
   id: 'adapter',
-  place: 'equipment',
+  at: 'machine',
   name: 'adapter',
-  marks: ['R', 'C', 'K', 'Y', 'G']
+  screws: screwsOfMarks('adapter', ['R', 'C', 'K', 'Y', 'G'])
 };
 
 export const plug: PlugInTransformer = {
   kind: 'plug-in-transformer',
   id: 'plug',
-  place: 'outlet',
+  at: 'outlet',
   name: 'plug-in supply',
-  marks: ['R', 'C'],
+  screws: screwsOfMarks('plug', ['R', 'C']),
   va: 20
 };
 
@@ -91,7 +103,7 @@ export const plug: PlugInTransformer = {
 export type End = readonly [device: string, mark: string] | null;
 
 /** 15 m of 18 AWG unless said otherwise. */
-export function strandOf(id: string, wall: End, equipment: End, lengthM = 15): Strand {
+export function strandOf(id: string, near: End, far: End, lengthM = 15): Strand {
   const landing = (end: End) =>
     end === null
       ? ({ state: 'loose' } as const)
@@ -106,11 +118,27 @@ export function strandOf(id: string, wall: End, equipment: End, lengthM = 15): S
     spliced: 'no',
     continuity: 'proven',
     ohms: conductorOhms(18, lengthM),
-    wall: landing(wall),
-    equipment: landing(equipment)
+    near: landing(near),
+    far: landing(far)
   };
 }
 
-export function linkOf(place: WireLink['place'], a: TerminalId, b: TerminalId): WireLink {
-  return { id: `ln-${a}-${b}`, place, a, b, kind: 'wire' };
+export function linkOf(at: 'wall' | 'machine', a: TerminalId, b: TerminalId): WireLink {
+  return { id: `ln-${a}-${b}`, at, a, b, kind: 'wire' };
+}
+
+/** A wiring of these parts: what is at the wall, at an outlet, and at machines follows from the parts. */
+export function wiringFrom(parts: Pick<Wiring, 'devices' | 'strands'> & Partial<Wiring>): Wiring {
+  const machines = parts.devices.filter((one) => one.kind === 'board');
+  return {
+    cables: [],
+    links: [],
+    places: [
+      { id: 'wall', kind: 'wall', name: 'wall' },
+      { id: 'outlet', kind: 'outlet', name: 'outlet' },
+      { id: 'machine', kind: 'machine', name: machines[0]?.name ?? 'machine' },
+      ...machines.map((one) => ({ id: one.at, kind: 'machine' as const, name: one.name }))
+    ],
+    ...parts
+  };
 }

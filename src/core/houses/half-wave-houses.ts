@@ -2,7 +2,7 @@
 import type { World } from '../devices/world';
 import { CATALOGUE } from '../match/catalogue';
 import { terminalId, type Wiring } from '../wiring/graph';
-import { adapter, boardOf, linkOf, splitter, strandOf, thermostatOf, worldOf } from './hand-wired';
+import { adapter, boardOf, linkOf, splitter, strandOf, thermostatOf, wiringFrom, worldOf } from './hand-wired';
 
 export interface PoweredHouse {
   readonly wiring: Wiring;
@@ -11,7 +11,7 @@ export interface PoweredHouse {
 
 const furnace = boardOf('eq', ['R', 'C', 'W', 'Y', 'G']);
 const joints = ['R', 'C', 'Y', 'G'].map((mark) =>
-  linkOf('equipment', terminalId('adapter', mark), terminalId('eq', mark))
+  linkOf('machine', terminalId('adapter', mark), terminalId('eq', mark))
 );
 
 function device(id: string) {
@@ -23,9 +23,8 @@ function device(id: string) {
 export function combinedHouse(): PoweredHouse {
   return {
     world: worldOf('furnace-ac'),
-    wiring: {
+    wiring: wiringFrom({
       devices: [device('de-weftline'), furnace, adapter],
-      cables: [],
       strands: [
         strandOf('co-1', ['th', 'R'], ['eq', 'R']),
         strandOf('co-2', ['th', 'W'], ['eq', 'W']),
@@ -33,16 +32,15 @@ export function combinedHouse(): PoweredHouse {
         strandOf('co-4', ['th', 'C'], ['eq', 'C'])
       ],
       links: joints
-    }
+    })
   };
 }
 
 export function splitterHouse(): PoweredHouse {
   return {
     world: worldOf('furnace-ac'),
-    wiring: {
+    wiring: wiringFrom({
       devices: [device('de-fellgate'), splitter, furnace, adapter],
-      cables: [],
       strands: [
         strandOf('co-1', ['th', 'RC'], ['eq', 'R']),
         strandOf('co-2', ['th', 'W'], ['eq', 'W']),
@@ -55,6 +53,6 @@ export function splitterHouse(): PoweredHouse {
         linkOf('wall', 'th.G', 'split.G'),
         ...joints
       ]
-    }
+    })
   };
 }

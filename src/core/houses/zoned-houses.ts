@@ -1,5 +1,7 @@
 /** Houses in which several thermostats hang on one panel. */
+import type { ScrewId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
+import { newScrew } from '../job/screws';
 import { house, type HouseSketch } from './builder';
 
 const ZONE: HouseSketch = {
@@ -10,7 +12,7 @@ const ZONE: HouseSketch = {
   equipment: { name: 'zone panel', kind: 'zone-panel' }
 };
 
-/** `zones` thermostats on one panel of zone valves, each with a proven spare; `va` is what its plate says. */
+/** `zones` thermostats on one panel of zone valves, each on a W of its own and with a proven spare; `va` is what the panel's plate says. */
 export function zonedHouse(zones: number, va: number | null = 40, sketch: Partial<HouseSketch> = {}): Job {
   const made = house({
     ...ZONE,
@@ -18,11 +20,34 @@ export function zonedHouse(zones: number, va: number | null = 40, sketch: Partia
     equipment: { ...ZONE.equipment, transformerVa: va, ...sketch.equipment }
   });
   const [first] = made.job.thermostats;
-  if (!first) throw new Error('A house holds a thermostat');
-  const thermostats = Array.from({ length: zones }, (_, at) =>
-    copyAs(first, `th-zone-${at + 1}`, `Zone ${at + 1}`)
-  );
-  return { ...made.job, thermostats };
+  const [panel] = made.job.equipment;
+  if (!first || !panel) throw new Error('A house holds a thermostat and a machine');
+  let screws = panel.screws;
+  const own = screws.find((one) => one.mark === 'W');
+  const thermostats = Array.from({ length: zones }, (_, at) => {
+    const copy = copyAs(first, `th-zone-${at + 1}`, `Zone ${at + 1}`);
+    if (at === 0 || !own) return copy;
+    const screw = newScrew(screws, 'W');
+    screws = [...screws, screw];
+    return { ...copy, conductors: onPanel(copy, panel.id, own.id, screw.id) };
+  });
+  const equipment = made.job.equipment.map((one) => (one === panel ? { ...one, screws } : one));
+  return { ...made.job, equipment, thermostats };
+}
+
+function onPanel(
+  { conductors }: Thermostat,
+  panel: string,
+  from: ScrewId,
+  to: ScrewId
+): Thermostat['conductors'] {
+  return conductors.map((one) => ({
+    ...one,
+    far: {
+      ...one.far,
+      on: one.far.on.map((ref) => (ref.at === panel && ref.screw === from ? { ...ref, screw: to } : ref))
+    }
+  }));
 }
 
 /** The same place once more under another id, with all that refers to it. */

@@ -4,10 +4,10 @@
  * walked, or drawn from a seed, without making the rest.
  */
 import type { DeviceFacts } from '../job/device-facts';
+import { terminalOfScrew } from '../wiring/graph';
 import { CATALOGUE } from '../match/catalogue';
-import type { Equipment } from '../job/schema';
 import type { Family } from '../trade/vocabulary';
-import { house, type House, type HouseSketch } from './builder';
+import { house, type House, type HouseSketch, type MachineSketch } from './builder';
 
 interface FamilySketch {
   readonly family: Family;
@@ -96,8 +96,8 @@ export interface Situation {
   readonly number: number;
   readonly house: House;
   readonly device: DeviceFacts;
-  /** Marks that were read at each machine, by its id. */
-  readonly read: ReadonlyMap<string, readonly string[]>;
+  /** Ids of the screws that were read at each machine, by the id of the machine. */
+  readonly read: ReadonlyMap<string, ReadonlySet<string>>;
 }
 
 /** The house made last: the thermostats of the catalogue follow each other in it. */
@@ -112,7 +112,12 @@ export function situationOf(number: number): Situation {
     number,
     house: made,
     device: CATALOGUE[number % CATALOGUE.length]!,
-    read: new Map(made.job.equipment.map((one) => [one.id, one.marks]))
+    read: new Map(
+      made.job.equipment.map((one) => [
+        one.id,
+        new Set(one.screws.map((screw) => terminalOfScrew(one.id, screw.id)))
+      ])
+    )
   };
 }
 
@@ -148,7 +153,7 @@ function houseOf(place: number): House {
   return house(sketch);
 }
 
-const OLD_ADAPTER: Partial<Equipment> = {
+const OLD_ADAPTER: MachineSketch = {
   name: 'old adapter',
   kind: 'old-adapter',
   marks: ['R', 'C', 'K', 'Y', 'G'],

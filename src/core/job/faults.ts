@@ -1,4 +1,4 @@
-/** What is wrong with something that came in: where, what was expected, what stood there. */
+/** What is wrong with something that came in, or that an edit would make: where, what was expected, what stood there. */
 import type * as v from 'valibot';
 
 export interface Fault {
@@ -14,17 +14,17 @@ export function faultText(fault: Fault): string {
 
 type AnyIssue = v.BaseIssue<unknown>;
 
-/** Valibot's issues as faults, one for each place. */
-export function faultsOf(issues: readonly AnyIssue[]): Fault[] {
-  return issues.flatMap(faultOf);
+/** Valibot's issues as faults, one for each place; `under` stands before each path. */
+export function faultsOf(issues: readonly AnyIssue[], under: readonly (string | number)[] = []): Fault[] {
+  return issues.flatMap((issue) => faultOf(issue, under));
 }
 
-function faultOf(issue: AnyIssue): Fault[] {
+function faultOf(issue: AnyIssue, under: readonly (string | number)[]): Fault[] {
   const nested = issue.issues?.filter((one) => one.path && one.path.length > (issue.path?.length ?? 0));
-  if (nested && nested.length > 0) return nested.flatMap(faultOf);
+  if (nested && nested.length > 0) return nested.flatMap((one) => faultOf(one, under));
   return [
     {
-      path: pathText(issue.path?.map((one) => one.key as string | number) ?? []),
+      path: pathText([...under, ...(issue.path?.map((one) => one.key as string | number) ?? [])]),
       expected: expectedText(issue),
       found: shown(issue.input)
     }

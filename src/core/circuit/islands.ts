@@ -1,0 +1,41 @@
+/**
+ * Islands of a circuit: what copper, coils and contacts join. Each has the voltage class of the supplies in it; one in which supplies of two
+ * classes meet is a danger whatever else is right.
+ */
+import type { VoltageClass } from '../trade/vocabulary';
+import type { Circuit } from './circuit';
+import { islandsOf } from './meter';
+import type { Source } from '../devices/elements';
+
+/** The class of a supply by what it gives at its rated load (bands of the trade: under 1 V, 18 to 32 V, above 50 V). */
+export function classOfVolts(volts: number): VoltageClass {
+  const size = Math.abs(volts);
+  if (size > 50) return 'line';
+  if (size >= 18 && size <= 32) return '24v';
+  return size < 1 ? 'millivolt' : 'unknown';
+}
+
+export interface Island {
+  readonly voltageClass: VoltageClass;
+  /** Ids of the supplies in it. */
+  readonly supplies: readonly string[];
+}
+
+/** The islands that hold a supply, in the state last solved. An island of two classes is `unknown`: nothing of one is safe in it. */
+export function poweredIslands(circuit: Circuit): Island[] {
+  const { netlist, structure, sources } = circuit;
+  const islands = islandsOf(circuit);
+  const bySource = new Map<number, Source[]>();
+  for (const at of sources) {
+    const island = islands[structure.a[at] ?? 0] ?? 0;
+    bySource.set(island, [...(bySource.get(island) ?? []), netlist.elements[at] as Source]);
+  }
+  return [...bySource.values()].map((own) => {
+    const classes = new Set(own.map((one) => classOfVolts(one.nominalVolts)));
+    const [first] = classes;
+    return {
+      voltageClass: classes.size === 1 && first ? first : 'unknown',
+      supplies: own.map((one) => one.id)
+    };
+  });
+}

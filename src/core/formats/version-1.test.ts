@@ -1,0 +1,90 @@
+/** Files of version 1, made before the record changed: they open, and give what they gave then. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { identify } from '../identify/identify';
+import { matchAll } from '../match/match';
+import { moveKey } from '../plan/moves';
+import { planFor } from '../plan/plan';
+import { readJob, writeJob } from './job-json';
+
+const DIR = 'src/core/formats/fixtures/v1';
+
+interface Expected {
+  readonly thermostat: string;
+  readonly family: string;
+  readonly probability: number;
+  readonly voltageClass: string;
+  readonly match: Readonly<Record<string, string>>;
+  readonly recommended: string;
+  readonly taken: string;
+  readonly options: readonly {
+    readonly method: string;
+    readonly variant: string | null;
+    readonly verdict: string;
+    readonly codes: readonly string[];
+    readonly loses: readonly string[];
+  }[];
+  readonly moves: readonly { readonly key: string; readonly place: string; readonly text: string }[];
+}
+
+const expected = JSON.parse(readFileSync(`${DIR}/expected.json`, 'utf8')) as Record<string, Expected[]>;
+const names = readdirSync(DIR).filter((one) => one !== 'expected.json');
+
+function opened(name: string) {
+  const read = readJob(readFileSync(`${DIR}/${name}`, 'utf8'));
+  if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.faults)}`);
+  return read;
+}
+
+describe('a file of version 1', () => {
+  it.each(names)('%s opens, and its version-2 form reads back as the same job', (name) => {
+    const read = opened(name);
+    expect(read.from).toBe(1);
+    const again = readJob(writeJob(read.job));
+    expect(again.ok && again.job).toEqual(read.job);
+    expect(again.ok && again.from).toBe(2);
+  });
+
+  it.each(names)('%s gives the same system, match and ways', (name) => {
+    const { job } = opened(name);
+    const now = job.thermostats.map((thermostat) => {
+      const plan = planFor(job, thermostat);
+      const found = identify(job, thermostat);
+      return {
+        thermostat: thermostat.id,
+        family: found.family,
+        voltageClass: found.voltageClass,
+        match: Object.fromEntries(matchAll(job, thermostat).map((one) => [one.device.id, one.verdict])),
+        recommended: plan.recommended,
+        taken: plan.taken,
+        options: plan.options.map((one) => [one.method, one.variant?.id ?? null, one.verdict])
+      };
+    });
+    const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({
+      thermostat: one.thermostat,
+      family: one.family,
+      voltageClass: one.voltageClass,
+      match: one.match,
+      recommended: one.recommended,
+      taken: one.taken,
+      options: one.options.map((option) => [option.method, option.variant, option.verdict])
+    }));
+    expect(now).toEqual(then);
+  });
+
+  it.each(names)('%s gives the same losses and moves', (name) => {
+    const { job } = opened(name);
+    const now = job.thermostats.map((thermostat) => {
+      const plan = planFor(job, thermostat);
+      return {
+        loses: plan.options.map((one) => one.loses.map((loss) => loss.text)),
+        moves: plan.moves.map((one) => ({ key: moveKey(one), place: one.place, text: one.text }))
+      };
+    });
+    const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({
+      loses: one.options.map((option) => option.loses),
+      moves: one.moves
+    }));
+    expect(now).toEqual(then);
+  });
+});

@@ -1,0 +1,151 @@
+/** Small houses for tests, written as one writes them on paper: `'RD R R'` is red, on R at the wall and on R at the equipment. */
+import { COLOUR_CODES, type ColourCode } from '../trade/colours';
+import type { Family } from '../trade/vocabulary';
+import { emptyCable, emptyConductor, newJob } from '../job/create';
+import { makeId, nextId, type EquipmentId } from '../job/ids';
+import type { Conductor, ConductorEnd, Equipment, Job, Link, Screw, ScrewRef, Thermostat, WhereId } from '../job/schema';
+import { newScrew, readScrewName, screwNamed, screwsFrom } from '../job/screws';
+
+/** A machine as one sketches it: its marks in a list, or its screws whole. */
+export type MachineSketch = Partial<Equipment> & { readonly marks?: readonly string[] };
+
+export interface HouseSketch {
+  /**
+   * `COLOUR WALL EQUIPMENT`, where an end is a mark (`W`, `W#2` for the second of that print, `#1` for one without), `loose`, `coiled` or
+   * `unseen`.
+   */
+  readonly strands: readonly string[];
+  readonly board?: readonly string[];
+  /** `END A B`, for example `wall RH RC`. */
+  readonly links?: readonly string[];
+  readonly plate?: readonly string[];
+  readonly observed?: Thermostat['observed'];
+  readonly stated?: Family | null;
+  readonly equipment?: MachineSketch;
+  /** Further machines; an end on one of them is written `MARK@2` for the second machine, `MARK@3` for the third. */
+  readonly further?: readonly MachineSketch[];
+  readonly lengthM?: number | null;
+  readonly path?: 'free' | 'stapled' | 'unknown';
+  readonly continuity?: Conductor['continuity'];
+  readonly outlet?: Thermostat['outlet'];
+}
+
+export interface House {
+  readonly job: Job;
+  readonly thermostat: Thermostat;
+}
+
+/** A job with one thermostat and one machine, 15 m of 18 AWG, 40 VA and a 3 A fuse unless the sketch says otherwise. */
+export function house(sketch: HouseSketch): House {
+  const base = newJob(makeId('job', 'sketch'), 'Sketch');
+  const [machine] = base.equipment;
+  const [place] = base.thermostats;
+  if (!machine || !place) throw new Error('A new job holds a machine and a thermostat');
+  const further = (sketch.further ?? []).map((one, index) =>
+    machineOf({ ...machine, id: makeId('equipment', String(index + 2)), name: `machine ${index + 2}` }, one)
+  );
+  const first = machineOf({ ...machine, name: 'furnace' }, { marks: sketch.board ?? [], ...sketch.equipment });
+  const plates = new Plates([
+    [place.id, screwsFrom(sketch.plate ?? [])],
+    ...[first, ...further].map((one): [string, Screw[]] => [one.id, one.screws])
+  ]);
+  const conductors = sketch.strands.map((line, index) =>
+    conductor(line, index, { plates, wall: place.id, board: machine.id, continuity: sketch.continuity })
+  );
+  const links = (sketch.links ?? []).map((line, index) =>
+    link(line, index, { plates, wall: place.id, board: machine.id })
+  );
+  const reached = new Set(
+    conductors.flatMap((one) => one.far.on.map((ref) => ref.at)).filter((at) => at !== place.id)
+  );
+  const cable = {
+    ...emptyCable(nextId('cable', []), 'cable', {
+      gauge: 18,
+      lengthM: sketch.lengthM === undefined ? 15 : sketch.lengthM,
+      near: place.id,
+      far: reached.size > 1 || further.length > 0 ? null : machine.id
+    }),
+    path: sketch.path ?? 'free'
+  };
+  const equipment = [first, ...further].map((one) => ({ ...one, screws: plates.at(one.id) }));
+  const thermostat: Thermostat = {
+    ...place,
+    screws: plates.at(place.id),
+    cables: [cable],
+    conductors: conductors.map((one) => ({ ...one, cable: cable.id })),
+    links,
+    observed: sketch.observed ?? {},
+    statedFamily: sketch.stated ?? null,
+    outlet: sketch.outlet ?? 'near',
+    equipment: equipment.map((one) => one.id)
+  };
+  return { job: { ...base, equipment, thermostats: [thermostat] }, thermostat };
+}
+
+function machineOf(base: Equipment, { marks, ...facts }: MachineSketch): Equipment {
+  return { ...base, transformerVa: 40, fuseAmps: 3, screws: screwsFrom(marks ?? []), ...facts };
+}
+
+/** The screws of all plates, to which those come that only an end or a link names. */
+class Plates {
+  private readonly screws: Map<string, Screw[]>;
+
+  constructor(known: readonly (readonly [string, Screw[]])[]) {
+    this.screws = new Map(known);
+  }
+
+  at(id: string): Screw[] {
+    return this.screws.get(id) ?? [];
+  }
+
+  ref(at: WhereId, name: string): ScrewRef {
+    const read = readScrewName(name);
+    if (!read) throw new Error(`${name} is no mark`);
+    for (;;) {
+      const screws = this.at(at);
+      const found = screwNamed(screws, read.mark, read.number);
+      if (found) return { at, screw: found.id };
+      this.screws.set(at, [...screws, newScrew(screws, read.mark)]);
+    }
+  }
+
+  end(at: WhereId, word: string): ConductorEnd {
+    const state = word.toLowerCase();
+    if (state === 'loose' || state === 'coiled' || state === 'unseen') return { state, on: [] };
+    return { state: 'landed', on: [this.ref(at, word)] };
+  }
+}
+
+interface Surroundings {
+  readonly plates: Plates;
+  readonly wall: Thermostat['id'];
+  readonly board: EquipmentId;
+  readonly continuity?: Conductor['continuity'] | undefined;
+}
+
+function conductor(line: string, index: number, { plates, wall, board, continuity }: Surroundings): Conductor {
+  const [colour = '', near = '', far = ''] = line.split(' ');
+  const [mark = '', machine] = far.split('@');
+  return {
+    ...emptyConductor(makeId('conductor', String(index + 1)), makeId('cable', '1'), colourOf(colour)),
+    near: plates.end(wall, near),
+    far: plates.end(machine === undefined ? board : makeId('equipment', machine), mark),
+    continuity: continuity ?? 'proven'
+  };
+}
+
+function colourOf(code: string): ColourCode | null {
+  return COLOUR_CODES.find((one) => one === code) ?? null;
+}
+
+function link(line: string, index: number, { plates, wall, board }: Surroundings): Link {
+  const [end, a = '', b = ''] = line.split(' ');
+  const at = end === 'wall' ? wall : board;
+  return {
+    id: makeId('link', String(index + 1)),
+    at,
+    a: plates.ref(at, a),
+    b: plates.ref(at, b),
+    kind: 'wire'
+  };
+}

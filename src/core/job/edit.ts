@@ -1,0 +1,119 @@
+/**
+ * An edit, checked before it counts: the job that it would make has to be one that a reader takes. So nothing is stored, or called saved,
+ * that could not be opened again.
+ */
+import * as v from 'valibot';
+import { faultsOf, type Fault } from './faults';
+import { LIMITS, type LimitedList } from './limits';
+import { Job } from './schema';
+import { apply, type Member, type Step } from './steps';
+
+export type Edited =
+  { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** The job after the step, or why there is none. The job handed in stays as it is. */
+export function edit(job: Job, step: Step): Edited {
+  let next: Job;
+  try {
+    next = apply(job, step);
+  } catch (error) {
+    const found = error instanceof Error ? error.message : String(error);
+    return { ok: false, faults: [{ path: 'the edit', expected: 'a place that the job has', found }] };
+  }
+  const faults = [...changedFaults(job, next), ...listFaults(job, next)];
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, job: next };
+}
+
+const lists = ['equipment', 'thermostats', 'places', 'devices'] as const;
+
+/** What does not hold among the parts that the edit has touched. */
+function changedFaults(before: Job, after: Job): Fault[] {
+  return (Object.keys(Job.entries) as (keyof Job)[]).flatMap((key) => {
+    if (before[key] === after[key]) return [];
+    if (!(lists as readonly string[]).includes(key)) return partFaults(Job.entries[key], after[key], [key]);
+    const list = after[key];
+    if (!Array.isArray(list)) return partFaults(Job.entries[key], list, [key]);
+    const known = new Set<unknown>(before[key] as readonly unknown[]);
+    const [member] = MEMBERS[key as (typeof lists)[number]];
+    return (list as unknown[]).flatMap((one, index) =>
+      known.has(one) ? [] : partFaults(member, one, [key, index])
+    );
+  });
+}
+
+type AnySchema = v.BaseSchema<unknown, unknown, v.BaseIssue<unknown>>;
+
+function memberOf(schema: { readonly pipe: readonly [{ readonly item: AnySchema }, ...unknown[]] }): AnySchema {
+  return schema.pipe[0].item;
+}
+
+const MEMBERS: Readonly<Record<(typeof lists)[number], readonly [AnySchema]>> = {
+  equipment: [memberOf(Job.entries.equipment)],
+  thermostats: [memberOf(Job.entries.thermostats)],
+  places: [memberOf(Job.entries.places.wrapped)],
+  devices: [memberOf(Job.entries.devices)]
+};
+
+function partFaults(schema: AnySchema, value: unknown, under: readonly (string | number)[]): Fault[] {
+  const parsed = v.safeParse(schema, value);
+  return parsed.success ? [] : faultsOf(parsed.issues, under);
+}
+
+/** Every list of a job that has a limit, with its path. */
+export function limitedLists(job: Job): { path: string; what: LimitedList; members: readonly object[] }[] {
+  const of = (path: string, what: LimitedList, members: readonly object[]) => ({ path, what, members });
+  return [
+    of('equipment', 'machines', job.equipment),
+    of('thermostats', 'thermostats', job.thermostats),
+    of('places', 'places', job.places),
+    of('devices', 'devices', job.devices),
+    ...job.equipment.flatMap((one, at) => [
+      of(`equipment[${at}].screws`, 'terminals of a machine', one.screws),
+      of(`equipment[${at}].accessories`, 'accessories', one.accessories),
+      of(`equipment[${at}].others`, 'conductors of others', one.others),
+      of(`equipment[${at}].trace`, 'trace findings', one.trace)
+    ]),
+    ...job.places.map((one, at) => of(`places[${at}].screws`, 'terminals of a machine', one.screws)),
+    ...job.thermostats.flatMap((one, at) => [
+      of(`thermostats[${at}].screws`, 'terminals of a plate', one.screws),
+      of(`thermostats[${at}].equipment`, 'machines of a thermostat', one.equipment.map((id) => ({ id }))),
+      of(`thermostats[${at}].cables`, 'cables', one.cables),
+      of(`thermostats[${at}].conductors`, 'conductors', one.conductors),
+      of(`thermostats[${at}].links`, 'links', one.links),
+      of(`thermostats[${at}].photos`, 'photos', one.photos),
+      of(`thermostats[${at}].foundEnds`, 'found ends', one.foundEnds),
+      of(`thermostats[${at}].signal`, 'signal readings', one.signal),
+      of(`thermostats[${at}].path.stretches`, 'stretches', one.path.stretches),
+      of(`thermostats[${at}].bench`, 'bench notes', one.bench),
+      of(`thermostats[${at}].log`, 'log entries', one.log)
+    ])
+  ];
+}
+
+/** Lists that the edit has made longer than they may be, and ids that it has doubled. What was so before is no fault of the edit. */
+function listFaults(before: Job, after: Job): Fault[] {
+  const was = new Map(limitedLists(before).map((one) => [one.path, one.members]));
+  return limitedLists(after).flatMap(({ path, what, members }): Fault[] => {
+    const old = was.get(path) ?? [];
+    if (old === members) return [];
+    const { most } = LIMITS[what];
+    const faults: Fault[] = [];
+    if (members.length > most && members.length > old.length)
+      faults.push({ path, expected: `at most ${most} ${what}`, found: `${members.length}` });
+    const doubled = doubledIds(members).filter((id) => !doubledIds(old).includes(id));
+    for (const id of doubled) faults.push({ path, expected: 'an id of its own for each', found: `${id} twice` });
+    return faults;
+  });
+}
+
+/** Ids that more than one member of a list has. */
+export function doubledIds(members: readonly object[]): string[] {
+  const seen = new Set<string>();
+  const twice = new Set<string>();
+  for (const one of members as readonly Partial<Member>[]) {
+    if (one.id === undefined) continue;
+    if (seen.has(one.id)) twice.add(one.id);
+    seen.add(one.id);
+  }
+  return [...twice];
+}

@@ -1,0 +1,116 @@
+/**
+ * What a screw means here. A print is a word of the trade that has usual meanings (`trade/terminals.ts`); in a house it may mean something
+ * else, or nobody may know. One function decides, from what somebody stated, the other end of the conductor on it, the family, and the
+ * table, in that order; it may answer that nobody knows.
+ */
+import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
+import { canonicalMark, MARK_READINGS, usualMeanings } from '../trade/terminals';
+import type { Family } from '../trade/vocabulary';
+import { landedTerminal, terminalAt, type Device, type Screw, type TerminalId, type Wiring } from './graph';
+
+export interface MeaningClues {
+  /** What somebody says that the screw is for. */
+  readonly stated: ScrewRole | null;
+  /** Canonical marks at the other ends of the conductors on it, as far as those are known by themselves. */
+  readonly otherEnds: readonly string[];
+  /** The family that is taken for true; null while none is. */
+  readonly family: Family | null;
+}
+
+export interface Meaning {
+  /** Canonical marks that it stands for, all of them at once; empty where nobody knows. */
+  readonly means: readonly string[];
+  readonly from: 'stated' | 'other-end' | 'family' | 'table' | 'nobody';
+}
+
+const heatPumps: ReadonlySet<Family> = new Set(['heat-pump', 'dual-fuel']);
+
+/** A second heat stage and auxiliary heat are told apart by the system, not by the other end. */
+export const BY_SYSTEM: ReadonlySet<string> = new Set(['W2']);
+
+/** What a screw with this print means. */
+export function meaningOf(print: string, { stated, otherEnds, family }: MeaningClues): Meaning {
+  if (stated !== null) {
+    const mark = ROLE_MARKS[stated];
+    return { means: mark === null ? [] : [mark], from: 'stated' };
+  }
+  const mark = canonicalMark(print);
+  const readings = BY_SYSTEM.has(mark) ? [] : (MARK_READINGS[mark] ?? []);
+  const byOther = readings.find((one) => one.mark !== null && otherEnds.includes(one.mark));
+  if (byOther?.mark && byOther.mark !== mark) return { means: [byOther.mark], from: 'other-end' };
+  if (mark === 'B' && family !== null && heatPumps.has(family)) return { means: ['B'], from: 'family' };
+  const usual = usualMeanings(print);
+  return usual.length > 0 ? { means: usual, from: 'table' } : { means: [], from: 'nobody' };
+}
+
+/** Marks whose reading hangs on the other end: what they mean says nothing of what is at theirs. */
+function saysByItself(screw: Screw): string[] {
+  if (screw.role !== null) {
+    const mark = ROLE_MARKS[screw.role];
+    return mark === null ? [] : [mark];
+  }
+  return canonicalMark(screw.mark) in MARK_READINGS ? [] : [...usualMeanings(screw.mark)];
+}
+
+/** Every screw of the wiring with what it means in a family (or before any is known). The same wiring where nothing changes. */
+export function readIn(wiring: Wiring, family: Family | null): Wiring {
+  let perFamily = known.get(wiring);
+  if (perFamily === undefined) known.set(wiring, (perFamily = new Map()));
+  const before = perFamily.get(family);
+  if (before) return before;
+  const read = withMeanings(wiring, family);
+  perFamily.set(family, read);
+  return read;
+}
+
+const known = new WeakMap<Wiring, Map<Family | null, Wiring>>();
+
+function withMeanings(wiring: Wiring, family: Family | null): Wiring {
+  const others = otherEndsOf(wiring);
+  let changed = false;
+  const devices = wiring.devices.map((device) => {
+    const screws = contactPairs(
+      device.screws.map((screw) => {
+        const { means } = meaningOf(screw.mark, {
+          stated: screw.role,
+          otherEnds: others.get(screw.id) ?? [],
+          family
+        });
+        // A screw that no print names has what the reading of the house gave it: a common that was traced.
+        return means.length === 0 && screw.mark === '' && screw.role === null ? screw : { ...screw, means };
+      })
+    );
+    const same = screws.every((screw, at) => screw.means.join() === device.screws[at]?.means.join());
+    if (same) return device;
+    changed = true;
+    return { ...device, screws } as Device;
+  });
+  return changed ? { ...wiring, devices } : wiring;
+}
+
+/** Two screws that both say T (or TT) are the two sides of one contact. */
+function contactPairs(screws: readonly Screw[]): readonly Screw[] {
+  for (const mark of ['T', 'TT']) {
+    const pair = screws.filter((one) => one.means.length === 1 && one.means[0] === mark);
+    if (pair.length !== 2) continue;
+    return screws.map((one) =>
+      one === pair[0] ? { ...one, means: ['T1'] } : one === pair[1] ? { ...one, means: ['T2'] } : one
+    );
+  }
+  return screws;
+}
+
+function otherEndsOf(wiring: Wiring): Map<TerminalId, string[]> {
+  const ends = new Map<TerminalId, string[]>();
+  const add = (terminal: TerminalId, other: TerminalId) => {
+    const screw = terminalAt(wiring, other)?.screw;
+    if (screw) ends.set(terminal, [...(ends.get(terminal) ?? []), ...saysByItself(screw)]);
+  };
+  for (const strand of wiring.strands) {
+    const [near, far] = [landedTerminal(strand.near), landedTerminal(strand.far)];
+    if (near === null || far === null) continue;
+    add(near, far);
+    add(far, near);
+  }
+  return ends;
+}
