@@ -2,7 +2,14 @@
 import * as v from 'valibot';
 import { emptyEquipment, emptyThermostat } from '$core/job/create';
 import { makeId, type ScrewId } from '$core/job/ids';
-import { Job, JOB_FORMAT, JOB_VERSION, type Conductor, type Equipment, type Thermostat } from '$core/job/schema';
+import {
+  Job,
+  JOB_FORMAT,
+  JOB_VERSION,
+  type Conductor,
+  type Equipment,
+  type Thermostat
+} from '$core/job/schema';
 import { screwIdFor, screwsFrom } from '$core/job/screws';
 import { EMPTY_SURVEY } from '$core/job/survey-schema';
 import { conductors, type Line } from './lines';
@@ -45,7 +52,9 @@ function zone(one: Zone): Thermostat {
         far: panelId
       }
     ],
-    conductors: conductors(one.id, id, panelId, one.lines).map((conductor) => onOwnScrew(conductor, one.call)),
+    conductors: conductors(one.id, id, panelId, one.lines).map((conductor) =>
+      onOwnScrew(conductor, one.call)
+    ),
     observed: {
       'conductor-build': 'thin',
       'heat-from': 'radiators',

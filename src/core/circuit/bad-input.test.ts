@@ -4,7 +4,7 @@ import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { CATALOGUE } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { powerPlan } from '../plan/powered';
-import { boardOf, linkOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { boardOf, linkOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import { harmFindings } from '../supply/harm';
 import type { Wiring } from '../wiring/graph';
 import { running } from './expected';
@@ -16,16 +16,15 @@ const clip = linkOf('wall', 'th.RH', 'th.RC');
 const marks = ['R', 'C', 'W', 'Y', 'G'];
 
 function whole(more: Partial<Wiring> = {}): Wiring {
-  return {
+  return wiringFrom({
     devices: [thermostatOf(facts, 'th'), boardOf('eq', marks)],
-    cables: [],
     strands: [
       strandOf('r', ['th', 'RC'], ['eq', 'R']),
       ...['W', 'Y', 'G', 'C'].map((mark) => strandOf(mark.toLowerCase(), ['th', mark], ['eq', mark]))
     ],
     links: [clip],
     ...more
-  };
+  });
 }
 
 describe('a record that no house has', () => {
@@ -63,12 +62,12 @@ describe('a record that no house has', () => {
 
   it('solves loops of links, and shows what they start', () => {
     const loop = [
-      linkOf('equipment', 'eq.R', 'eq.W1'),
-      linkOf('equipment', 'eq.W1', 'eq.Y1'),
-      linkOf('equipment', 'eq.Y1', 'eq.R')
+      linkOf('machine', 'eq.R', 'eq.W1'),
+      linkOf('machine', 'eq.W1', 'eq.Y1'),
+      linkOf('machine', 'eq.Y1', 'eq.R')
     ];
     const solved = simulate(
-      whole({ links: [clip, ...loop, linkOf('equipment', 'eq.R', 'eq.R')] }),
+      whole({ links: [clip, ...loop, linkOf('machine', 'eq.R', 'eq.R')] }),
       world,
       'idle'
     );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../match/catalogue';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { boardOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import type { Wiring } from '../wiring/graph';
 import { simulate } from './simulate';
 
@@ -8,7 +8,7 @@ const world = worldOf('furnace-ac');
 
 /** A furnace with an air conditioner on a cable of so many metres of 18 AWG. */
 function house(lengthM: number, transformerVa = 40): Wiring {
-  return {
+  return wiringFrom({
     devices: [
       thermostatOf(
         CATALOGUE.find((one) => one.id === 'de-fellgate')!,
@@ -16,13 +16,12 @@ function house(lengthM: number, transformerVa = 40): Wiring {
       ),
       boardOf('eq', ['R', 'C', 'W', 'Y', 'G'], { transformerVa })
     ],
-    cables: [],
     strands: ['RC R', 'C C', 'W W', 'Y Y', 'G G'].map((pair) => {
       const [wall = '', far = ''] = pair.split(' ');
       return strandOf(far.toLowerCase(), ['th', wall], ['eq', far], lengthM);
     }),
-    links: [{ id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
-  };
+    links: [{ id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
+  });
 }
 
 function cooling(wiring: Wiring) {

@@ -6,7 +6,7 @@ import { splitterHouse, type PoweredHouse } from '../houses/half-wave-houses';
 import { boardOf, worldOf } from '../houses/hand-wired';
 import { plannedHouse, twoSupplyHouse, zonedHouse } from '../houses/powered-houses';
 import { chanceFrom } from '../trade/random';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import { circuitOf, isCircuit, through } from './circuit';
 import { finish } from './long-run';
 import { netlistOf } from './netlist';

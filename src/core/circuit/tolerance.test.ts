@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { callsOf } from '../devices/calls';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { boardOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import { plannedHouse, twoSupplyHouse } from '../houses/powered-houses';
 import type { PoweredHouse } from '../houses/half-wave-houses';
 import { CATALOGUE } from '../match/catalogue';
@@ -52,16 +52,15 @@ describe('the tolerance run', () => {
     const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
     const thin: PoweredHouse = {
       world: worldOf('furnace'),
-      wiring: {
+      wiring: wiringFrom({
         devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W'], { transformerVa: 20 })],
-        cables: [],
         strands: [
           strandOf('co-1', ['th', 'RC'], ['eq', 'R'], 700),
           strandOf('co-2', ['th', 'W'], ['eq', 'W'], 700),
           strandOf('co-3', ['th', 'C'], ['eq', 'C'], 700)
         ],
-        links: [{ id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
-      }
+        links: [{ id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
+      })
     };
     const { below, dead } = call(finish(runOf(thin)), 'heat1');
     expect(below).toBeGreaterThan(0.1);

@@ -11,10 +11,11 @@ import {
   receiverOf,
   strandOf,
   thermostatOf,
+  wiringFrom,
   worldOf,
   type End
 } from '../houses/hand-wired';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import { terminalId, type Board, type Device, type Upset, type WireLink, type Wiring } from '../wiring/graph';
 import type { World } from './world';
 
@@ -30,13 +31,12 @@ interface Bench {
 }
 
 function wired({ devices, ends, links = [clip], upsets = [] }: Bench): Wiring {
-  return {
+  return wiringFrom({
     devices,
-    cables: [],
     strands: ends.map(([wall, equipment], at) => strandOf(`co-${at + 1}`, wall, equipment)),
     links,
     upsets
-  };
+  });
 }
 
 /** The marks of a thermostat straight to the same marks of one board. */
@@ -151,7 +151,7 @@ describe('heat pump and dual fuel', () => {
     const world = worldOf('dual-fuel');
     expect(run(wiring, world, 'heat1').loads).toEqual(['blower', 'compressor']);
     expect(run(wiring, world, 'aux').loads).toEqual(['blower', 'burner']);
-    const both = { ...wiring, links: [...wiring.links, linkOf('equipment', 'eq.Y1', 'eq.W2')] };
+    const both = { ...wiring, links: [...wiring.links, linkOf('machine', 'eq.Y1', 'eq.W2')] };
     expect(run(both, world, 'heat1').loads).toEqual(['blower', 'compressor']);
   });
 });
@@ -312,14 +312,13 @@ describe('how a thermostat is fed', () => {
 
   it('switches at the equipment with a receiver on R and C', () => {
     const links = ['R', 'C', 'W', 'Y', 'G'].map((mark) =>
-      linkOf('equipment', terminalId('receiver', mark), terminalId('eq', mark))
+      linkOf('machine', terminalId('receiver', mark), terminalId('eq', mark))
     );
-    const wiring: Wiring = {
+    const wiring = wiringFrom({
       devices: [receiverOf(facts('de-sipper')), furnace],
-      cables: [],
       strands: [],
       links
-    };
+    });
     expect(run(wiring, worldOf('furnace-ac'), 'cool1')).toMatchObject({
       loads: ['blower', 'compressor'],
       thermostatFed: true

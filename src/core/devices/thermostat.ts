@@ -152,9 +152,7 @@ function halfWave(role: 'compressor1' | 'fan', body: Body, combined: TerminalId)
 
 /** RH and RC joined inside by set-up, where there is one supply. */
 function joinedRails(body: Body): Resistor[] {
-  const [first, ...others] = body.screws.filter((one) =>
-    ['R', 'RH', 'RC'].includes(one.means[0] ?? '')
-  );
+  const [first, ...others] = body.screws.filter((one) => ['R', 'RH', 'RC'].includes(one.means[0] ?? ''));
   return others.map((screw) => ({
     kind: 'resistor',
     of: 'joint',

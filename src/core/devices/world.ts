@@ -33,17 +33,14 @@ export function worldOfDevice(world: World, device: string): MachineWorld {
 
 /** The world with every machine starting its blower in cooling in this way, where it cools at all. */
 export function withBlowerInCool(world: World, blowerInCool: MachineWorld['blowerInCool']): World {
-  const of = world.of && Object.fromEntries(
-    Object.entries(world.of).map(([id, one]) => [id, { ...one, blowerInCool }])
-  );
+  const of =
+    world.of &&
+    Object.fromEntries(Object.entries(world.of).map(([id, one]) => [id, { ...one, blowerInCool }]));
   return { ...world, blowerInCool, ...(of ? { of } : {}) };
 }
 
 /** The world with the devices of neighbours in it. What this place knows of a machine goes before what a neighbour knows. */
-export function withNeighbourWorlds(
-  world: World,
-  neighbours: Readonly<Record<string, MachineWorld>>
-): World {
+export function withNeighbourWorlds(world: World, neighbours: Readonly<Record<string, MachineWorld>>): World {
   return Object.keys(neighbours).length === 0 ? world : { ...world, of: { ...neighbours, ...world.of } };
 }
 

@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { powerUp } from '../circuit/simulate';
 import { netlistOf } from '../circuit/netlist';
 import { CATALOGUE } from '../match/catalogue';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
-import type { Call } from '../trade/vocabulary';
+import { boardOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
+import type { Call } from '../trade/calls';
 import type { Wiring } from '../wiring/graph';
 import { explain } from './explain';
 import { faultsOf } from './faults/registry';
 
 const world = worldOf('furnace-ac');
-const whole: Wiring = {
+const whole: Wiring = wiringFrom({
   devices: [
     thermostatOf(
       CATALOGUE.find((one) => one.id === 'de-fellgate')!,
@@ -17,7 +17,6 @@ const whole: Wiring = {
     ),
     boardOf('eq', ['R', 'C', 'W', 'Y', 'G'], { name: 'the furnace' })
   ],
-  cables: [],
   strands: [
     strandOf('r', ['th', 'RC'], ['eq', 'R']),
     strandOf('w', ['th', 'W'], ['eq', 'W']),
@@ -25,8 +24,8 @@ const whole: Wiring = {
     strandOf('g', ['th', 'G'], ['eq', 'G']),
     strandOf('c', ['th', 'C'], ['eq', 'C'])
   ],
-  links: [{ id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
-};
+  links: [{ id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
+});
 
 function words(call: Call, ...faults: string[]) {
   const all = faultsOf(whole, netlistOf(whole, world)!);
@@ -48,7 +47,7 @@ describe('in words', () => {
   });
 
   it('names the terminal that nothing drives', () => {
-    expect(words('cool1', 'conductor-loose:g:wall')).toEqual([
+    expect(words('cool1', 'conductor-loose:g:near')).toEqual([
       'Compressor runs, blower does not.',
       'Blower: nothing drives G.'
     ]);
@@ -62,9 +61,7 @@ describe('in words', () => {
     expect(words('idle', 'conductor-broken:c')).toContain(
       'The display is dark: its hot side is there, and no common reaches it.'
     );
-    expect(words('idle', 'conductor-loose:r:equipment')).toContain(
-      'The display is dark: no hot side reaches it.'
-    );
+    expect(words('idle', 'conductor-loose:r:far')).toContain('The display is dark: no hot side reaches it.');
   });
 
   it('names the machine without power, and the fuse that has opened', () => {
@@ -75,15 +72,15 @@ describe('in words', () => {
   });
 
   it('names what runs uncalled', () => {
-    expect(words('fan', 'conductors-swapped:y:g:wall')).toContain(
+    expect(words('fan', 'conductors-swapped:y:g:near')).toContain(
       'Compressor runs though nobody called for it.'
     );
   });
 
   it('gives the volts of a coil that gets too little', () => {
-    const [, reason] = words('heat1', 'conductors-swapped:g:c:wall', 'link-missing:clip');
+    const [, reason] = words('heat1', 'conductors-swapped:g:c:near', 'link-missing:clip');
     expect(reason).toMatch(/^Burner: /);
-    expect(words('idle', 'conductors-swapped:g:c:wall').join(' ')).toMatch(
+    expect(words('idle', 'conductors-swapped:g:c:near').join(' ')).toMatch(
       /gets \d+\.\d V at its electronics: outside/
     );
   });

@@ -118,7 +118,8 @@ function displayReasons({ wiring, world, result, meter }: Solved): string[] {
     one.kind === 'board' ? [commonNode(one)] : isSupply(one) ? [screwThat(one, 'C')?.id ?? ''] : []
   );
   if (!sound) return ['The display is dark.'];
-  if (commons.some((common) => (meter.volts(sound.a, common) ?? 0) >= DEAD)) return [`The display is dark: its hot side is there, and no common reaches it.`];
+  if (commons.some((common) => (meter.volts(sound.a, common) ?? 0) >= DEAD))
+    return [`The display is dark: its hot side is there, and no common reaches it.`];
   if (result.supplies.some((one) => one.fuseOpen)) return ['The display is dark: a fuse has opened.'];
   return ['The display is dark: no hot side reaches it.'];
 }

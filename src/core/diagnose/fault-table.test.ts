@@ -6,7 +6,7 @@ import { simulate } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
 import { supplyCases } from '../devices/world';
 import { splitterHouse, type PoweredHouse } from '../houses/half-wave-houses';
-import { boardOf, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { boardOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import { plannedHouse, twoSupplyHouse, zonedHouse } from '../houses/powered-houses';
 import { CATALOGUE } from '../match/catalogue';
 import { chanceFrom } from '../trade/random';
@@ -122,12 +122,11 @@ it('has a house for every kind of fault', () => {
   const spread = { ...CATALOGUE.find((one) => one.id === 'de-fellgate')! };
   const bench: PoweredHouse = {
     world: worldOf('furnace-ac'),
-    wiring: {
+    wiring: wiringFrom({
       devices: [thermostatOf(spread, 'th'), boardOf('eq', ['R', 'C', 'W', 'Y', 'G'])],
-      cables: [],
       strands: [strandOf('co-1', ['th', 'RC'], ['eq', 'R']), strandOf('co-2', ['th', 'Y'], ['eq', 'Y'])],
       links: []
-    }
+    })
   };
   const kinds = [...Object.values(houses).map((make) => make()), bench].flatMap((one) =>
     faultsFor(one).map((fault) => fault.kind)

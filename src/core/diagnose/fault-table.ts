@@ -148,10 +148,7 @@ function readerFor(relays: Relays, { loads }: FaultTable): Reader {
   return {
     coilsOfLoad: loads.map((load) => coilsOfLoad(relays, load)),
     fed: Int32Array.from(circuit.netlist.fed, (one) => circuit.placeOf.get(one.element) ?? -1),
-    ratedAmps: Float64Array.from(
-      circuit.sources,
-      (at) => ratedAmps(circuit.netlist.elements[at] as Source)
-    )
+    ratedAmps: Float64Array.from(circuit.sources, (at) => ratedAmps(circuit.netlist.elements[at] as Source))
   };
 }
 

@@ -42,8 +42,5 @@ export interface Fault {
 export interface FaultRule {
   readonly kind: FaultKind;
   /** Every place of the wiring that this kind of fault may hit. */
-  faultsOf(
-    wiring: Wiring,
-    elements: readonly Element[]
-  ): readonly Fault[];
+  faultsOf(wiring: Wiring, elements: readonly Element[]): readonly Fault[];
 }

@@ -42,7 +42,7 @@ describe('a job with its photos', () => {
 
 describe('labels', () => {
   it('are two for each conductor, each with the terminal of its own end, and blank ones', () => {
-    const labels = labelsOf(thermostat, 4);
+    const labels = labelsOf(job, thermostat, 4);
     expect(labels).toHaveLength(thermostat.conductors.length * 2 + 4);
     expect(labels.slice(0, 2).map((one) => `${one.mark} ${one.end}`)).toEqual(['R wall', 'R equipment']);
     expect(labels.filter((one) => one.end === 'blank').every((one) => one.mark === '')).toBe(true);
@@ -51,10 +51,10 @@ describe('labels', () => {
   it('fill as many pages as they need, and carry any text safely', () => {
     const [first] = thermostat.conductors;
     const odd = { ...thermostat, conductors: [{ ...first!, label: '<b>&"x"' }] };
-    const [page] = labelPages(labelsOf(odd, 0), 'A & B');
+    const [page] = labelPages(labelsOf(job, odd, 0), 'A & B');
     expect(page).toContain('&#60;b&#62;');
     expect(page).not.toContain('<b>');
-    expect(labelPages(labelsOf(thermostat, LABELS_A_PAGE), 't')).toHaveLength(2);
+    expect(labelPages(labelsOf(job, thermostat, LABELS_A_PAGE), 't')).toHaveLength(2);
   });
 });
 

@@ -208,7 +208,12 @@ class LineReader {
     return found ?? null;
   }
 
-  private end(stateText: string, terminalsText: string, side: 'wall' | 'equipment', line: number): ConductorEnd {
+  private end(
+    stateText: string,
+    terminalsText: string,
+    side: 'wall' | 'equipment',
+    line: number
+  ): ConductorEnd {
     const fallback = terminalsText === '' ? 'unseen' : 'landed';
     const state: EndState = this.oneOf(stateText || fallback, END_STATES, side, line);
     if (state === 'landed' && terminalsText === '')

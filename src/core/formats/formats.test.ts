@@ -3,19 +3,30 @@ import { describe, expect, it } from 'vitest';
 import { COLOUR_CODES } from '../trade/colours';
 import { END_STATES } from '../trade/vocabulary';
 import { makeId } from '../job/ids';
-import type { Conductor, ConductorEnd, Thermostat } from '../job/schema';
+import type { Conductor, ConductorEnd, Job, Thermostat } from '../job/schema';
+import { screwsFrom } from '../job/screws';
 import { furnaceWithSpare, heatPumpHouse, HOUSES } from '../houses/houses';
 import { readConductors, writeConductors } from './conductors-csv';
 import { faultText } from '../job/faults';
 import { readJob, writeJob } from './job-json';
 import { jobJsonSchema } from './json-schema';
 
-const thermostat = furnaceWithSpare().thermostat;
+/** Plates on which two screws carry one print, one has none, and one has a space in it. */
+const PRINTS = ['R', 'O/B', '+', 'Q7', 'W', 'W', '', '24V COM'];
+const base = furnaceWithSpare();
+const thermostat: Thermostat = { ...base.thermostat, screws: screwsFrom(PRINTS) };
+const house: Job = {
+  ...base.job,
+  equipment: base.job.equipment.map((one) => ({ ...one, screws: screwsFrom(PRINTS) })),
+  thermostats: [thermostat]
+};
 
 const anyEnd = (at: Thermostat['id'] | Thermostat['equipment'][number]): fc.Arbitrary<ConductorEnd> =>
   fc.oneof(
     fc.constantFrom(...END_STATES.filter((one) => one !== 'landed')).map((state) => ({ state, on: [] })),
-    fc.constantFrom('R', 'O/B', '+', 'Q7').map((mark) => ({ state: 'landed' as const, on: [{ at, mark }] }))
+    fc
+      .constantFrom(...screwsFrom(PRINTS).map((one) => one.id))
+      .map((screw) => ({ state: 'landed' as const, on: [{ at, screw }] }))
   );
 
 const anyConductor = (index: number): fc.Arbitrary<Conductor> =>
@@ -29,8 +40,8 @@ const anyConductor = (index: number): fc.Arbitrary<Conductor> =>
       fc.string({ maxLength: 20 }),
       fc.constantFrom('=SUM(A1)', "'=x", '-1', 'a,"b"', 'zwei\nZeilen', '@home', ' lead')
     ),
-    wall: anyEnd(thermostat.id),
-    equipment: anyEnd(thermostat.equipment[0]!),
+    near: anyEnd(thermostat.id),
+    far: anyEnd(thermostat.equipment[0]!),
     splices: fc.constant([]),
     continuity: fc.constantFrom('untested' as const, 'proven' as const, 'broken' as const)
   });
@@ -44,13 +55,13 @@ describe('the job file', () => {
   it('comes back as it was written', () => {
     fc.assert(
       fc.property(anyThermostat, fc.string({ maxLength: 50 }), (one, note) => {
-        const job = { ...furnaceWithSpare().job, note, thermostats: [one] };
-        expect(readJob(writeJob(job))).toEqual({ ok: true, job });
+        const job = { ...house, note, thermostats: [one] };
+        expect(readJob(writeJob(job))).toEqual({ ok: true, job, from: 2 });
       }),
       { numRuns: 80 }
     );
     for (const make of Object.values(HOUSES))
-      expect(readJob(writeJob(make().job))).toEqual({ ok: true, job: make().job });
+      expect(readJob(writeJob(make().job))).toEqual({ ok: true, job: make().job, from: 2 });
   });
 
   const faultsOf = (text: string) => {
@@ -101,33 +112,59 @@ describe('the conductor list', () => {
   it('comes back as it was written, formulas, quotes and line breaks in labels included', () => {
     fc.assert(
       fc.property(anyThermostat, (one) => {
-        expect(readConductors(writeConductors(one), one)).toEqual({ ok: true, conductors: one.conductors });
+        expect(readConductors(writeConductors(house, one), house, one)).toEqual({
+          ok: true,
+          conductors: one.conductors,
+          screws: []
+        });
       }),
       { numRuns: 150 }
     );
   });
 
   it('keeps a spreadsheet from running a label', () => {
-    const [first, ...rest] = thermostat.conductors;
-    const text = writeConductors({ ...thermostat, conductors: [{ ...first!, label: '=1+1' }, ...rest] });
+    const [first, ...rest] = base.thermostat.conductors;
+    const text = writeConductors(base.job, {
+      ...base.thermostat,
+      conductors: [{ ...first!, label: '=1+1' }, ...rest]
+    });
     expect(text).toContain(",'=1+1,");
   });
 
   it('takes a list in another order of columns, with new conductors', () => {
     const read = readConductors(
       'wall_terminal,id,cable,colour,stripe,label,wall,equipment,equipment_terminal,continuity\nr,,cable,rd,,,,Landed,r,\n',
-      { ...thermostat, conductors: [] }
+      base.job,
+      { ...base.thermostat, conductors: [] }
     );
     expect(read).toMatchObject({
       ok: true,
-      conductors: [{ id: 'co-1', colour: 'RD', wall: { state: 'landed', on: [{ mark: 'R' }] } }]
+      conductors: [{ id: 'co-1', colour: 'RD', near: { state: 'landed', on: [{ screw: 'sc-r' }] } }]
     });
   });
 
+  it('brings in a terminal that nobody has written down yet, and refuses one of a machine that is not there', () => {
+    const head = 'id,cable,colour,stripe,label,wall,wall_terminal,equipment,equipment_terminal,continuity';
+    const read = readConductors(`${head}\n,,RD,,,,R,,AUX,\n,,WH,,,,W,,AUX#2,\n`, base.job, {
+      ...base.thermostat,
+      conductors: []
+    });
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(read.screws.map((one) => `${one.at} ${one.screw.id} ${one.screw.mark}`)).toEqual([
+      'eq-1 sc-aux AUX',
+      'eq-1 sc-aux-2 AUX'
+    ]);
+    const far = readConductors(`${head}\n,,RD,,,,R,,eq-9/R,\n`, base.job, base.thermostat);
+    expect(far.ok ? [] : far.faults.map(faultText)).toEqual([
+      'line 2, column equipment_terminal: expected one of eq-1, found "eq-9/R"'
+    ]);
+  });
+
   it('names its faults by line and column, and gives back nothing', () => {
-    const [header] = writeConductors(thermostat).split('\r\n');
+    const [header] = writeConductors(house, thermostat).split('\r\n');
     const read = readConductors(
       `${header}\nco-1,cable,pink,,,,landed,R,landed,R,proven\nco-2,nowhere,RD,,twelve,,upside,R,landed,,proven\n`,
+      house,
       thermostat
     );
     expect(read.ok ? [] : read.faults.map((one) => one.path)).toEqual([
@@ -137,11 +174,11 @@ describe('the conductor list', () => {
       'line 3, column wall',
       'line 3, column equipment_terminal'
     ]);
-    const missing = readConductors('id,cable\n', thermostat);
+    const missing = readConductors('id,cable\n', house, thermostat);
     expect(missing.ok ? [] : missing.faults[0]).toMatchObject({
       path: 'line 1',
       expected: 'the column colour'
     });
-    expect(readConductors('', thermostat).ok).toBe(false);
+    expect(readConductors('', house, thermostat).ok).toBe(false);
   });
 });

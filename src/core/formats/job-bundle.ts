@@ -21,7 +21,12 @@ export function writeBundle(job: Job, photos: ReadonlyMap<PhotoId, Uint8Array>):
 }
 
 export type BundleRead =
-  | { readonly ok: true; readonly job: Job; readonly from: number; readonly photos: ReadonlyMap<PhotoId, Uint8Array> }
+  | {
+      readonly ok: true;
+      readonly job: Job;
+      readonly from: number;
+      readonly photos: ReadonlyMap<PhotoId, Uint8Array>;
+    }
   | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** True when the bytes begin like a ZIP file. */

@@ -3,7 +3,17 @@ import { COLOUR_CODES, type ColourCode } from '../trade/colours';
 import type { Family } from '../trade/vocabulary';
 import { emptyCable, emptyConductor, newJob } from '../job/create';
 import { makeId, nextId, type EquipmentId } from '../job/ids';
-import type { Conductor, ConductorEnd, Equipment, Job, Link, Screw, ScrewRef, Thermostat, WhereId } from '../job/schema';
+import type {
+  Conductor,
+  ConductorEnd,
+  Equipment,
+  Job,
+  Link,
+  Screw,
+  ScrewRef,
+  Thermostat,
+  WhereId
+} from '../job/schema';
 import { newScrew, readScrewName, screwNamed, screwsFrom } from '../job/screws';
 
 /** A machine as one sketches it: its marks in a list, or its screws whole. */
@@ -44,7 +54,10 @@ export function house(sketch: HouseSketch): House {
   const further = (sketch.further ?? []).map((one, index) =>
     machineOf({ ...machine, id: makeId('equipment', String(index + 2)), name: `machine ${index + 2}` }, one)
   );
-  const first = machineOf({ ...machine, name: 'furnace' }, { marks: sketch.board ?? [], ...sketch.equipment });
+  const first = machineOf(
+    { ...machine, name: 'furnace' },
+    { marks: sketch.board ?? [], ...sketch.equipment }
+  );
   const plates = new Plates([
     [place.id, screwsFrom(sketch.plate ?? [])],
     ...[first, ...further].map((one): [string, Screw[]] => [one.id, one.screws])
@@ -123,7 +136,11 @@ interface Surroundings {
   readonly continuity?: Conductor['continuity'] | undefined;
 }
 
-function conductor(line: string, index: number, { plates, wall, board, continuity }: Surroundings): Conductor {
+function conductor(
+  line: string,
+  index: number,
+  { plates, wall, board, continuity }: Surroundings
+): Conductor {
   const [colour = '', near = '', far = ''] = line.split(' ');
   const [mark = '', machine] = far.split('@');
   return {

@@ -2,7 +2,16 @@
 import type { World } from '../devices/world';
 import { CATALOGUE } from '../match/catalogue';
 import { terminalId, type Wiring } from '../wiring/graph';
-import { adapter, boardOf, linkOf, splitter, strandOf, thermostatOf, wiringFrom, worldOf } from './hand-wired';
+import {
+  adapter,
+  boardOf,
+  linkOf,
+  splitter,
+  strandOf,
+  thermostatOf,
+  wiringFrom,
+  worldOf
+} from './hand-wired';
 
 export interface PoweredHouse {
   readonly wiring: Wiring;

@@ -1,7 +1,14 @@
 /** Marks that mean one thing on some plates and another on others: they carry their readings until the other end decides. */
 import { finding, type Finding } from '../trade/findings';
 import { canonicalMark, MARK_READINGS, markClass, type MarkReading } from '../trade/terminals';
-import { landedTerminal, printedMark, terminalAt, type Landing, type Strand, type Wiring } from '../wiring/graph';
+import {
+  landedTerminal,
+  printedMark,
+  terminalAt,
+  type Landing,
+  type Strand,
+  type Wiring
+} from '../wiring/graph';
 import { BY_SYSTEM } from '../wiring/meaning';
 import type { Situation } from './types';
 

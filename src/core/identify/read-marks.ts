@@ -103,9 +103,7 @@ export function hotAtWall(wiring: Wiring): Reading | null {
   if (marks.size < 2) return { value: 'one', because };
   const link = wiring.links.find(
     (one) =>
-      one.at === wall &&
-      [one.a, one.b].every((end) => marks.has(markAt(wiring, end))) &&
-      one.a !== one.b
+      one.at === wall && [one.a, one.b].every((end) => marks.has(markAt(wiring, end))) && one.a !== one.b
   );
   return link ? { value: 'two-linked', because: [...because, link.id] } : { value: 'two-apart', because };
 }

@@ -68,12 +68,7 @@ export function saveDevice(job: Job, device: DeviceFacts): Step {
 }
 
 /** Writes down what was done: entries are only ever added to the log, and what is taken back is an entry too. */
-export function logEntries(
-  job: Job,
-  th: ThermostatId,
-  entries: readonly LogEntry[],
-  label: string
-): Step {
+export function logEntries(job: Job, th: ThermostatId, entries: readonly LogEntry[], label: string): Step {
   const { log } = thermostatIn(job, th);
   return batch(
     label,

@@ -43,7 +43,9 @@ function changedFaults(before: Job, after: Job): Fault[] {
 
 type AnySchema = v.BaseSchema<unknown, unknown, v.BaseIssue<unknown>>;
 
-function memberOf(schema: { readonly pipe: readonly [{ readonly item: AnySchema }, ...unknown[]] }): AnySchema {
+function memberOf(schema: {
+  readonly pipe: readonly [{ readonly item: AnySchema }, ...unknown[]];
+}): AnySchema {
   return schema.pipe[0].item;
 }
 
@@ -76,7 +78,11 @@ export function limitedLists(job: Job): { path: string; what: LimitedList; membe
     ...job.places.map((one, at) => of(`places[${at}].screws`, 'terminals of a machine', one.screws)),
     ...job.thermostats.flatMap((one, at) => [
       of(`thermostats[${at}].screws`, 'terminals of a plate', one.screws),
-      of(`thermostats[${at}].equipment`, 'machines of a thermostat', one.equipment.map((id) => ({ id }))),
+      of(
+        `thermostats[${at}].equipment`,
+        'machines of a thermostat',
+        one.equipment.map((id) => ({ id }))
+      ),
       of(`thermostats[${at}].cables`, 'cables', one.cables),
       of(`thermostats[${at}].conductors`, 'conductors', one.conductors),
       of(`thermostats[${at}].links`, 'links', one.links),
@@ -101,7 +107,8 @@ function listFaults(before: Job, after: Job): Fault[] {
     if (members.length > most && members.length > old.length)
       faults.push({ path, expected: `at most ${most} ${what}`, found: `${members.length}` });
     const doubled = doubledIds(members).filter((id) => !doubledIds(old).includes(id));
-    for (const id of doubled) faults.push({ path, expected: 'an id of its own for each', found: `${id} twice` });
+    for (const id of doubled)
+      faults.push({ path, expected: 'an id of its own for each', found: `${id} twice` });
     return faults;
   });
 }

@@ -95,7 +95,12 @@ export function screwByName(job: Job, th: ThermostatId, where: WhereId, name: st
 }
 
 /** Where an end is, as far as the record says: at its screw, else where its cable goes, else at the only machine there is. */
-export function whereIs(job: Job, thermostat: Thermostat, conductor: Conductor, side: StrandEnd): WhereId | null {
+export function whereIs(
+  job: Job,
+  thermostat: Thermostat,
+  conductor: Conductor,
+  side: StrandEnd
+): WhereId | null {
   const [on] = conductor[side].on;
   if (on) return on.at;
   const cable = thermostat.cables.find((one) => one.id === conductor.cable);
@@ -132,9 +137,7 @@ export function setEndByWord(
   return batch(label, [
     ...steps,
     setStep(job, [...conductorPath(th, co), side], { state: 'landed', on: [ref] }, label),
-    ...strayScrews(job, conductor, side).filter(
-      (one) => one.kind !== 'remove' || one.value.id !== ref.screw
-    )
+    ...strayScrews(job, conductor, side).filter((one) => one.kind !== 'remove' || one.value.id !== ref.screw)
   ]);
 }
 
@@ -160,7 +163,9 @@ export function usesOf(job: Job, ref: ScrewRef): string[] {
     ...thermostat.conductors.flatMap((one) =>
       [...one.near.on, ...one.far.on].filter((on) => isRef(on, ref)).map(() => one.id as string)
     ),
-    ...thermostat.links.filter((one) => isRef(one.a, ref) || isRef(one.b, ref)).map((one) => one.id as string),
+    ...thermostat.links
+      .filter((one) => isRef(one.a, ref) || isRef(one.b, ref))
+      .map((one) => one.id as string),
     ...thermostat.foundEnds.filter((one) => one.on && isRef(one.on, ref)).map((one) => one.id as string),
     ...thermostat.photos
       .filter((photo) => photo.pins.some(({ to }) => to.kind === 'terminal' && isRef(to, ref)))

@@ -5,73 +5,81 @@ import { house } from '../houses/builder';
 import { furnaceWithSpare } from '../houses/houses';
 import { COLOUR_CODES } from '../trade/colours';
 import { newJob } from './create';
+import * as choices from './choices';
+import { edit as checked } from './edit';
 import * as edits from './edits';
 import { makeId, nextId } from './ids';
+import * as machines from './machines';
 import { migrate } from './migrations';
 import { recordFindings } from './record-findings';
 import { Job, type Conductor, type ConductorEnd } from './schema';
+import { screwIdFor, screwsFrom } from './screws';
 import { apply, batch, insertStep, invert, removeStep, setStep, type Step } from './steps';
 
-/** A random edit that fits the job as it stands. */
+/** A random edit such as the screens offer. */
 function edit(job: Job, [kind, a, b]: [number, number, number]): Step {
-  const thermostat = job.thermostats[0]!;
-  const count = thermostat.conductors.length;
-  const co = count === 0 ? -1 : a % count;
+  const thermostat = job.thermostats[a % job.thermostats.length]!;
+  const th = thermostat.id;
+  const { conductors, cables, equipment } = thermostat;
+  const conductor = conductors[a % Math.max(1, conductors.length)];
   const colour = COLOUR_CODES[b % COLOUR_CODES.length]!;
-  const side = b % 2 === 0 ? 'wall' : 'equipment';
-  const word = ['R', 'C', 'W', 'loose', 'coiled', 'unseen'][b % 6]!;
-  switch (co === -1 ? 0 : kind % 11) {
-    case 0:
-      return edits.addCable(job, 0, {
-        name: 'c',
-        gauge: 18,
-        lengthM: 5,
-        path: 'free',
-        colours: [colour, null]
-      });
+  const side = b % 2 === 0 ? 'near' : 'far';
+  const word = ['R', 'C', 'W', 'W#2', 'QQ', 'loose', 'coiled', 'unseen'][b % 8]!;
+  const machine = job.equipment[b % job.equipment.length]!.id;
+  switch (kind % 14) {
     case 1:
-      return edits.setConductorEnd(
-        job,
-        0,
-        co,
-        side,
-        edits.endFrom(word, side === 'wall' ? thermostat.id : thermostat.equipment[0]!)
-      );
+      if (conductor && (side === 'near' || equipment.length > 0))
+        return edits.setEndByWord(job, th, conductor.id, side, word);
+      break;
     case 2:
-      return edits.setConductorField(job, 0, co, 'colour', colour);
+      if (conductor) return edits.setConductorField(job, th, conductor.id, 'colour', colour);
+      break;
     case 3:
-      return edits.removeConductor(job, 0, co);
+      if (conductor) return edits.removeConductor(job, th, conductor.id);
+      break;
     case 4:
-      return edits.addConductor(job, 0, thermostat.cables[0]?.id ?? makeId('cable', '1'), colour);
+      return edits.addConductor(job, th, cables[0]?.id ?? makeId('cable', '1'), colour);
     case 5:
-      return edits.observe(job, 0, 'flue', b % 3 === 0 ? null : 'burner');
+      return choices.observe(job, th, 'flue', b % 3 === 0 ? null : 'burner');
     case 6:
-      return edits.setColourBeyond(job, 0, co, colour);
+      if (conductor) return edits.setColourBeyond(job, th, conductor.id, colour);
+      break;
     case 7:
-      return thermostat.cables.length > 0
-        ? edits.removeCable(job, 0, a % thermostat.cables.length)
-        : edits.addThermostat(job, 'upstairs');
+      if (cables.length > 0) return edits.removeCable(job, th, cables[a % cables.length]!.id);
+      return machines.addThermostat(job, 'upstairs');
     case 8:
-      return edits.addThermostat(job, 'beside', job.equipment[b % job.equipment.length]!.id);
+      return machines.addThermostat(job, 'beside', machine);
     case 9:
-      return edits.shareMachine(job, 0, job.equipment[b % job.equipment.length]!.id);
-    default:
-      return edits.stateFamily(job, 0, b % 2 === 0 ? 'furnace' : null);
+      return machines.shareMachine(job, th, machine);
+    case 10:
+      return edits.addLink(job, th, { at: th, a: 'RH', b: ['RC', 'W', 'R'][b % 3]!, kind: 'wire' });
+    case 11:
+      return edits.addScrew(job, b % 2 === 0 ? th : machine, ['', 'R', 'W/AUX'][a % 3]!);
+    case 12:
+      return machines.addMachine(job, th, 'another');
+    case 13:
+      return choices.stateFamily(job, th, b % 2 === 0 ? 'furnace' : null);
   }
+  return edits.addCable(job, th, { name: 'c', gauge: 18, lengthM: 5, path: 'free', colours: [colour, null] });
 }
 
 describe('edit steps', () => {
-  it('undoing every step gives the starting job back, and every state in between holds to the schema', () => {
+  it('that the interface offers yield a job that the reader takes, or are refused; undoing all gives the start back', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(99), fc.nat(99), fc.nat(99)), { maxLength: 40 }), (choices) => {
+      fc.property(fc.array(fc.tuple(fc.nat(99), fc.nat(99), fc.nat(99)), { maxLength: 60 }), (wanted) => {
         const start = newJob(makeId('job', 'p'), 'P');
         const steps: Step[] = [];
         let job = start;
-        for (const choice of choices) {
+        for (const choice of wanted) {
           const step = edit(job, choice);
+          const made = checked(job, step);
+          if (!made.ok) continue;
           steps.push(step);
-          job = apply(job, step);
+          job = made.job;
           expect(v.safeParse(Job, job).success).toBe(true);
+          expect(
+            recordFindings(job).filter((one) => ['too-many', 'duplicate-id'].includes(one.code))
+          ).toEqual([]);
         }
         for (const step of steps.reverse()) job = apply(job, invert(step));
         expect(job).toEqual(start);
@@ -83,38 +91,36 @@ describe('edit steps', () => {
   it('takes a shared machine away from one thermostat and leaves it to the other', () => {
     const start = newJob(makeId('job', 'p'), 'P');
     const panel = start.equipment[0]!.id;
-    const two = apply(start, edits.addThermostat(start, 'beside', panel));
+    const two = apply(start, machines.addThermostat(start, 'beside', panel));
     expect(two.equipment).toHaveLength(1);
-    const more = apply(two, edits.addMachine(two, 1, 'another'));
-    const away = apply(more, edits.removeMachine(more, 1, panel));
+    const more = apply(two, machines.addMachine(two, two.thermostats[1]!.id, 'another'));
+    const away = apply(more, machines.removeMachine(more, two.thermostats[1]!.id, panel));
     expect(away.equipment.map((one) => one.id)).toContain(panel);
     expect(away.thermostats.map((one) => one.equipment.includes(panel))).toEqual([true, false]);
-    const back = apply(away, edits.shareMachine(away, 1, panel));
+    const back = apply(away, machines.shareMachine(away, two.thermostats[1]!.id, panel));
     expect(back.thermostats[1]!.equipment.filter((one) => one === panel)).toHaveLength(1);
   });
 
   it('leaves the job that it was applied to as it was', () => {
     const { job } = furnaceWithSpare();
     const before = structuredClone(job);
-    apply(job, edits.removeConductor(job, 0, 0));
+    apply(job, edits.removeConductor(job, job.thermostats[0]!.id, makeId('conductor', '1')));
     expect(job).toEqual(before);
   });
 
   it('says in words what it did', () => {
     const { job, thermostat } = furnaceWithSpare();
-    expect(edits.setConductorEnd(job, 0, 4, 'wall', edits.endFrom('c', thermostat.id)).label).toBe(
-      'Wall end of blue: landed on C'
-    );
-    expect(edits.setConductorEnd(job, 0, 0, 'equipment', edits.endFrom('loose', thermostat.id)).label).toBe(
-      'Equipment end of red: loose'
-    );
+    const label = (number: number, side: 'near' | 'far', word: string) =>
+      edits.setEndByWord(job, thermostat.id, makeId('conductor', String(number)), side, word).label;
+    expect(label(5, 'near', 'c')).toBe('Wall end of blue: landed on C');
+    expect(label(1, 'far', 'loose')).toBe('Equipment end of red: loose');
   });
 
   it('is refused where its path leads nowhere, instead of making a half-written job', () => {
     const { job } = furnaceWithSpare();
-    expect(() => apply(job, setStep(job, ['thermostats', 7, 'name'], 'x', ''))).toThrow();
-    expect(() => apply(job, removeStep(job, ['equipment'], 5, ''))).toThrow();
-    expect(() => insertStep(job, ['name'], 1, '')).toThrow();
+    expect(() => apply(job, setStep(job, ['thermostats', { id: 'th-7' }, 'name'], 'x', ''))).toThrow();
+    expect(() => apply(job, removeStep(job, ['equipment'], 'eq-5', ''))).toThrow();
+    expect(() => insertStep(job, ['name'], { id: 'x' }, '')).toThrow();
   });
 
   it('takes a batch back in reverse', () => {
@@ -128,11 +134,17 @@ describe('edit steps', () => {
 
   it('notes another colour at the equipment as a joint that nobody has seen, and the same one takes it back', () => {
     const { job } = furnaceWithSpare();
-    const changed = apply(job, edits.setColourBeyond(job, 0, 0, 'BK'));
+    const changed = apply(
+      job,
+      edits.setColourBeyond(job, job.thermostats[0]!.id, makeId('conductor', '1'), 'BK')
+    );
     expect(changed.thermostats[0]?.conductors[0]?.splices).toMatchObject([
       { colourBeyond: 'BK', seen: false }
     ]);
-    const back = apply(changed, edits.setColourBeyond(changed, 0, 0, 'RD'));
+    const back = apply(
+      changed,
+      edits.setColourBeyond(changed, job.thermostats[0]!.id, makeId('conductor', '1'), 'RD')
+    );
     expect(back.thermostats[0]?.conductors[0]?.splices).toEqual([]);
   });
 });
@@ -146,8 +158,12 @@ describe('ids', () => {
 
 describe('migrations', () => {
   const steps = {
-    1: (raw: object) => ({ ...raw, two: true }),
-    2: (raw: object) => ({ ...raw, three: true })
+    1: {
+      faults: (raw: object) =>
+        'broken' in raw ? [{ path: 'broken', expected: 'no such key', found: '1' }] : [],
+      next: (raw: object) => ({ ...raw, two: true })
+    },
+    2: { faults: () => [], next: (raw: object) => ({ ...raw, three: true }) }
   };
 
   it('walk from version to version', () => {
@@ -159,6 +175,14 @@ describe('migrations', () => {
     expect(migrate({ version: 3 }, 3, steps)).toMatchObject({ ok: true, raw: { version: 3 } });
   });
 
+  it('take nothing up that did not hold as what it was, and name its place', () => {
+    expect(migrate({ version: 1, broken: 1 }, 3, steps)).toEqual({
+      ok: false,
+      reason: 'faults',
+      faults: [{ path: 'broken', expected: 'no such key', found: '1' }]
+    });
+  });
+
   it('say when a file is newer, has no version, or comes from before the first', () => {
     expect(migrate({ version: 4 }, 3, steps)).toMatchObject({ ok: false, reason: 'newer' });
     expect(migrate({ version: '1' }, 3, steps)).toMatchObject({ ok: false, reason: 'no-version' });
@@ -167,36 +191,41 @@ describe('migrations', () => {
 });
 
 describe('records that cannot be', () => {
-  const base = furnaceWithSpare();
-  const codes = (job: Job) => recordFindings(job).map((one) => one.code);
+  const plain = furnaceWithSpare();
+  const plate = screwsFrom(['R', 'RC', 'W', 'Y', 'G', 'Q7']);
+  const base = { ...plain, thermostat: { ...plain.thermostat, screws: plate } };
+  const codes = (job: Job) =>
+    recordFindings(job)
+      .map((one) => one.code)
+      .filter((code) => code !== 'unknown-mark');
   const withConductor = (change: (one: Conductor) => Conductor): Job => {
     const [first, ...rest] = base.thermostat.conductors;
     return { ...base.job, thermostats: [{ ...base.thermostat, conductors: [change(first!), ...rest] }] };
   };
   const end = (state: ConductorEnd['state'], ...marks: string[]): ConductorEnd => ({
     state,
-    on: marks.map((mark) => ({ at: base.thermostat.id, mark }))
+    on: marks.map((mark) => ({ at: base.thermostat.id, screw: screwIdFor(mark) }))
   });
 
   it('finds nothing in a plain house', () => {
-    expect(codes(base.job)).toEqual([]);
+    expect(codes(plain.job)).toEqual([]);
   });
 
   it('names a conductor landed twice at one end, with its place in the file', () => {
     const [one] = recordFindings(
-      withConductor((conductor) => ({ ...conductor, wall: end('landed', 'R', 'RC') }))
+      withConductor((conductor) => ({ ...conductor, near: end('landed', 'R', 'RC') }))
     );
     expect(one).toMatchObject({
       code: 'landed-twice',
       level: 'stop',
-      path: 'thermostats[0].conductors[0].wall.on',
+      path: 'thermostats[0].conductors[0].near.on',
       because: ['co-1']
     });
   });
 
   it('names ends whose state and terminal contradict each other', () => {
-    expect(codes(withConductor((one) => ({ ...one, wall: end('landed') })))).toEqual(['landed-nowhere']);
-    expect(codes(withConductor((one) => ({ ...one, wall: end('coiled', 'R') })))).toEqual([
+    expect(codes(withConductor((one) => ({ ...one, near: end('landed') })))).toEqual(['landed-nowhere']);
+    expect(codes(withConductor((one) => ({ ...one, near: end('coiled', 'R') })))).toEqual([
       'on-terminal-but-not-landed'
     ]);
   });
@@ -219,16 +248,16 @@ describe('records that cannot be', () => {
       codes(
         withConductor((one) => ({
           ...one,
-          wall: { state: 'landed', on: [{ at: makeId('thermostat', 'other'), mark: 'R' }] }
+          near: { state: 'landed', on: [{ at: makeId('thermostat', 'other'), screw: screwIdFor('R') }] }
         }))
       )
     ).toContain('unknown-reference');
   });
 
   it('names a shared terminal at the wall and a mark that nobody knows', () => {
-    expect(codes(withConductor((one) => ({ ...one, wall: end('landed', 'W') })))).toEqual([
+    expect(codes(withConductor((one) => ({ ...one, near: end('landed', 'W') })))).toEqual([
       'terminal-shared'
     ]);
-    expect(codes(withConductor((one) => ({ ...one, wall: end('landed', 'Q7') })))).toEqual(['unknown-mark']);
+    expect(recordFindings(withConductor((one) => one)).map((one) => one.code)).toEqual(['unknown-mark']);
   });
 });

@@ -41,12 +41,7 @@ export function addMachine(job: Job, th: ThermostatId, name: string): Step {
 export function shareMachine(job: Job, th: ThermostatId, machine: EquipmentId): Step {
   const name = job.equipment.find((one) => one.id === machine)?.name ?? machine;
   const own = thermostatIn(job, th).equipment.filter((one) => one !== machine);
-  return setStep(
-    job,
-    ['thermostats', { id: th }, 'equipment'],
-    [...own, machine],
-    `Also wired to ${name}`
-  );
+  return setStep(job, ['thermostats', { id: th }, 'equipment'], [...own, machine], `Also wired to ${name}`);
 }
 
 /** Takes a machine away from a thermostat; the machine stays in the job as long as another one names it. */

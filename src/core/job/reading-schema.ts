@@ -2,7 +2,16 @@
 import * as v from 'valibot';
 import { ColourCode } from '../trade/colours';
 import { EndState } from '../trade/vocabulary';
-import { CableId, ConductorId, EquipmentId, FoundEndId, PhotoId, PlaceId, ScrewId, ThermostatId } from './ids';
+import {
+  CableId,
+  ConductorId,
+  EquipmentId,
+  FoundEndId,
+  PhotoId,
+  PlaceId,
+  ScrewId,
+  ThermostatId
+} from './ids';
 import { listOf } from './limits';
 import { shortText, text, timeText, wholeNumber } from './primitives';
 

@@ -16,9 +16,7 @@ export function recordFindings(job: Job): Finding[] {
   return [
     ...doubled(job, () => true),
     ...tooMany(job),
-    ...job.thermostats.flatMap((thermostat, index) =>
-      ownFindings(job, thermostat, `thermostats[${index}]`)
-    )
+    ...job.thermostats.flatMap((thermostat, index) => ownFindings(job, thermostat, `thermostats[${index}]`))
   ];
 }
 
@@ -26,10 +24,7 @@ export function recordFindings(job: Job): Finding[] {
 export function thermostatFindings(job: Job, thermostat: Thermostat): Finding[] {
   const index = job.thermostats.findIndex((one) => one.id === thermostat.id);
   const path = `thermostats[${index}]`;
-  return [
-    ...doubled(job, (list) => list.startsWith(`${path}.`)),
-    ...ownFindings(job, thermostat, path)
-  ];
+  return [...doubled(job, (list) => list.startsWith(`${path}.`)), ...ownFindings(job, thermostat, path)];
 }
 
 function ownFindings(job: Job, thermostat: Thermostat, path: string): Finding[] {
@@ -91,8 +86,7 @@ function conductorFindings(job: Job, thermostat: Thermostat, conductor: Conducto
       )
     );
   }
-  for (const side of ENDS)
-    found.push(...endFindings(job, thermostat, conductor, side, `${path}.${side}`));
+  for (const side of ENDS) found.push(...endFindings(job, thermostat, conductor, side, `${path}.${side}`));
   return found;
 }
 

@@ -67,7 +67,10 @@ export type ScrewRef = v.InferOutput<typeof ScrewRef>;
  * One end of a conductor. `on` holds the terminal that it is landed on; more than one, or one on an end that is not landed, can be
  * written down and is reported as a finding.
  */
-export const ConductorEnd = v.strictObject({ state: EndState, on: v.pipe(v.array(ScrewRef), v.maxLength(8, 'at most 8 terminals')) });
+export const ConductorEnd = v.strictObject({
+  state: EndState,
+  on: v.pipe(v.array(ScrewRef), v.maxLength(8, 'at most 8 terminals'))
+});
 export type ConductorEnd = v.InferOutput<typeof ConductorEnd>;
 
 /** Somewhere that is neither a thermostat's wall nor a machine: an outlet with a supply in it, a strip where cables meet, a joint. */

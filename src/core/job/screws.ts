@@ -20,7 +20,10 @@ export function newScrew(screws: readonly Screw[], mark: string): Screw {
 }
 
 /** The screws at a place of the job; nothing where it has no such place. */
-export function screwsAt(job: Pick<Job, 'equipment' | 'thermostats' | 'places'>, at: string): readonly Screw[] {
+export function screwsAt(
+  job: Pick<Job, 'equipment' | 'thermostats' | 'places'>,
+  at: string
+): readonly Screw[] {
   return (
     job.thermostats.find((one) => one.id === at)?.screws ??
     job.equipment.find((one) => one.id === at)?.screws ??
@@ -88,7 +91,5 @@ export function isAnothersZone(
       [...conductor.near.on, ...conductor.far.on].some((ref) => ref.at === at && ref.screw === screw.id)
     );
   const own = job.thermostats.find((one) => one.id === thermostat.id);
-  return (
-    !(own && isOn(own)) && job.thermostats.some((one) => one.id !== thermostat.id && isOn(one))
-  );
+  return !(own && isOn(own)) && job.thermostats.some((one) => one.id !== thermostat.id && isOn(one));
 }

@@ -140,7 +140,8 @@ function listAt(job: Job, path: Path): readonly Member[] {
 function replaceAt(node: unknown, path: Path, value: unknown): unknown {
   const [segment, ...rest] = path;
   if (segment === undefined) return value;
-  if (node === null || typeof node !== 'object') throw new Error(`The path ends before ${pathName([segment])}`);
+  if (node === null || typeof node !== 'object')
+    throw new Error(`The path ends before ${pathName([segment])}`);
   if (typeof segment !== 'string') {
     const list = node as readonly Member[];
     const index = Array.isArray(node) ? list.findIndex((one) => one.id === segment.id) : -1;

@@ -30,15 +30,22 @@ function adoptFor(job: Job, th: ThermostatId): Step[] {
     const tick = left.get(moveKey(move));
     if (!tick || (move.change !== null && !fits(wiring, move.change))) continue;
     const { action, end, what, from, to } = move;
-    log = [...log, ...entriesFor(log, [{ act: { action, end, what, from, to }, change: move.change }], tick.at)];
+    log = [
+      ...log,
+      ...entriesFor(log, [{ act: { action, end, what, from, to }, change: move.change }], tick.at)
+    ];
     if (move.change !== null) wiring = applyChange(wiring, move.change);
     left.delete(tick.key);
   }
   const label = 'Moves that were ticked';
   return [
-    ...log.slice(thermostat.log.length).map((entry) => insertStep(job, [...at, 'log'], entry, label, log.indexOf(entry))),
+    ...log
+      .slice(thermostat.log.length)
+      .map((entry) => insertStep(job, [...at, 'log'], entry, label, log.indexOf(entry))),
     setStep(job, [...at, 'oldTicks'], [], label),
-    ...(left.size > 0 ? [setStep(job, [...at, 'notes'], [...thermostat.notes, ...[...left.values()].map(noteOf)], label)] : [])
+    ...(left.size > 0
+      ? [setStep(job, [...at, 'notes'], [...thermostat.notes, ...[...left.values()].map(noteOf)], label)]
+      : [])
   ];
 }
 

@@ -136,9 +136,13 @@ export class MoveWriter {
     const name = device?.name ?? this.wiring.strands.find((one) => one.id === what)?.name ?? what;
     if (device && action === 'power-off') return offText(device, this.spotAt(device.at));
     if (device && action === 'power-on') return onText(device, this.spotAt(device.at));
-    return { 'power-off': `Power off: ${name}.`, 'power-on': `Power on: ${name}.`, check: `The ${name} conductor was proven.` }[
-      action as 'check'
-    ] ?? `${action}: ${name}.`;
+    return (
+      {
+        'power-off': `Power off: ${name}.`,
+        'power-on': `Power on: ${name}.`,
+        check: `The ${name} conductor was proven.`
+      }[action as 'check'] ?? `${action}: ${name}.`
+    );
   }
 
   /** What else is under the screw and is not the thermostat's. */

@@ -6,7 +6,7 @@ import { CATALOGUE } from '../match/catalogue';
 import { FAMILY_HOUSES } from '../houses/families';
 import { HOUSES } from '../houses/houses';
 import type { Job, Thermostat } from '../job/schema';
-import { landedTerminal, splitTerminal, type Wiring } from '../wiring/graph';
+import { deviceOf, isSupply, landedTerminal, type Wiring } from '../wiring/graph';
 import type { Move } from './move-types';
 import { applyMoves, moveKey, movesBetween, wiringsAlong } from './moves';
 import { planFor } from './plan';
@@ -77,10 +77,7 @@ describe('every move list', () => {
         moves.slice(last).every((one) => one.action === 'power-on'),
         name
       ).toBe(true);
-      const supplies = (wiring: Wiring) =>
-        wiring.devices
-          .filter((one) => one.kind === 'board' || one.kind.endsWith('transformer'))
-          .map((one) => one.id);
+      const supplies = (wiring: Wiring) => wiring.devices.filter(isSupply).map((one) => one.id);
       const acted = (action: Move['action']) =>
         moves.filter((one) => one.action === action).map((one) => one.what);
       for (const id of supplies(before)) expect(acted('power-off'), name).toContain(id);
@@ -92,9 +89,7 @@ describe('every move list', () => {
     every(({ name, before, after, moves }) => {
       const reached = applyMoves(before, moves);
       const ends = (wiring: Wiring) =>
-        new Map(
-          wiring.strands.map((one) => [one.id, [landedTerminal(one.wall), landedTerminal(one.equipment)]])
-        );
+        new Map(wiring.strands.map((one) => [one.id, [landedTerminal(one.near), landedTerminal(one.far)]]));
       expect(ends(reached), name).toEqual(ends(after));
       const keys = moves.map(moveKey);
       expect(new Set(keys).size, name).toBe(keys.length);
@@ -108,15 +103,11 @@ describe('every move list', () => {
   it('never has a conductor on a device that is not there, whatever move one stands at', () => {
     every(({ name, before, moves }) => {
       for (const [at, wiring] of wiringsAlong(before, moves).entries()) {
-        const there = new Set(wiring.devices.map((one) => one.id));
-        const landed = wiring.strands.flatMap((one) => [
-          landedTerminal(one.wall),
-          landedTerminal(one.equipment)
-        ]);
+        const landed = wiring.strands.flatMap((one) => [landedTerminal(one.near), landedTerminal(one.far)]);
         const links = wiring.links.filter((one) => one.kind !== 'inside').flatMap((one) => [one.a, one.b]);
         for (const terminal of [...landed, ...links])
           if (terminal !== null)
-            expect(there.has(splitTerminal(terminal).device), `${name}, after move ${at}: ${terminal}`).toBe(
+            expect(deviceOf(wiring, terminal) !== undefined, `${name}, after move ${at}: ${terminal}`).toBe(
               true
             );
       }
@@ -165,7 +156,7 @@ describe('every move list', () => {
   it('proves a conductor that nobody has measured before it lands it', () => {
     every(({ name, before, moves }) => {
       for (const strand of before.strands) {
-        const idle = strand.wall.state !== 'landed' && strand.equipment.state !== 'landed';
+        const idle = strand.near.state !== 'landed' && strand.far.state !== 'landed';
         if (!idle || strand.continuity === 'proven') continue;
         const own = moves.filter((one) => one.what === strand.id);
         const landing = own.findIndex((one) => one.action === 'land');

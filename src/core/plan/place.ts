@@ -18,7 +18,11 @@ export interface Place {
 export function placeOf(
   job: Job,
   thermostat: Thermostat,
-  { neighbours, prover, like }: { neighbours: readonly ProofNeighbour[]; prover: Prover; like?: PlannedOption }
+  {
+    neighbours,
+    prover,
+    like
+  }: { neighbours: readonly ProofNeighbour[]; prover: Prover; like?: PlannedOption }
 ): Place {
   const settled = like ? { method: like.method, variant: like.variant?.id ?? null } : {};
   const plan = planFor(job, thermostat, { neighbours, prover, ...settled });

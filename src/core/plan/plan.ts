@@ -64,6 +64,8 @@ export interface Plan {
   readonly parts: readonly Part[];
   /** As recorded. */
   readonly wiringBefore: Wiring;
+  /** As found, with unseen ends taken to be on the same mark: what is proven and moved starts here. */
+  readonly wiringFound: Wiring;
   /** As it is now: found, with what has been done. */
   readonly wiringNow: Wiring;
   readonly wiringAfter: Wiring | null;
@@ -113,6 +115,7 @@ export function planFor(job: Job, thermostat: Thermostat, request: PlanRequest =
     ...standing(taken.before, thermostat),
     parts: taken.parts,
     wiringBefore: before,
+    wiringFound: taken.before,
     wiringNow: taken.now,
     wiringAfter: taken.after,
     before: world?.before ?? [],
@@ -139,10 +142,7 @@ export function asNeighbour(job: Job, thermostat: Thermostat, wiring: Wiring): P
   const [likeliest] = worldsOf(identify(job, thermostat), wiring);
   const worlds = likeliest
     ? Object.fromEntries(
-        wiring.devices.map(({ id }) => [
-          jointName(thermostat.id, id),
-          worldOfDevice(likeliest.world, id)
-        ])
+        wiring.devices.map(({ id }) => [jointName(thermostat.id, id), worldOfDevice(likeliest.world, id)])
       )
     : {};
   return { thermostat: thermostat.id, wiring, worlds };

@@ -7,10 +7,8 @@ import { harmFindings } from '../supply/harm';
 import { finding, type Finding } from '../trade/findings';
 import type { WiringState } from '../job/bench-schema';
 import type { Call } from '../trade/calls';
-import { assumeUnseenEnds } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
 import type { Plan } from './plan';
-
 
 export interface Powerable {
   readonly wiring: Wiring;
@@ -21,13 +19,17 @@ export interface Powerable {
 
 /** What can be powered up of a plan, or why nothing can. */
 export function powerable(plan: Plan, which: WiringState): Powerable | Finding {
-  const { wiring: before } = assumeUnseenEnds(plan.wiringBefore);
+  const before = plan.wiringFound;
   const [likeliest] = worldsOf(plan.identification, before);
   if (!likeliest)
     return finding('stop', 'system-unknown', 'The system is not known: there is nothing to power up.');
   const wiring = { found: before, now: plan.wiringNow, after: plan.wiringAfter }[which];
   if (wiring === null) return finding('stop', 'system-unknown', 'There is no wiring after: no way is open.');
-  return { wiring, world: likeliest.world, calls: [...callsOf(likeliest.world, before), ...combinedCallsOf(likeliest.world, before)] };
+  return {
+    wiring,
+    world: likeliest.world,
+    calls: [...callsOf(likeliest.world, before), ...combinedCallsOf(likeliest.world, before)]
+  };
 }
 
 export interface PoweredCall {

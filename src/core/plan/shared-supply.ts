@@ -90,7 +90,10 @@ export function overloadedMachines(
     .filter((machine) => {
       const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
       const size = machine.plannedVa ?? machine.transformerVa ?? USUAL_TRANSFORMER_VA;
-      return on.length > 1 && rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((one) => one.share > 1);
+      return (
+        on.length > 1 &&
+        rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((one) => one.share > 1)
+      );
     })
     .map((one) => one.id);
 }

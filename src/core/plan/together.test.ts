@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FERRY_HOUSE } from '../../demo/ferry-house';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
-import { takeWays } from '../job/edits';
+import { takeWays } from '../job/choices';
 import { apply } from '../job/steps';
 import { choosing, zonedHouse } from '../houses/zoned-houses';
 import { simulate } from '../circuit/simulate';

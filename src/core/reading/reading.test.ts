@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { FoundEnd, TraceFinding } from '../job/reading-schema';
+import { screwsFrom } from '../job/screws';
 import { makeId } from '../job/ids';
 import { planFor } from '../plan/plan';
 import { house } from '../houses/builder';
@@ -58,7 +59,7 @@ const foundBlue: FoundEnd = {
   colour: 'BU',
   stripe: null,
   state: 'landed',
-  on: { at: makeId('equipment', '1'), mark: 'C' },
+  on: { at: makeId('equipment', '1'), screw: makeId('screw', 'c') },
   not: []
 };
 const atWall = (strands: string[], ends: FoundEnd[] = [foundBlue]) => ({
@@ -113,7 +114,7 @@ describe('a board with no C mark', () => {
   });
   const unmarked = (trace: TraceFinding[]) => {
     const base = furnaceWithSpare();
-    const machine = { ...base.job.equipment[0]!, marks: ['R', 'W', 'Y', 'G'], trace };
+    const machine = { ...base.job.equipment[0]!, screws: screwsFrom(['R', 'W', 'Y', 'G']), trace };
     return { machine, plan: planFor({ ...base.job, equipment: [machine] }, base.thermostat) };
   };
   const spare = (trace: TraceFinding[]) =>
@@ -147,7 +148,10 @@ describe('a board with no C mark', () => {
 describe('conductors under a screw that are not the thermostat’s', () => {
   it('are marked to be left in the move that opens the screw', () => {
     const base = furnaceWithSpare();
-    const machine = { ...base.job.equipment[0]!, others: [{ mark: 'C', what: 'outdoor unit' }] };
+    const machine = {
+      ...base.job.equipment[0]!,
+      others: [{ screw: makeId('screw', 'c'), what: 'outdoor unit' }]
+    };
     const plan = planFor({ ...base.job, equipment: [machine] }, base.thermostat);
     const land = plan.moves.find((one) => one.action === 'land' && one.end === 'equipment');
     expect(land?.text).toContain('leave the outdoor unit');

@@ -55,8 +55,7 @@ function meansCommon({ mark, role }: Equipment['screws'][number]): boolean {
 
 /** What the findings recorded for a machine come to. */
 export function traceOf(machine: Equipment): CommonTrace {
-  if (machine.screws.some((one) => meansCommon(one)))
-    return { state: 'marked', spot: 'C', findings: [] };
+  if (machine.screws.some((one) => meansCommon(one))) return { state: 'marked', spot: 'C', findings: [] };
   const because = [machine.id];
   if (machine.trace.length === 0) return { state: 'none', spot: null, findings: [] };
   const spots = new Set(machine.trace.map(spotKey));

@@ -6,16 +6,17 @@ import { PLAIN_CASE, supplyCases, type SupplyCase, type World } from '../devices
 import { findDevice } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { newThermostatDevice, clipOf } from '../supply/swap-thermostat';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import {
-  splitTerminal,
   terminalId,
+  screwsOfMarks,
   type Board,
+  type Landing,
   type Strand,
   type Wiring,
   type WireLink
 } from '../wiring/graph';
-import { strandOf, type End } from '../houses/hand-wired';
+import { strandOf, wiringFrom } from '../houses/hand-wired';
 import { furnaceWithCommon } from '../houses/houses';
 
 const { job } = furnaceWithCommon();
@@ -32,9 +33,9 @@ const world: World = {
 const board: Board = {
   kind: 'board',
   id: 'eq-1',
-  place: 'equipment',
+  at: 'eq-1',
   name: 'furnace',
-  marks: ['R', 'C', 'W', 'Y', 'G'],
+  screws: screwsOfMarks('eq-1', ['R', 'C', 'W', 'Y', 'G']),
   transformerVa: 40,
   fuseAmps: 3,
   machine: 'furnace',
@@ -43,13 +44,10 @@ const board: Board = {
   others: []
 };
 
-function strand(id: string, wall: string | null, equipment: string | null): Strand {
-  const end = (terminal: string | null): End => {
-    if (terminal === null) return null;
-    const { device: owner, mark } = splitTerminal(terminal);
-    return [owner, mark];
-  };
-  return strandOf(id, end(wall), end(equipment));
+function strand(id: string, near: string | null, far: string | null): Strand {
+  const end = (terminal: string | null): Landing =>
+    terminal === null ? { state: 'loose' } : { state: 'landed', terminal };
+  return { ...strandOf(id, null, null), near: end(near), far: end(far) };
 }
 
 const at = (mark: string) => terminalId(device.id, mark);
@@ -57,16 +55,15 @@ const on = (mark: string) => terminalId(board.id, mark);
 
 function wired(
   ends: Record<string, [wall: string | null, equipment: string | null]>,
-  links: readonly WireLink[] = [clipOf(device)!]
+  links: readonly WireLink[] = [clipOf(device, 'wall')!]
 ): Wiring {
-  return {
-    devices: [newThermostatDevice(device), board],
-    cables: [],
+  return wiringFrom({
+    devices: [newThermostatDevice(device, 'wall', 'th-1'), board],
     strands: Object.entries(ends).map(([id, [wall, equipment]]) =>
       strand(id, wall === null ? null : at(wall), equipment === null ? null : on(equipment))
     ),
     links
-  };
+  });
 }
 
 const full: Record<string, [string | null, string | null]> = {
@@ -77,7 +74,7 @@ const full: Record<string, [string | null, string | null]> = {
   c: ['C', 'C']
 };
 const fourWires: typeof full = { r: ['RC', 'R'], w: ['W', 'W'], y: ['Y', 'Y'] };
-const yToG: WireLink = { id: 'ln-y-g', place: 'equipment', a: on('Y'), b: on('G'), kind: 'wire' };
+const yToG: WireLink = { id: 'ln-y-g', at: 'eq-1', a: on('Y'), b: on('G'), kind: 'wire' };
 
 function solve(wiring: Wiring, call: Call, supplyCase: SupplyCase = PLAIN_CASE): CallResult {
   const solved = simulate(wiring, world, call, supplyCase);
@@ -123,7 +120,7 @@ describe('G turned into C', () => {
   });
 
   it('runs both with the link, at 25.75 V, and leaves heating unchanged', () => {
-    const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [clipOf(device)!, yToG]);
+    const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [clipOf(device, 'wall')!, yToG]);
     expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
     const cooling = solve(wiring, 'cool1');
     for (const load of cooling.loads.filter((one) => one.energised)) expect(load.volts).toBeCloseTo(25.75, 1);
@@ -147,9 +144,9 @@ describe('a plug-in supply on RC and C', () => {
   const plug = {
     kind: 'plug-in-transformer',
     id: 'plug',
-    place: 'outlet',
+    at: 'outlet',
     name: 'plug-in supply',
-    marks: ['R', 'C'],
+    screws: screwsOfMarks('plug', ['R', 'C']),
     va: 20
   } as const;
   const base = wired({ r: ['RH', 'R'], w: ['W', 'W'], y: ['Y', 'Y'], g: ['G', 'G'] }, []);
@@ -167,7 +164,7 @@ describe('a plug-in supply on RC and C', () => {
   });
 
   it('with the link left in, joins the two supplies: nothing flows unless they are bonded, and then a fuse opens at opposite polarity', () => {
-    const tied: Wiring = { ...wiring, links: [clipOf(device)!] };
+    const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
     expect(solve(tied, 'idle').tied).toHaveLength(1);
     const [plain, , , worst] = supplyCases(2).map((one) => solve(tied, 'idle', one));
     expect(plain?.supplies.some((one) => one.fuseOpen || one.amps > 1)).toBe(false);
@@ -179,7 +176,7 @@ describe('a conductor landed at the wall and loose at the equipment', () => {
   it('makes that function dead, and the plan says so before anything is moved', () => {
     const house = furnaceWithCommon();
     const conductors = house.thermostat.conductors.map((one) =>
-      one.id === 'co-3' ? { ...one, equipment: { state: 'loose' as const, on: [] } } : one
+      one.id === 'co-3' ? { ...one, far: { state: 'loose' as const, on: [] } } : one
     );
     const thermostat = { ...house.thermostat, conductors };
     const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });

@@ -52,18 +52,18 @@ describe('situations that once were wrong', () => {
 
 describe('the second checker', () => {
   const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
-  const whole = (ends: readonly string[], links = ['th.RH th.RC']): Wiring => ({
-    devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W', 'Y', 'G'])],
-    cables: [],
-    strands: ends.map((one, at) => {
-      const [wall = '', far = wall] = one.split(' ');
-      return strandOf(`co-${at}`, ['th', wall], ['eq', far]);
-    }),
-    links: links.map((one) => {
-      const [a = '', b = ''] = one.split(' ');
-      return linkOf(a.startsWith('th') ? 'wall' : 'equipment', a, b);
-    })
-  });
+  const whole = (ends: readonly string[], links = ['th.RH th.RC']): Wiring =>
+    wiringFrom({
+      devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W', 'Y', 'G'])],
+      strands: ends.map((one, at) => {
+        const [wall = '', far = wall] = one.split(' ');
+        return strandOf(`co-${at}`, ['th', wall], ['eq', far]);
+      }),
+      links: links.map((one) => {
+        const [a = '', b = ''] = one.split(' ');
+        return linkOf(a.startsWith('th') ? 'wall' : 'machine', a, b);
+      })
+    });
 
   it.each([
     ['a whole house', whole(['RC R', 'C', 'W', 'Y', 'G'])],

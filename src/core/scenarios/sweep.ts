@@ -82,8 +82,7 @@ function checkGraph(option: PlannedOption, after: Wiring, { read }: Situation, s
     const terminal = landedTerminal(strand.far);
     if (terminal === null || (was && landedTerminal(was.far) === terminal)) continue;
     const screws = read.get(deviceOf(after, terminal)?.id ?? '');
-    if (screws && !screws.has(terminal))
-      say(`${strand.id} is landed on ${terminal}, which was not read`);
+    if (screws && !screws.has(terminal)) say(`${strand.id} is landed on ${terminal}, which was not read`);
   }
 }
 
@@ -176,7 +175,10 @@ function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected
       !on.includes('blower') && (on.includes('compressor') || on.includes('strips')),
       'runs without the blower'
     ],
-    [lost.length > 0 && !requestsOf(now.call).some((request) => declared.includes(`call:${request}`)), `${lost.join(', ')} lost and not said`]
+    [
+      lost.length > 0 && !requestsOf(now.call).some((request) => declared.includes(`call:${request}`)),
+      `${lost.join(', ')} lost and not said`
+    ]
   ];
   return wrong.filter(([is]) => is).map(([, what]) => what);
 }

@@ -1,7 +1,7 @@
 /** The corners of all tolerances in words: what is said of a transformer, by what is known of its size and of today. */
 import { describe, expect, it } from 'vitest';
 import type { SupplyResult } from '../circuit/simulate';
-import type { Call } from '../trade/vocabulary';
+import type { Call } from '../trade/calls';
 import { limitFindings, type HoldsNominally } from './limit-findings';
 import type { AtLimits } from './limits';
 
@@ -10,7 +10,11 @@ const supply = (amps: number, more: Partial<SupplyResult> = {}): SupplyResult =>
   name: 'furnace',
   va: amps * 24,
   amps,
+  device: 'eq-1',
+  nominalVolts: 24,
+  voltageClass: '24v',
   ratedVa: 40,
+  ratedAmps: (more.ratedVa ?? 40) / 24,
   leastVa: 40,
   fuseRating: 3,
   fuseOpen: false,

@@ -48,9 +48,7 @@ function takeOut(wiring: Wiring, adapter: Adapter): Wiring {
     wiring.links.some((link) => touches(wiring, link, adapter.id) && touches(wiring, link, one.id))
   );
   const combined = screwThat(adapter, 'K')?.id;
-  const shared = wiring.strands.find(
-    (one) => combined !== undefined && landedTerminal(one.far) === combined
-  );
+  const shared = wiring.strands.find((one) => combined !== undefined && landedTerminal(one.far) === combined);
   const freed = shared && board ? commonOf(wiring, adapter, board) : undefined;
   return {
     ...wiring,

@@ -4,20 +4,27 @@ import type { World } from '../devices/world';
 import { findDevice, CATALOGUE } from '../match/catalogue';
 import { newJob } from '../job/create';
 import { makeId } from '../job/ids';
-import { boardOf, linkOf, plug, strandOf, thermostatOf, worldOf } from '../houses/hand-wired';
+import { boardOf, linkOf, plug, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import type { FindingCode } from '../trade/findings';
-import type { Board, OldThermostat, Strand, WireLink, Wiring } from '../wiring/graph';
+import {
+  screwsOfMarks,
+  type Board,
+  type OldThermostat,
+  type Strand,
+  type WireLink,
+  type Wiring
+} from '../wiring/graph';
 import { prove, type ProofInput } from './prove';
 
 const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
-const clip: WireLink = { id: 'clip', place: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };
+const clip: WireLink = { id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };
 const old: OldThermostat = {
   kind: 'old-thermostat',
   id: 'old',
-  place: 'wall',
+  at: 'wall',
   name: 'old thermostat',
   supply: 'battery',
-  marks: ['R', 'W', 'Y', 'G', 'C', 'O', 'AUX']
+  screws: screwsOfMarks('old', ['R', 'W', 'Y', 'G', 'C', 'O', 'AUX'])
 };
 const MARKS = ['R', 'C', 'W', 'Y', 'G'];
 
@@ -43,18 +50,18 @@ function strands({ on, lengthM = 15 }: Sketch, device: string): Strand[] {
   });
 }
 
-const today = (sketch: Sketch): Wiring => ({
-  devices: [old, boardOf('eq', sketch.board ?? MARKS, sketch.more)],
-  cables: [],
-  strands: strands(sketch, 'old'),
-  links: sketch.links ?? []
-});
-const then = (sketch: Sketch, device: Partial<typeof facts> = {}): Wiring => ({
-  devices: [thermostatOf({ ...facts, ...device }, 'th'), boardOf('eq', sketch.board ?? MARKS, sketch.more)],
-  cables: [],
-  strands: strands(sketch, 'th'),
-  links: [clip, ...(sketch.links ?? [])]
-});
+const today = (sketch: Sketch): Wiring =>
+  wiringFrom({
+    devices: [old, boardOf('eq', sketch.board ?? MARKS, sketch.more)],
+    strands: strands(sketch, 'old'),
+    links: sketch.links ?? []
+  });
+const then = (sketch: Sketch, device: Partial<typeof facts> = {}): Wiring =>
+  wiringFrom({
+    devices: [thermostatOf({ ...facts, ...device }, 'th'), boardOf('eq', sketch.board ?? MARKS, sketch.more)],
+    strands: strands(sketch, 'th'),
+    links: [clip, ...(sketch.links ?? [])]
+  });
 
 const FOUR = ['R', 'W', 'Y', 'G'];
 const FIVE = ['RC>R', 'W', 'Y', 'G', 'C'];
@@ -92,7 +99,7 @@ describe('what is lost', () => {
     expect(codes(noY, 'stop')).toContain('function-lost');
     const noG = proven(
       today({ on: FOUR }),
-      then({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('equipment', 'eq.Y1', 'eq.G')] })
+      then({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('machine', 'eq.Y1', 'eq.G')] })
     );
     expect(codes(noG, 'warn')).toEqual(['function-lost']);
     expect(text(noG, 'function-lost')).toBe('Fan alone is lost: blower no longer runs.');
@@ -196,7 +203,7 @@ describe('harm', () => {
   });
 
   it('of a load that nobody called is a stop', () => {
-    const linked = then({ on: FIVE, links: [linkOf('equipment', 'eq.W1', 'eq.G')] });
+    const linked = then({ on: FIVE, links: [linkOf('machine', 'eq.W1', 'eq.G')] });
     const proof = proven(today({ on: FOUR }), linked);
     expect(codes(proof, 'stop')).toContain('load-runs-uncalled');
     expect(text(proof, 'load-runs-uncalled')).toContain('burner would run though nobody called for it');
@@ -242,6 +249,22 @@ describe('what may be', () => {
   });
 });
 
+/** The zone's call on a screw of its own, as each zone of a panel has it. */
+function onZone(number: number, wiring: Wiring): Wiring {
+  const screw = { id: `eq.W-${number}`, mark: 'W', role: null, means: ['W1'] };
+  return {
+    ...wiring,
+    devices: wiring.devices.map((one) =>
+      one.kind === 'board' ? { ...one, screws: [...one.screws.filter((it) => it.mark !== 'W'), screw] } : one
+    ),
+    strands: wiring.strands.map((one) =>
+      one.far.state === 'landed' && one.far.terminal === 'eq.W1'
+        ? { ...one, far: { state: 'landed', terminal: screw.id } }
+        : one
+    )
+  };
+}
+
 describe('neighbours on one transformer', () => {
   const job = newJob(makeId('job', 'n'), 'N');
   const panel = { machine: 'zone-panel' as const, transformerVa: 40 };
@@ -249,7 +272,8 @@ describe('neighbours on one transformer', () => {
   const before = today({ ...zone, on: ['R', 'W'] });
   const neighbour = (at: number) => ({
     thermostat: `th-${at}`,
-    wiring: then(zone, { drawVa: findDevice(job, 'de-fellgate')!.drawVa })
+    worlds: {},
+    wiring: onZone(at, then(zone, { drawVa: findDevice(job, 'de-fellgate')!.drawVa }))
   });
   const beside = (count: number) =>
     proven(before, then(zone), worldOf('boiler'), {
@@ -284,7 +308,7 @@ describe('neighbours on one transformer', () => {
     const own = { on: ['R', 'Y', 'G'], board };
     const other = then({ on: ['RC>R', 'Y', 'G', 'O/B>O', 'C'], board });
     const proof = proven(today(own), then({ on: ['RC>R', 'Y', 'G', 'C'], board }), worldOf('heat-pump'), {
-      neighbours: [{ thermostat: 'th-2', wiring: other }]
+      neighbours: [{ thermostat: 'th-2', wiring: other, worlds: {} }]
     });
     expect(codes(proof, 'stop')).toEqual([]);
     expect(text(proof, 'load-at-limits')).not.toContain('nobody called');

@@ -140,12 +140,7 @@ interface WorldOutcome {
  */
 function behaviours(world: World): World[] {
   const knownByFamily = isHeatPump(world.family) || !world.compressor;
-  return knownByFamily
-    ? [world]
-    : [
-        withBlowerInCool(world, 'g'),
-        withBlowerInCool(world, 'board')
-      ];
+  return knownByFamily ? [world] : [withBlowerInCool(world, 'g'), withBlowerInCool(world, 'board')];
 }
 
 function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
@@ -226,7 +221,8 @@ function proveBehaviour(
 
 /** Of a call that asks for several things at once: what none of them did by itself. */
 function newWith(call: Call, own: readonly Finding[], said: readonly Finding[]): Finding[] {
-  const about = (one: Finding) => `${one.code} ${one.because.filter((id) => !id.startsWith('call:')).join(' ')}`;
+  const about = (one: Finding) =>
+    `${one.code} ${one.because.filter((id) => !id.startsWith('call:')).join(' ')}`;
   const known = new Set(said.map(about));
   return own.filter((one) => !known.has(about(one)) || one.code === 'thermostat-unfed');
 }

@@ -81,9 +81,7 @@ export function swapThermostat(
 }
 
 function isCommonOfAnother(wiring: Wiring, strand: Strand, common: Board | undefined): boolean {
-  return (
-    landedMark(wiring, strand.far) === 'C' && deviceAtEnd(wiring, strand.far)?.id !== common?.id
-  );
+  return landedMark(wiring, strand.far) === 'C' && deviceAtEnd(wiring, strand.far)?.id !== common?.id;
 }
 
 /** `at`: the place on the wall; `control`: the thermostat's place whose calls it makes. */

@@ -129,8 +129,7 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
 function notForThis({ before, worlds }: SupplySituation): Finding[] {
   const not = (level: 'stop' | 'warn', text: string) => finding(level, 'adapter-not-for-this', text);
   const secondHeat = before.strands.some(
-    (one) =>
-      one.near.state === 'landed' && landedMark(before, one.far) === 'W2'
+    (one) => one.near.state === 'landed' && landedMark(before, one.far) === 'W2'
   );
   return [
     ...(countSupplies(before) > 1

@@ -75,7 +75,9 @@ export function readCall(text: string): Call | null {
   if (word === 'idle') return 'idle';
   const sound = word.split('+').every((part) => {
     const colon = part.lastIndexOf(':');
-    return isRequest(part.slice(colon + 1)) && (colon < 0 || /^[a-z]+-[a-z0-9-]+$/.test(part.slice(0, colon)));
+    return (
+      isRequest(part.slice(colon + 1)) && (colon < 0 || /^[a-z]+-[a-z0-9-]+$/.test(part.slice(0, colon)))
+    );
   });
   return sound ? callOf(asksOf(word as Call)) : null;
 }

@@ -30,8 +30,7 @@ function join(joint: Wiring, neighbour: Neighbour): Wiring {
   if (shared.size === 0) return joint;
   const { wiring, thermostat } = neighbour;
   const name = (id: string) => jointName(thermostat, id);
-  const terminal = (id: string) =>
-    shared.has(terminalAt(wiring, id)?.device.id ?? '') ? id : name(id);
+  const terminal = (id: string) => (shared.has(terminalAt(wiring, id)?.device.id ?? '') ? id : name(id));
   const landing = (one: Landing): Landing =>
     one.state === 'landed' ? { ...one, terminal: terminal(one.terminal) } : one;
   const renamed = (device: Device): Device => ({

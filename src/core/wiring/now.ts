@@ -87,7 +87,9 @@ function needsOne(
   const { change } = entry;
   if (change === null) return false;
   const own = touched(found, log, change);
-  return before.some((one) => one.change !== null && touched(found, log, one.change).some((it) => own.includes(it)));
+  return before.some(
+    (one) => one.change !== null && touched(found, log, one.change).some((it) => own.includes(it))
+  );
 }
 
 /** What a change touches, by names that are told apart from each other. */

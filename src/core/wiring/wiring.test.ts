@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Job, Thermostat } from '../job/schema';
 import { house, type HouseSketch } from '../houses/builder';
-import { adapter, boardOf, linkOf, plug, strandOf, thermostatOf } from '../houses/hand-wired';
+import { adapter, boardOf, linkOf, plug, strandOf, thermostatOf, wiringFrom } from '../houses/hand-wired';
 import { CATALOGUE } from '../match/catalogue';
 import { applyChange, difference, reverseChange, sameLanding, type Change } from './difference';
 import { assumeUnseenEnds, UNREAD_BOARD_ID, wiringOf } from './from-job';
@@ -11,6 +11,7 @@ const recorded = (sketch: HouseSketch, edit?: (thermostat: Thermostat, job: Job)
   const { job, thermostat } = house(sketch);
   return wiringOf(job, edit ? edit(thermostat, job) : thermostat);
 };
+const printed = (wiring: Wiring) => boards(wiring)[0]!.screws.map((one) => one.mark);
 const FOUR = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'];
 const BOARD = ['R', 'C', 'W', 'Y', 'G'];
 
@@ -20,26 +21,26 @@ describe('the graph of a record', () => {
       strands: ['RD R R', 'WH W loose', 'BU coiled unseen', 'GN loose coiled'],
       board: BOARD
     });
-    expect(strands.map((one) => [one.wall.state, one.equipment.state])).toEqual([
+    expect(strands.map((one) => [one.near.state, one.far.state])).toEqual([
       ['landed', 'landed'],
       ['landed', 'loose'],
       ['coiled', 'unseen'],
       ['loose', 'coiled']
     ]);
-    expect(landedTerminal(strands[1]!.equipment)).toBeNull();
+    expect(landedTerminal(strands[1]!.far)).toBeNull();
   });
 
   it('names terminals by what they mean and devices by their machine', () => {
     const { strands, devices } = recorded({ strands: ['RD R R', 'WH w W1'], board: ['R', 'W'] });
-    expect(strands.map((one) => landedTerminal(one.equipment))).toEqual(['eq-1.R', 'eq-1.W1']);
-    expect(strands[1]!.wall).toEqual({ state: 'landed', terminal: `${devices[0]!.id}.W1` });
+    expect(strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.W1']);
+    expect(strands[1]!.near).toEqual({ state: 'landed', terminal: `${devices[0]!.id}.W1` });
     // Two spellings of one mark are one screw.
-    expect(boards({ ...recorded({ strands: ['WH W W1'], board: ['W'] }) })[0]!.marks).toEqual(['W']);
+    expect(printed(recorded({ strands: ['WH W W1'], board: ['W'] }))).toEqual(['W']);
   });
 
   it('adds a mark that a conductor sits on though nobody listed it', () => {
     const [board] = boards(recorded({ strands: ['BU C C'], board: ['R', 'W'] }));
-    expect(board!.marks).toEqual(['R', 'W', 'C']);
+    expect(board!.screws.map((one) => one.mark)).toEqual(['R', 'W', 'C']);
   });
 
   it('has a nameless board where no machine is recorded, so that an end has somewhere to be', () => {
@@ -81,28 +82,24 @@ describe('ends that nobody has seen', () => {
   it('are taken on their own mark, and it is said which', () => {
     const { wiring, strands } = assumed(['RD R R', 'WH W unseen', 'YE Y unseen']);
     expect(strands).toEqual(['co-2', 'co-3']);
-    expect(wiring.strands.map((one) => landedTerminal(one.equipment))).toEqual([
-      'eq-1.R',
-      'eq-1.W1',
-      'eq-1.Y1'
-    ]);
+    expect(wiring.strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.W1', 'eq-1.Y1']);
   });
 
   it('of RH and RC are taken on R', () => {
     const { wiring } = assumed(['RD RH unseen', 'BU RC unseen']);
-    expect(wiring.strands.map((one) => landedTerminal(one.equipment))).toEqual(['eq-1.R', 'eq-1.R']);
+    expect(wiring.strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.R']);
   });
 
   it('bring a mark with them that the board was not seen to have', () => {
     const { wiring } = assumed(['OG O unseen']);
-    expect(boards(wiring)[0]!.marks).toContain('O');
-    expect(boards(recorded({ strands: ['OG O unseen'], board: BOARD }))[0]!.marks).not.toContain('O');
+    expect(printed(wiring)).toContain('O');
+    expect(printed(recorded({ strands: ['OG O unseen'], board: BOARD }))).not.toContain('O');
   });
 
   it('are left alone where the wall end is on nothing either: a spare may end anywhere', () => {
     const { wiring, strands } = assumed(['BU coiled unseen', 'BN loose unseen']);
     expect(strands).toEqual([]);
-    expect(wiring.strands.every((one) => one.equipment.state === 'unseen')).toBe(true);
+    expect(wiring.strands.every((one) => one.far.state === 'unseen')).toBe(true);
   });
 
   it('change nothing that was seen', () => {
@@ -113,12 +110,12 @@ describe('ends that nobody has seen', () => {
 
 describe('the difference of two wirings', () => {
   const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
-  const before: Wiring = {
+  const before: Wiring = wiringFrom({
     devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W'])],
-    cables: [{ id: 'ca-1', name: 'old', path: 'free', lengthM: 15, gauge: 18 }],
+    cables: [{ id: 'ca-1', name: 'old', path: 'free', lengthM: 15, gauge: 18, near: 'wall', far: 'eq' }],
     strands: [strandOf('a', ['th', 'RH'], ['eq', 'R']), strandOf('b', null, null)],
     links: [linkOf('wall', 'th.RH', 'th.RC')]
-  };
+  });
   const kinds = (changes: readonly Change[]) => changes.map((one) => one.kind);
   const lead = (from: Wiring, changes: readonly Change[]) => changes.reduce(applyChange, from);
 
@@ -130,24 +127,24 @@ describe('the difference of two wirings', () => {
     const after: Wiring = {
       ...before,
       strands: [before.strands[0]!, strandOf('b', ['th', 'C'], ['eq', 'C'])],
-      links: [linkOf('equipment', 'eq.C', 'eq.R')]
+      links: [linkOf('machine', 'eq.C', 'eq.R')]
     };
     const changes = difference(before, after);
     expect(kinds(changes)).toEqual(['link-off', 'end', 'end', 'link-on']);
-    expect(changes.flatMap((one) => (one.kind === 'end' ? one.side : []))).toEqual(['equipment', 'wall']);
+    expect(changes.flatMap((one) => (one.kind === 'end' ? one.side : []))).toEqual(['far', 'near']);
     expect(sortedWiring(lead(before, changes))).toEqual(sortedWiring(after));
   });
 
   it('lifts every end of a cable before the cable is pulled, and lands the new one when it is in', () => {
     const after: Wiring = {
       ...before,
-      cables: [{ id: 'ca-2', name: 'new', path: 'free', lengthM: 15, gauge: 18 }],
+      cables: [{ id: 'ca-2', name: 'new', path: 'free', lengthM: 15, gauge: 18, near: 'wall', far: 'eq' }],
       strands: [{ ...strandOf('n', ['th', 'RH'], ['eq', 'R']), cable: 'ca-2' }]
     };
     const changes = difference(before, after);
     expect(kinds(changes)).toEqual(['end', 'end', 'cable-out', 'cable-in', 'end', 'end']);
     const out = changes.find((one) => one.kind === 'cable-out');
-    expect(out?.kind === 'cable-out' && out.strands.every((one) => one.wall.state === 'loose')).toBe(true);
+    expect(out?.kind === 'cable-out' && out.strands.every((one) => one.near.state === 'loose')).toBe(true);
     expect(sortedWiring(lead(before, changes))).toEqual(sortedWiring(after));
   });
 
@@ -161,10 +158,11 @@ describe('the difference of two wirings', () => {
 
   it('can be walked back, change by change', () => {
     const after: Wiring = {
+      places: before.places,
       devices: [...before.devices.slice(1), adapter, plug],
       cables: [],
       strands: [],
-      links: [linkOf('equipment', 'eq.C', 'eq.R')]
+      links: [linkOf('machine', 'eq.C', 'eq.R')]
     };
     const changes = difference(before, after);
     const there = lead(before, changes);
@@ -174,9 +172,9 @@ describe('the difference of two wirings', () => {
   });
 
   it.each<[string, Change]>([
-    ['an end', { kind: 'end', strand: 'a', side: 'wall', from: { state: 'coiled' }, to: { state: 'loose' } }],
+    ['an end', { kind: 'end', strand: 'a', side: 'near', from: { state: 'coiled' }, to: { state: 'loose' } }],
     ['a link', { kind: 'link-off', link: linkOf('wall', 'th.W', 'th.RC') }],
-    ['a device', { kind: 'device-off', device: plug }],
+    ['a device', { kind: 'device-off', device: plug, place: before.places[1]! }],
     ['a transformer', { kind: 'transformer', device: 'eq', from: 20, to: 75 }]
   ])('refuses to move what is not as it expects: %s', (_, change) => {
     expect(() => applyChange(before, change)).toThrow();

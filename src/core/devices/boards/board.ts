@@ -70,7 +70,12 @@ export function closedSwitch(board: Board, part: PartName, a: string, b: string)
 }
 
 /** A coil between two nodes. */
-export function coilBetween(id: string, part: PartOf, [a, b]: readonly [string, string], facts: CoilFacts): Coil {
+export function coilBetween(
+  id: string,
+  part: PartOf,
+  [a, b]: readonly [string, string],
+  facts: CoilFacts
+): Coil {
   const size = coilOhms(facts.va);
   return {
     kind: 'coil',

@@ -10,11 +10,7 @@ export function coolingOnlyBoard(board: Board, world: MachineWorld): Fragment {
   const cooling = coolingCoils(board);
   const blower = [coilId(board, 'G'), ...(world.blowerInCool === 'board' ? [coilId(board, 'Y1')] : [])];
   return {
-    elements: [
-      ...supplyElements(board),
-      ...coilOn(board, 'G', COILS.fanRelay),
-      ...cooling.elements
-    ],
+    elements: [...supplyElements(board), ...coilOn(board, 'G', COILS.fanRelay), ...cooling.elements],
     loads: [{ load: 'blower', coils: blower }, ...cooling.loads],
     ground: commonNode(board)
   };

@@ -10,7 +10,9 @@ import { coilBetween, commonNode, hotNode, isZoneCall, supplyElements } from './
 
 /** Call terminals of zones: each is a screw of its own, whether it is printed as on any board or numbered. */
 function zoneScrews(board: Board): Screw[] {
-  return board.screws.filter((screw) => isZoneCall(board, screw) && screw.means[0] !== 'T1' && screw.means[0] !== 'T');
+  return board.screws.filter(
+    (screw) => isZoneCall(board, screw) && screw.means[0] !== 'T1' && screw.means[0] !== 'T'
+  );
 }
 
 /** `drive`: the coil that a zone's call works; `load`: what that coil moves; `contact`: the name of the contact it closes. */
@@ -22,12 +24,7 @@ export function zonePanel(board: Board, drive: CoilFacts, load: LoadId, contact:
   const zones = zoneScrews(board);
   const coil = (screw: Screw) => `${screw.id}:coil`;
   const elements = zones.flatMap((screw): Element[] => [
-    coilBetween(
-      coil(screw),
-      { device: board.id, part: 'coil', mark: screw.mark },
-      [screw.id, common],
-      drive
-    ),
+    coilBetween(coil(screw), { device: board.id, part: 'coil', mark: screw.mark }, [screw.id, common], drive),
     {
       kind: 'contact',
       id: `${screw.id}:${contact}`,

@@ -19,9 +19,7 @@ export function withUpset(wiring: Wiring, upset: Upset): Wiring {
 }
 
 export function landed(strand: Strand): boolean {
-  return (
-    strand.near.state === 'landed' && strand.far.state === 'landed' && strand.continuity !== 'broken'
-  );
+  return strand.near.state === 'landed' && strand.far.state === 'landed' && strand.continuity !== 'broken';
 }
 
 export const LOOSE: Landing = { state: 'loose' };

@@ -51,20 +51,18 @@ function seen(wiring: Wiring, call: Call, world = furnace) {
 }
 
 const strand = (wiring: Wiring, mark: string) =>
-  wiring.strands.find(
-    (one) => one.equipment.state === 'landed' && one.equipment.terminal.endsWith(`.${mark}`)
-  )!.id;
+  wiring.strands.find((one) => one.far.state === 'landed' && one.far.terminal.endsWith(`.${mark}`))!.id;
 
 describe('a single fault in a furnace with an air conditioner', () => {
   const of = (mark: string) => strand(whole, mark);
 
   it.each<[string, string, Call, LoadId[]]>([
-    ['Y loose at the wall', `conductor-loose:${of('Y1')}:wall`, 'cool1', ['blower']],
-    ['Y loose at the equipment', `conductor-loose:${of('Y1')}:equipment`, 'cool1', ['blower']],
+    ['Y loose at the wall', `conductor-loose:${of('Y1')}:near`, 'cool1', ['blower']],
+    ['Y loose at the equipment', `conductor-loose:${of('Y1')}:far`, 'cool1', ['blower']],
     ['G broken on the way', `conductor-broken:${of('G')}`, 'fan', []],
     ['G broken, cooling called', `conductor-broken:${of('G')}`, 'cool1', ['compressor']],
-    ['W loose', `conductor-loose:${of('W1')}:wall`, 'heat1', []],
-    ['the hot one loose: nothing at all', `conductor-loose:${of('R')}:wall`, 'heat1', []],
+    ['W loose', `conductor-loose:${of('W1')}:near`, 'heat1', []],
+    ['the hot one loose: nothing at all', `conductor-loose:${of('R')}:near`, 'heat1', []],
     ['the gas valve’s coil open', 'coil-open:eq-1:coil-W1', 'heat1', []],
     ['no power', 'supply-off:eq-1:secondary', 'cool1', []],
     ['its fuse open', 'fuse-open:eq-1:fuse', 'cool1', []],
@@ -76,7 +74,7 @@ describe('a single fault in a furnace with an air conditioner', () => {
   });
 
   it('on the common takes the display and leaves every load', () => {
-    for (const side of ['wall', 'equipment']) {
+    for (const side of ['near', 'far']) {
       const made = fault(whole, `conductor-loose:${of('C')}:${side}`).apply(whole);
       expect(seen(made, 'cool1').runs).toEqual(['blower', 'compressor']);
       expect(seen(made, 'cool1').volts).toBeLessThan(5);
@@ -106,7 +104,7 @@ describe('a single fault in a furnace with an air conditioner', () => {
     const ids = [of('W1'), of('Y1')];
     const swapped = all(whole, furnace).find(
       (one) =>
-        one.kind === 'conductors-swapped' && ids.every((id) => one.id.includes(id)) && one.id.endsWith('wall')
+        one.kind === 'conductors-swapped' && ids.every((id) => one.id.includes(id)) && one.hits.end === 'near'
     );
     expect(seen(swapped!.apply(whole), 'heat1').runs).toEqual(['compressor']);
     expect(seen(swapped!.apply(whole), 'cool1').runs).toEqual(['blower', 'burner']);
@@ -115,9 +113,9 @@ describe('a single fault in a furnace with an air conditioner', () => {
 
 describe('links', () => {
   it('between Y and G that are forgotten let the compressor run without air', () => {
-    const link = linked.links.find((one) => one.place === 'equipment')!;
+    const link = linked.links.find((one) => one.at !== 'wall')!;
     const made = fault(linked, `link-missing:${link.id}`);
-    expect(made.says).toContain('between Y1 and G at the equipment is missing');
+    expect(made.says).toContain('between Y and G at the equipment is missing');
     expect(seen(linked, 'cool1').runs).toEqual(['blower', 'compressor']);
     expect(seen(made.apply(linked), 'cool1').runs).toEqual(['compressor']);
   });
@@ -157,16 +155,14 @@ describe('all faults of a wiring', () => {
     const [first, second] = faults.filter((one) => one.kind === 'conductor-loose');
     const both = second!.apply(first!.apply(whole));
     expect(
-      both.strands.filter((one) => one.wall.state === 'loose' || one.equipment.state === 'loose').length
+      both.strands.filter((one) => one.near.state === 'loose' || one.far.state === 'loose').length
     ).toBeGreaterThan(0);
   });
 
   it('do not hit a conductor that leads nowhere', () => {
     const spare = furnaceWithCommon();
     const loose = planned(spare, 'new-cable');
-    const idle = loose.strands.filter(
-      (one) => one.wall.state !== 'landed' || one.equipment.state !== 'landed'
-    );
+    const idle = loose.strands.filter((one) => one.near.state !== 'landed' || one.far.state !== 'landed');
     const hit = all(loose, furnace).map((one) => one.id);
     for (const one of idle)
       expect(

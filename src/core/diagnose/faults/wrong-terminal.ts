@@ -23,14 +23,15 @@ export const wrongTerminal: FaultRule = {
       return (mistaken[mark] ?? []).flatMap((other) => {
         const screw = screwThat(device, other);
         if (!screw) return [];
-        return [{
-          id: `wrong-terminal:${strand.id}:${other}`,
-          kind: 'wrong-terminal' as const,
-          hits: { strands: [strand.id], end: 'near' as const },
-          says: `the ${strand.name} conductor is on ${other} instead of ${mark} at the wall`,
-          apply: (one: Wiring) =>
-            withStrand(one, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
-        }];
+        return [
+          {
+            id: `wrong-terminal:${strand.id}:${other}`,
+            kind: 'wrong-terminal' as const,
+            hits: { strands: [strand.id], end: 'near' as const },
+            says: `the ${strand.name} conductor is on ${other} instead of ${mark} at the wall`,
+            apply: (one: Wiring) => withStrand(one, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
+          }
+        ];
       });
     })
 };

@@ -4,12 +4,7 @@ import type { DeviceFacts } from '../../job/device-facts';
 import { makeId } from '../../job/ids';
 import { house, type House, type HouseSketch } from '../../houses/builder';
 import { FAMILY_HOUSES } from '../../houses/families';
-import {
-  boilerPlusAcHouse,
-  furnaceFourWires,
-  furnaceWithCommon,
-  heatPumpHouse
-} from '../../houses/houses';
+import { boilerPlusAcHouse, furnaceFourWires, furnaceWithCommon, heatPumpHouse } from '../../houses/houses';
 import { findDevice } from '../catalogue';
 import { matchDevice } from '../match';
 

@@ -35,15 +35,20 @@ export const addConductor: Method = {
       far: landed(screwThat(board, 'C')?.id ?? '')
     };
     const off = (one: Strand): Strand =>
-      landedTerminal(one.near) === sheetTerminal(device, 'C')
-        ? { ...one, near: { state: 'coiled' } }
-        : one;
+      landedTerminal(one.near) === sheetTerminal(device, 'C') ? { ...one, near: { state: 'coiled' } } : one;
     return {
       after: {
         ...wiring,
         cables: [
           ...wiring.cables,
-          { id: CABLE_ID, name: 'new single conductor', path: 'free', lengthM, gauge: GAUGE, ...endsOf(wiring, board) }
+          {
+            id: CABLE_ID,
+            name: 'new single conductor',
+            path: 'free',
+            lengthM,
+            gauge: GAUGE,
+            ...endsOf(wiring, board)
+          }
         ],
         strands: [...wiring.strands.map(off), strand]
       },

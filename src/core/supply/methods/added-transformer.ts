@@ -130,7 +130,14 @@ function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
     ...wiring,
     cables: [
       ...wiring.cables,
-      { id: CABLE_ID, name: 'new cable, 2 conductors', path: 'free', lengthM, gauge: 18, ...endsOf(wiring, feedingBoard(wiring)) }
+      {
+        id: CABLE_ID,
+        name: 'new cable, 2 conductors',
+        path: 'free',
+        lengthM,
+        gauge: 18,
+        ...endsOf(wiring, feedingBoard(wiring))
+      }
     ],
     strands: [...wiring.strands, ...strands]
   };

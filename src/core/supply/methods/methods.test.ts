@@ -1,4 +1,5 @@
 /** Each method: one house where it is open, and those where it must not be. */
+import { makeId } from '../../job/ids';
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../../match/catalogue';
 import { planFor, type Plan, type PlannedOption } from '../../plan/plan';
@@ -150,9 +151,7 @@ describe('repurpose-g', () => {
       board: ['R', 'C', 'W', 'Y', 'G'],
       observed: { ...openAir, 'outdoor-unit': 'none' }
     });
-    expect(
-      optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.place === 'equipment')
-    ).toEqual([]);
+    expect(optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.at !== 'wall')).toEqual([]);
     expect(codes(optionOf(heatOnly(), 'repurpose-g'))).toEqual(['fan-conductor-missing']);
   });
 });
@@ -199,7 +198,7 @@ describe('new-cable', () => {
   it('leaves spares in the new cable, each with a colour of its own', () => {
     const strands = optionOf(furnaceFourWires(), 'new-cable').after?.strands ?? [];
     const colours = strands.map((one) => one.colour);
-    expect(strands.some((one) => one.wall.state === 'coiled')).toBe(true);
+    expect(strands.some((one) => one.near.state === 'coiled')).toBe(true);
     expect(new Set(colours).size).toBe(colours.length);
   });
 
@@ -251,7 +250,10 @@ describe('what closes every way', () => {
     const [first, ...rest] = where.thermostat.conductors;
     const twice = {
       ...first!,
-      wall: { state: 'landed' as const, on: [...first!.wall.on, { at: where.thermostat.id, mark: 'C' }] }
+      near: {
+        state: 'landed' as const,
+        on: [...first!.near.on, { at: where.thermostat.id, screw: makeId('screw', 'c') }]
+      }
     };
     const thermostat = { ...where.thermostat, conductors: [twice, ...rest] };
     const plan = planFor({ ...where.job, thermostats: [thermostat] }, thermostat);
@@ -348,7 +350,7 @@ describe('receiver-at-equipment', () => {
     const option = optionOf(furnaceFourWires(), 'receiver-at-equipment', 'de-farspeak');
     expect(option.verdict).toBe('care');
     expect(losesCalls(option)).toEqual([]);
-    expect(option.after?.strands.every((one) => one.wall.state === 'coiled')).toBe(true);
+    expect(option.after?.strands.every((one) => one.near.state === 'coiled')).toBe(true);
     expect(
       planOf(furnaceFourWires(), 'de-farspeak').options.find((one) => one.method === 'new-cable')?.verdict
     ).toBe('no');

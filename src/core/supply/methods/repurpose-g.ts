@@ -99,9 +99,7 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
       )
     );
   }
-  const unread = recorded.strands.find(
-    (one) => one.id === strand.id && landedTerminal(one.far) === null
-  );
+  const unread = recorded.strands.find((one) => one.id === strand.id && landedTerminal(one.far) === null);
   if (unread && unread.far.state === 'unseen') {
     const mark = printedMark(recorded, landedTerminal(unread.near) ?? '');
     found.push(

@@ -31,7 +31,7 @@ function optionOf(
 }
 const codes = (option: PlannedOption) => option.findings.map((one) => one.code);
 const far = (option: PlannedOption, strand: string) =>
-  landedTerminal(option.after?.strands.find((one) => one.id === strand)?.equipment ?? { state: 'loose' });
+  landedTerminal(option.after?.strands.find((one) => one.id === strand)?.far ?? { state: 'loose' });
 
 describe('a common where two supplies reach the wall', () => {
   it('comes from the machine that feeds the electronics, and the circuit refuses the other', () => {
@@ -50,8 +50,8 @@ describe('a common where two supplies reach the wall', () => {
     const both = boilerPlusAcHouse(['BK C C', 'BN C C@2']);
     const option = optionOf(both, 'existing-c', 'de-fellgate');
     expect(option.verdict).not.toBe('no');
-    expect(option.after?.strands.find((one) => one.id === 'co-6')?.wall.state).toBe('coiled');
-    expect(landedTerminal(option.after!.strands.find((one) => one.id === 'co-7')!.wall)).toBe(
+    expect(option.after?.strands.find((one) => one.id === 'co-6')?.near.state).toBe('coiled');
+    expect(landedTerminal(option.after!.strands.find((one) => one.id === 'co-7')!.near)).toBe(
       'de-fellgate.C'
     );
     expect(option.variants).toHaveLength(2);
@@ -114,7 +114,7 @@ describe('conductors that hang loose at the equipment', () => {
   it('are wrapped back where they do not, at both ends, so that no bare end is left', () => {
     const option = optionOf(loose, 'spare-conductor', 'de-fellgate');
     const orange = option.after?.strands.find((one) => one.id === 'co-4');
-    expect([orange?.wall.state, orange?.equipment.state]).toEqual(['coiled', 'coiled']);
+    expect([orange?.near.state, orange?.far.state]).toEqual(['coiled', 'coiled']);
     const capped = option.moves.filter((one) => one.what === 'co-4' && one.action === 'cap');
     expect(capped.map((one) => one.end).sort()).toEqual(['equipment', 'wall']);
   });
