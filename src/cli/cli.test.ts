@@ -36,7 +36,13 @@ describe('the command line', () => {
     });
     expect(option('plug-in-transformer')).toMatchObject({ verdict: 'no' });
     expect(option('plug-in-transformer').findings[0]).toMatchObject({ code: 'function-lost', level: 'stop' });
-    expect(plan.before.map((one: { call: string }) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+    expect(plan.before.map((one: { call: string }) => one.call)).toEqual([
+      'idle',
+      'heat1',
+      'cool1',
+      'fan',
+      'heat1+fan'
+    ]);
     expect(plan.moves[0]).toMatchObject({ end: 'equipment', action: 'power-off' });
   });
 
@@ -126,7 +132,7 @@ describe('the command line', () => {
 
   it('writes a netlist whose nodes are named after terminals, and none for a house that has no circuit', async () => {
     const made = await json('spice', 'demo/classroom.json', '--call', 'cool1', '--complex');
-    expect(made).toMatchObject({ analysis: 'ac', wiring: 'before', call: 'cool1' });
+    expect(made).toMatchObject({ analysis: 'ac', wiring: 'now', call: 'cool1' });
     expect(made.netlist).toContain(`* ${made.nodes['eq-oil-furnace.Y1']} is eq-oil-furnace.Y1`);
     expect(made.netlist.trimEnd().endsWith('.end')).toBe(true);
     const { code, error } = await run('spice', 'demo/bell-room.json', '--call', 'heat1');

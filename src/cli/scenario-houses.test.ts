@@ -9,6 +9,7 @@ import { CATALOGUE } from '$core/match/catalogue';
 import { FAMILY_HOUSES } from '$core/houses/families';
 import { HOUSES } from '$core/houses/houses';
 import { zonedHouse } from '$core/houses/zoned-houses';
+import { isCombined, requestsOf } from '$core/trade/calls';
 import { METHOD_IDS } from '$core/trade/vocabulary';
 import type { Job } from '$core/job/schema';
 import { main } from './main';
@@ -60,9 +61,13 @@ describe('every house of the scenarios', () => {
         expect(option.findings.filter((one) => one.level === 'stop' && option.method !== 'none')).toEqual([]);
         for (const row of option.proof?.worlds.flatMap((one) => one.rows) ?? []) {
           const said = option.findings.some(
-            (one) => one.code === 'function-lost' && one.because.includes(`call:${row.call}`)
+            (one) =>
+              one.code === 'function-lost' &&
+              requestsOf(row.call).some((ask) => one.because.includes(`call:${ask}`))
           );
-          expect(said, `${option.method}, ${row.call}`).toBe(row.lost.length > 0);
+          // What is said of a part of a call is not lost in each call that has that part: the fan runs with the heat all the same.
+          if (row.lost.length > 0 || !isCombined(row.call))
+            expect(said, `${option.method}, ${row.call}`).toBe(row.lost.length > 0);
         }
         expect(option.minutesBand.low).toBeLessThanOrEqual(option.minutes);
         expect(option.minutes).toBeLessThanOrEqual(option.minutesBand.high);

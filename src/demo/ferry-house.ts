@@ -26,6 +26,8 @@ interface Zone {
   readonly lines: readonly Line[];
   readonly outlet: Thermostat['outlet'];
   readonly method: Thermostat['choice']['method'];
+  /** What its old plate has; R and W unless it has more. */
+  readonly plate?: readonly string[];
   /** Its own W on the panel, where four of them stand in a row. */
   readonly call: ScrewId;
 }
@@ -39,7 +41,7 @@ function zone(one: Zone): Thermostat {
   const id = makeId('thermostat', one.id);
   return {
     ...emptyThermostat(id, one.name, [panelId]),
-    screws: screwsFrom(['R', 'W']),
+    screws: screwsFrom([...(one.plate ?? ['R', 'W'])]),
     oldSupply: 'battery',
     cables: [
       {
@@ -99,6 +101,7 @@ const ZONES: readonly Thermostat[] = [
     id: 'net-loft',
     call: makeId('screw', 'w1-3'),
     name: 'Net loft',
+    plate: ['R', 'W', 'C'],
     cable: 'grey four-conductor cable',
     lengthM: 17,
     path: 'stapled',

@@ -167,7 +167,7 @@ describe('water and steam', () => {
     const wiring = straight(panel, ['RH R', 'W', 'C']);
     expect(run(wiring, worldOf('boiler'), 'heat1').loads).toEqual(['boiler', 'circulator', 'zone-valve']);
     const stuck = straight(panel, ['RH R', 'W', 'C'], {
-      upsets: [{ element: 'eq:end-switch-W1', kind: 'open' }]
+      upsets: [{ element: 'eq.W1:end-switch', kind: 'open' }]
     });
     expect(run(stuck, worldOf('boiler'), 'heat1').loads).toEqual(['zone-valve']);
   });

@@ -43,8 +43,22 @@ describe('a job file that does not hold', () => {
     [['thermostats'], {}, 'thermostats: expected '],
     [['survey', 'workDay'], 'tomorrow', 'survey.workDay: expected '],
     [[...TH, 'name'], 'x'.repeat(121), 'thermostats[0].name: expected at most 120 characters'],
-    [[...TH, 'marks', 2], 'w', 'thermostats[0].marks[2]: expected a terminal mark of 1 to 8 capitals'],
-    [[...TH, 'marks', 0], '', 'thermostats[0].marks[0]: expected a terminal mark'],
+    [
+      [...TH, 'screws', 2, 'mark'],
+      'w',
+      'thermostats[0].screws[2].mark: expected a mark of at most 12 capitals'
+    ],
+    [[...TH, 'screws', 0, 'id'], '', 'thermostats[0].screws[0].id: expected '],
+    [
+      [...TH, 'screws', 0, 'role'],
+      { means: 'magic', from: 'plate' },
+      'thermostats[0].screws[0].role.means: expected '
+    ],
+    [
+      [...TH, 'screws', 0, 'role'],
+      { means: 'common', from: 'hearsay' },
+      'thermostats[0].screws[0].role.from: expected '
+    ],
     [[...TH, 'oldSupply'], 'sun', 'thermostats[0].oldSupply: expected '],
     [[...TH, 'equipment', 0], 'th-classroom', 'thermostats[0].equipment[0]: expected '],
     [[...TH, 'outlet'], 'far', 'thermostats[0].outlet: expected near, none or unknown, found "far"'],
@@ -87,12 +101,12 @@ describe('a job file that does not hold', () => {
       'perhaps',
       'thermostats[0].conductors[1].continuity: expected untested, proven or broken'
     ],
-    [[...CO, 'wall'], null, 'thermostats[0].conductors[1].wall: expected '],
-    [[...CO, 'wall', 'state'], 'hanging', 'thermostats[0].conductors[1].wall.state: expected '],
+    [[...CO, 'near'], null, 'thermostats[0].conductors[1].near: expected '],
+    [[...CO, 'near', 'state'], 'hanging', 'thermostats[0].conductors[1].near.state: expected '],
     [
-      [...CO, 'equipment', 'on', 0, 'at'],
+      [...CO, 'far', 'on', 0, 'at'],
       'furnace',
-      'thermostats[0].conductors[1].equipment.on[0].at: expected the id of a thermostat or of equipment'
+      'thermostats[0].conductors[1].far.on[0].at: expected the id of a thermostat, a machine or a place'
     ],
     [
       [...CO, 'splices'],
@@ -101,13 +115,13 @@ describe('a job file that does not hold', () => {
     ],
     [[...CO, 'position'], 1.5, 'thermostats[0].conductors[1].position: expected a whole number'],
     [[...TH, 'links', 0, 'kind'], 'tape', 'thermostats[0].links[0].kind: expected wire, clip or inside'],
-    [[...TH, 'links', 0, 'a', 'mark'], 'R H', 'thermostats[0].links[0].a.mark: expected a terminal mark'],
+    [[...TH, 'links', 0, 'a', 'screw'], 'R H', 'thermostats[0].links[0].a.screw: expected '],
     [
       [...TH, 'signal', 0, 'at'],
       'noon',
       'thermostats[0].signal[0].at: expected a time such as 2026-01-31T08:30:00.000Z'
     ],
-    [[...TH, 'done'], [{ key: 'x', at: '2026-01-01' }], 'thermostats[0].done[0].at: expected a time'],
+    [[...TH, 'oldTicks'], [{ key: 'x', at: '2026-01-01' }], 'thermostats[0].oldTicks[0].at: expected a time'],
     [[...EQ, 'transformerVa'], -40, 'equipment[0].transformerVa: expected a number above 0, found -40'],
     [[...EQ, 'plannedVa'], 150, 'equipment[0].plannedVa: expected a number of at most 100'],
     [[...EQ, 'fuseAmps'], '3', 'equipment[0].fuseAmps: expected a number, found "3"'],

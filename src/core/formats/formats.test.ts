@@ -81,7 +81,7 @@ describe('the job file', () => {
       'format: expected "ulterum-job", found nothing: this is another kind of file'
     ]);
     expect(changed((raw) => Object.assign(raw, { version: 99 }))).toEqual([
-      'version: expected 1 or older, found 99: the file was written by a newer Ulterum'
+      'version: expected 2 or older, found 99: the file was written by a newer Ulterum'
     ]);
   });
 

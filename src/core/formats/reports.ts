@@ -1,6 +1,7 @@
 /** What the command line and the server give back: the plan, the match and the rest as plain JSON with the words of the contract. */
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
+import type { WiringState } from '../job/bench-schema';
 import { aspectOf } from '../match/aspects';
 import type { Match } from '../match/match';
 import type { Move } from '../plan/move-types';
@@ -141,7 +142,7 @@ export function callReport(result: CallResult, findings: readonly Finding[] = []
 
 export function simulateReport(
   thermostat: string,
-  wiring: 'before' | 'after',
+  wiring: WiringState,
   calls: ReturnType<typeof callReport>[],
   extra: readonly Finding[]
 ) {

@@ -30,6 +30,19 @@ interface Expected {
 const expected = JSON.parse(readFileSync(`${DIR}/expected.json`, 'utf8')) as Record<string, Expected[]>;
 const names = readdirSync(DIR).filter((one) => one !== 'expected.json');
 
+/**
+ * What is judged otherwise now. A found end on Y2 shows that the board has a Y2; version 1 kept it as a note that nobody read, so devices of
+ * one stage seemed to fit.
+ */
+const JUDGED_ANEW: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'odd-photos-and-ends': {
+    'de-farspeak': 'care',
+    'de-narrow': 'care',
+    'de-pair': 'care',
+    'de-twobridge': 'care'
+  }
+};
+
 function opened(name: string) {
   const read = readJob(readFileSync(`${DIR}/${name}`, 'utf8'));
   if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.faults)}`);
@@ -64,7 +77,7 @@ describe('a file of version 1', () => {
       thermostat: one.thermostat,
       family: one.family,
       voltageClass: one.voltageClass,
-      match: one.match,
+      match: { ...one.match, ...JUDGED_ANEW[name.replace('.json', '')] },
       recommended: one.recommended,
       taken: one.taken,
       options: one.options.map((option) => [option.method, option.variant, option.verdict])

@@ -65,7 +65,7 @@ export function readScrewName(text: string): { readonly mark: string; readonly n
 export function screwNamed(screws: readonly Screw[], mark: string, number = 1): Screw | undefined {
   const exact = screws.filter((one) => one.mark === mark);
   if (exact.length > 0 || mark === '') return exact[number - 1];
-  return screws.filter((one) => canonicalMark(one.mark) === canonicalMark(mark))[number - 1];
+  return screws.filter((screw) => markSlug(screw.mark) === markSlug(mark))[number - 1];
 }
 
 /** Kinds of machine on which each zone has a call screw of its own, all of them often with one and the same print. */

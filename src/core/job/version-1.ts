@@ -5,7 +5,7 @@
 import * as v from 'valibot';
 import { Gauge } from '../trade/cable';
 import { ColourCode } from '../trade/colours';
-import { canonicalMark, ZONE_MARK } from '../trade/terminals';
+import { canonicalMark, markSlug, ZONE_MARK } from '../trade/terminals';
 import { CALLS, EndState } from '../trade/vocabulary';
 import { CableId, ConductorId, EquipmentId, FoundEndId, LinkId, PhotoId, ThermostatId } from './ids';
 import { mark, positive, shortText, timeText } from './primitives';
@@ -218,7 +218,7 @@ class Plates {
     const same =
       known.filter((one) => one.mark === print).length > 0
         ? known.filter((one) => one.mark === print)
-        : known.filter((one) => canonicalMark(one.mark) === canonical);
+        : known.filter((screw) => markSlug(screw.mark) === markSlug(print));
     const [first] = same;
     if (!this.isZoneCall(at, canonical) || thermostat === null)
       return { at, screw: (first ?? this.add(at, print)).id };

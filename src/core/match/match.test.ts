@@ -11,6 +11,7 @@ import {
 } from '../houses/houses';
 import type { House } from '../houses/builder';
 import { makeId } from '../job/ids';
+import { screwIdFor, screwsFrom } from '../job/screws';
 import { CATALOGUE, findDevice } from './catalogue';
 import { byAspect } from './aspects';
 import { matchAll, matchDevice } from './match';
@@ -84,22 +85,23 @@ describe('checks', () => {
       ...base.job.equipment[0]!,
       id: makeId('equipment', 'cooler'),
       name: 'air handler',
-      marks: ['R', 'C', 'Y', 'G']
+      screws: screwsFrom(['R', 'C', 'Y', 'G'])
     };
     const third = { ...base.thermostat.conductors[0]!, id: makeId('conductor', '3') };
     const thermostat = {
       ...base.thermostat,
       statedFamily: 'furnace-ac' as const,
+      screws: screwsFrom(['RH', 'RC', 'W']),
       equipment: [...base.thermostat.equipment, cooler.id],
       conductors: [
         {
           ...base.thermostat.conductors[0]!,
-          wall: { state: 'landed' as const, on: [{ at: base.thermostat.id, mark: 'RH' }] }
+          near: { state: 'landed' as const, on: [{ at: base.thermostat.id, screw: screwIdFor('RH') }] }
         },
         {
           ...third,
-          wall: { state: 'landed' as const, on: [{ at: base.thermostat.id, mark: 'RC' }] },
-          equipment: { state: 'landed' as const, on: [{ at: cooler.id, mark: 'R' }] }
+          near: { state: 'landed' as const, on: [{ at: base.thermostat.id, screw: screwIdFor('RC') }] },
+          far: { state: 'landed' as const, on: [{ at: cooler.id, screw: screwIdFor('R') }] }
         }
       ]
     };

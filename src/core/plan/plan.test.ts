@@ -111,8 +111,10 @@ describe('moves', () => {
     fc.assert(
       fc.property(houseWithAdapter, (where) => {
         for (const [before, after] of pairs(where)) {
-          seen += 1;
           expect(sortedWiring(applyMoves(before, movesBetween(before, after)))).toEqual(sortedWiring(after));
+          // Left as it is, it stays with all that is on it.
+          if (after === before) continue;
+          seen += 1;
           expect(JSON.stringify(after)).not.toContain('eq-2');
         }
       }),

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { powerUp } from '../circuit/simulate';
 import { running } from '../circuit/expected';
 import { callsOf } from '../devices/calls';
-import { worldOf, boardOf, linkOf, strandOf, thermostatOf } from '../houses/hand-wired';
+import { worldOf, boardOf, linkOf, strandOf, thermostatOf, wiringFrom } from '../houses/hand-wired';
 import { chanceFrom } from '../trade/random';
 import { CATALOGUE } from '../match/catalogue';
 import type { Wiring } from '../wiring/graph';

@@ -61,7 +61,8 @@ describe('the tolerances of a house', () => {
     expect(verdict).toBe('no');
     expect(findings.flatMap((one) => (one.code === 'thermostat-unfed' ? one.because : []))).toEqual([
       'call:heat1',
-      'call:cool1'
+      'call:cool1',
+      'call:heat1+fan'
     ]);
     expect(said(where, 'de-own', 'volts-at-limits')).toEqual([]);
     expect(row(where, 'de-own')).toMatchObject({ voltsLow: null, voltsHigh: null, ampsMost: null });
@@ -69,8 +70,8 @@ describe('the tolerances of a house', () => {
 
   it('name each call once in which they are too much', () => {
     const [low] = said(withWindow(22.8, 31), 'de-own', 'volts-at-limits');
-    expect(low?.text).toMatch(/mains 10 % low, .* gets 22\.5 V \(heat, cooling\)/);
-    expect(low?.because).toEqual(['call:heat1', 'call:cool1']);
+    expect(low?.text).toMatch(/mains 10 % low, .* gets 22\.2 V \(heat, cooling, heat with the fan held on\)/);
+    expect(low?.because).toEqual(['call:heat1', 'call:cool1', 'call:heat1+fan']);
   });
 
   it('show the most that the transformer gives, and the fuse behind it', () => {

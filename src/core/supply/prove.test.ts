@@ -81,7 +81,7 @@ describe('a whole plan', () => {
     const proof = proven(today({ on: FOUR }), then({ on: FIVE }));
     expect(proof.findings).toEqual([]);
     const [world] = proof.worlds;
-    expect(world!.rows.map((one) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+    expect(world!.rows.map((one) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan', 'heat1+fan']);
     for (const row of world!.rows) {
       expect(row.after).toEqual(row.before);
       expect(row.fedAfter).toBe(true);
@@ -121,9 +121,9 @@ describe('the thermostat', () => {
     const proof = proven(today({ on: FOUR }), noC);
     expect(codes(proof, 'stop')).toEqual(['thermostat-unfed']);
     expect(text(proof, 'thermostat-unfed')).toContain(
-      'in 4 calls (nothing called, heat, cooling, fan alone)'
+      'in 5 calls (nothing called, heat, cooling, fan alone, heat with the fan held on)'
     );
-    expect(proof.findings[0]!.because).toHaveLength(4);
+    expect(proof.findings[0]!.because).toHaveLength(5);
   });
 
   it('that dozes on cells makes a warning of it, and one that needs nothing none at all', () => {

@@ -9,7 +9,8 @@ import { planFor } from '../../plan/plan';
 import type { House } from '../../houses/builder';
 import { worldOf } from '../../houses/hand-wired';
 import { furnaceFourWires, furnaceWithCommon, heatOnly } from '../../houses/houses';
-import type { Call, LoadId, MethodId } from '../../trade/vocabulary';
+import type { Call } from '../../trade/calls';
+import type { LoadId, MethodId } from '../../trade/vocabulary';
 import type { Wiring } from '../../wiring/graph';
 import { FAULT_KINDS, type Fault } from '../types';
 import { faultsOf } from './registry';
@@ -113,7 +114,7 @@ describe('a single fault in a furnace with an air conditioner', () => {
 
 describe('links', () => {
   it('between Y and G that are forgotten let the compressor run without air', () => {
-    const link = linked.links.find((one) => one.at !== 'wall')!;
+    const link = linked.links.find((one) => one.at !== 'th-1')!;
     const made = fault(linked, `link-missing:${link.id}`);
     expect(made.says).toContain('between Y and G at the equipment is missing');
     expect(seen(linked, 'cool1').runs).toEqual(['blower', 'compressor']);

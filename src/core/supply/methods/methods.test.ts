@@ -151,7 +151,7 @@ describe('repurpose-g', () => {
       board: ['R', 'C', 'W', 'Y', 'G'],
       observed: { ...openAir, 'outdoor-unit': 'none' }
     });
-    expect(optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.at !== 'wall')).toEqual([]);
+    expect(optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.at !== 'th-1')).toEqual([]);
     expect(codes(optionOf(heatOnly(), 'repurpose-g'))).toEqual(['fan-conductor-missing']);
   });
 });

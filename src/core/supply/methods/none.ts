@@ -8,11 +8,11 @@ export const none: Method = {
   title: 'Leave it as it is',
   how: 'The old thermostat stays, or somebody licensed takes over.',
   standing: 'left',
-  offer({ before, identification, thermostat }) {
+  offer({ found, identification, thermostat }) {
     const licensed =
       stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
     return {
-      after: before,
+      after: found,
       findings: licensed
         ? [
             finding(
