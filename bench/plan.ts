@@ -2,6 +2,7 @@
 import { planFor } from '$core/plan/plan';
 import { finish } from '$core/circuit/long-run';
 import { togetherRun } from '$core/plan/together';
+import { makeId } from '$core/job/ids';
 import { choosing, zonedHouse } from '$core/houses/zoned-houses';
 import { rememberingProver } from '$core/supply/proof-memory';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
@@ -34,7 +35,13 @@ export const togetherBench: Part = {
       const fresh = milliseconds(() => void finish(togetherRun(structuredClone(job), prover)));
       // As it reaches the thread: the whole job anew, with one more tick in it.
       const ticked = structuredClone(job);
-      ticked.thermostats[0]!.done.push({ key: 'a move', at: '2026-01-31T08:30:00.000Z' });
+      ticked.thermostats[0]!.log.push({
+        id: makeId('log', '1'),
+        at: '2026-01-31T08:30:00.000Z',
+        act: { action: 'check', end: 'wall', what: 'co-1', from: '', to: '' },
+        change: null,
+        undoes: null
+      });
       const again = milliseconds(() => void finish(togetherRun(ticked, prover)));
       return `| ${zones} | ${fresh.toFixed(0)} ms | ${again.toFixed(0)} ms |`;
     })

@@ -119,7 +119,7 @@ test('records that cannot be are shown as findings, and close the ways instead o
 }) => {
   const job = JSON.parse(await readFile('demo/classroom.json', 'utf8'));
   const [thermostat] = job.thermostats;
-  thermostat.conductors[0].wall.on.push({ at: thermostat.id, mark: 'RC' });
+  thermostat.conductors[0].near.on.push({ at: thermostat.id, screw: 'sc-rc' });
   thermostat.conductors[1].id = thermostat.conductors[2].id;
   thermostat.links.push({ ...thermostat.links[0], id: 'ln-self', b: thermostat.links[0].a });
   await open(page, '/');

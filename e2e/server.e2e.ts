@@ -20,18 +20,18 @@ test('POST /api/plan plans a job', async ({ request }) => {
 
 test('POST /api/plan refuses with the path at fault', async ({ request }) => {
   const bad = await classroom();
-  bad.thermostats[0].conductors[2].wall.state = 'welded';
+  bad.thermostats[0].conductors[2].near.state = 'welded';
   const answer = await request.post('/api/plan', { data: bad });
   expect(answer.status()).toBe(422);
   expect((await answer.json()).faults).toEqual([
     {
-      path: 'thermostats[0].conductors[2].wall.state',
+      path: 'thermostats[0].conductors[2].near.state',
       expected: 'landed, loose, coiled or unseen',
       found: '"welded"'
     }
   ]);
   const nested = await request.post('/api/plan', { data: { job: bad } });
-  expect((await nested.json()).faults[0].path).toBe('job.thermostats[0].conductors[2].wall.state');
+  expect((await nested.json()).faults[0].path).toBe('job.thermostats[0].conductors[2].near.state');
   const broken = await request.post('/api/plan', {
     data: Buffer.from('{"job":'),
     headers: { 'content-type': 'application/json' }

@@ -2,6 +2,7 @@
 import { readFile, stat } from 'node:fs/promises';
 import { MOST_BYTES, readJob } from '$core/formats/job-json';
 import type { Job, Thermostat } from '$core/job/schema';
+import { withTicksAdopted } from '$core/plan/adopt-ticks';
 import type { Arguments } from './arguments';
 import { wrongUse, type BadFile, type WrongUse } from './outcome';
 
@@ -22,7 +23,7 @@ export async function loadJob(file: string | undefined): Promise<Job | BadFile |
     return { kind: 'bad-file', faults: [{ path: file, expected: 'a file that can be read', found: why }] };
   }
   const read = readJob(text);
-  return read.ok ? read.job : { kind: 'bad-file', faults: read.faults };
+  return read.ok ? withTicksAdopted(read.job) : { kind: 'bad-file', faults: read.faults };
 }
 
 export function isJob(loaded: Job | BadFile | WrongUse): loaded is Job {

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The jobs of this browser: open, begin, bring in from a file. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import FileUp from '@lucide/svelte/icons/file-up';
   import House from '@lucide/svelte/icons/house';
   import Plus from '@lucide/svelte/icons/plus';
@@ -7,9 +8,10 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { DEMO_HOUSES } from '$demo/jobs';
+  import { NO_HISTORY } from '$core/job/history';
   import { newJob } from '$core/job/create';
   import { makeId } from '$core/job/ids';
-  import type { Job } from '$core/job/schema';
+  import { JOB_VERSION, type Job } from '$core/job/schema';
   import { download, fileName } from '$lib/files/download';
   import { exportJob, keepPhotos, readJobFile } from '$lib/files/job-file';
   import Dialog from '$lib/frame/dialog.svelte';
@@ -44,7 +46,11 @@
   async function keep(job: Job): Promise<string | null> {
     const taken = (await store.load(job.id)).ok;
     const own = taken ? { ...job, id: makeId('job', freshRest()) } : job;
-    const saved = await store.save({ job: own, saved: new Date().toISOString(), past: [], future: [] }, 0);
+    const saved = await store.save(
+      { job: own, saved: new Date().toISOString(), history: NO_HISTORY },
+      0,
+      NO_HISTORY
+    );
     if (saved.ok) return own.id;
     trouble = {
       title: 'The job was not stored',
@@ -81,6 +87,11 @@
     trouble = null;
     const lost = await keepPhotos(store, read.photos);
     if ((await keep(read.job)) !== null) await refresh();
+    if (read.from < JOB_VERSION)
+      trouble = {
+        title: `${file.name} was written by an earlier version`,
+        lines: ['Everything in it came in. Exported again, it is a file of the present version.']
+      };
     if (lost !== null) trouble = { title: 'The job came in without all of its photos', lines: [lost] };
   }
 
@@ -194,11 +205,11 @@
   <form class="grid gap-3" onsubmit={begin}>
     <label class="flex flex-col gap-1 text-sm"
       >Which house
-      <input class="input w-full" name="name" maxlength="120" placeholder="My house" />
+      <input class="input w-full" name="name" maxlength={SHORT_TEXT} placeholder="My house" />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >Where
-      <input class="input w-full" name="place" maxlength="120" />
+      <input class="input w-full" name="place" maxlength={SHORT_TEXT} />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >Measures

@@ -2,16 +2,17 @@
 import { describe, expect, it } from 'vitest';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
+import { NO_HISTORY, withStep } from '$core/job/history';
+import { JOB_VERSION } from '$core/job/schema';
 import { setStep } from '$core/job/steps';
-import type { JobRecord, JobStore } from './port';
+import type { JobStore, NewRecord } from './port';
 
-function record(rest: string, name = rest): Omit<JobRecord, 'revision'> {
+function record(rest: string, name = rest): NewRecord {
   const job = newJob(makeId('job', rest), name);
   return {
     job,
     saved: '2026-01-02T03:04:05.000Z',
-    past: [setStep(job, ['name'], name, 'named')],
-    future: []
+    history: withStep(NO_HISTORY, setStep(job, ['name'], name, 'named'))
   };
 }
 
@@ -25,8 +26,12 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
     it('gives back what was saved, with its history', async () => {
       const store = make();
       const one = record('alder');
-      expect(await store.save(one, 0)).toEqual({ ok: true, revision: 1 });
-      expect(await store.load('job-alder')).toEqual({ ok: true, record: { ...one, revision: 1 } });
+      expect(await store.save(one, 0, NO_HISTORY)).toEqual({ ok: true, revision: 1 });
+      expect(await store.load('job-alder')).toEqual({
+        ok: true,
+        record: { ...one, revision: 1 },
+        opened: { from: JOB_VERSION, historyLetGo: false }
+      });
     });
 
     it('says that a job is missing', async () => {
@@ -35,17 +40,17 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
 
     it('lists jobs, the latest first', async () => {
       const store = make();
-      await store.save({ ...record('birch'), saved: '2026-01-01T00:00:00.000Z' }, 0);
-      await store.save({ ...record('cedar'), saved: '2026-03-01T00:00:00.000Z' }, 0);
+      await store.save({ ...record('birch'), saved: '2026-01-01T00:00:00.000Z' }, 0, NO_HISTORY);
+      await store.save({ ...record('cedar'), saved: '2026-03-01T00:00:00.000Z' }, 0, NO_HISTORY);
       const listed = (await store.list()).map((one) => one.id).filter((id) => id !== 'job-alder');
       expect(listed).toEqual(['job-cedar', 'job-birch']);
     });
 
     it('refuses to overwrite what another tab saved, and hands theirs over', async () => {
       const store = make();
-      await store.save(record('dogwood'), 0);
-      await store.save(record('dogwood', 'theirs'), 1);
-      const mine = await store.save(record('dogwood', 'mine'), 1);
+      await store.save(record('dogwood'), 0, NO_HISTORY);
+      await store.save(record('dogwood', 'theirs'), 1, NO_HISTORY);
+      const mine = await store.save(record('dogwood', 'mine'), 1, NO_HISTORY);
       expect(mine).toMatchObject({
         ok: false,
         reason: 'conflict',
@@ -56,17 +61,17 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
 
     it('lets exactly one of two saves made from the same revision win', async () => {
       const store = make();
-      await store.save(record('elm'), 0);
+      await store.save(record('elm'), 0, NO_HISTORY);
       const results = await Promise.all([
-        store.save(record('elm', 'a'), 1),
-        store.save(record('elm', 'b'), 1)
+        store.save(record('elm', 'a'), 1, NO_HISTORY),
+        store.save(record('elm', 'b'), 1, NO_HISTORY)
       ]);
       expect(results.filter((one) => one.ok)).toHaveLength(1);
     });
 
     it('forgets a job that was removed', async () => {
       const store = make();
-      await store.save(record('fir'), 0);
+      await store.save(record('fir'), 0, NO_HISTORY);
       await store.remove('job-fir');
       expect(await store.load('job-fir')).toEqual({ ok: false, reason: 'missing' });
     });
@@ -104,8 +109,8 @@ function picturesAcceptance(what: string, make: () => JobStore): void {
         return { ...one, job: { ...one.job, thermostats: [{ ...place!, photos: shown }] } };
       };
       for (const id of ['own', 'shared']) await store.putPhoto(makeId('photo', id), picture);
-      await store.save(showing('gorse', ['own', 'shared']), 0);
-      await store.save(showing('heather', ['shared']), 0);
+      await store.save(showing('gorse', ['own', 'shared']), 0, NO_HISTORY);
+      await store.save(showing('heather', ['shared']), 0, NO_HISTORY);
       await store.remove('job-gorse');
       expect(await store.getPhoto(makeId('photo', 'own'))).toBeNull();
       expect(await store.getPhoto(makeId('photo', 'shared'))).not.toBeNull();

@@ -1,8 +1,11 @@
 import 'fake-indexeddb/auto';
+import { readFileSync } from 'node:fs';
 import localforage from 'localforage';
 import { describe, expect, it } from 'vitest';
+import { movedBy, NO_HISTORY, withStep } from '$core/job/history';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
+import { setStep } from '$core/job/steps';
 import { storeAcceptance } from './acceptance';
 import { browserStore } from './browser';
 
@@ -25,8 +28,9 @@ describe('what is stored and does not hold', () => {
     if (!loaded.ok && loaded.reason === 'damaged') expect(loaded.why).toContain('thermostats');
     expect(await store.list()).toMatchObject([{ id: 'job-hazel' }]);
     const saved = await store.save(
-      { job: newJob(makeId('job', 'hazel'), 'new'), saved: '', past: [], future: [] },
-      0
+      { job: newJob(makeId('job', 'hazel'), 'new'), saved: '', history: NO_HISTORY },
+      0,
+      NO_HISTORY
     );
     expect(saved).toMatchObject({ ok: false, reason: 'refused' });
     expect(await raw.getItem('job-hazel')).toMatchObject({ revision: 3 });
@@ -38,9 +42,78 @@ describe('what is stored and does not hold', () => {
       ...newJob(makeId('job', 'ivy'), 'ivy'),
       note: Symbol('cannot be cloned') as unknown as string
     };
-    expect(await store.save({ job, saved: '', past: [], future: [] }, 0)).toMatchObject({
+    expect(await store.save({ job, saved: '', history: NO_HISTORY }, 0, NO_HISTORY)).toMatchObject({
       ok: false,
       reason: 'refused'
     });
+  });
+});
+
+describe('a job that an earlier version stored', () => {
+  const stored = (name: string) =>
+    JSON.parse(readFileSync(`src/core/formats/fixtures/v1/${name}.json`, 'utf8'));
+  const old = async (name: string, record: object) => {
+    const raw = localforage.createInstance({ name, storeName: 'jobs' });
+    await raw.setItem((record as { job: { id: string } }).job.id, record);
+    return browserStore(name);
+  };
+
+  it('opens with all that it held, says which version it was, and lets its undo go', async () => {
+    const job = stored('half-done');
+    const step = { kind: 'set', path: ['thermostats', 0, 'name'], before: 'a', after: 'b', label: 'named' };
+    const store = await old(fresh(), { job, revision: 4, saved: '2026-01-01', past: [step], future: [] });
+    const loaded = await store.load(job.id);
+    expect(loaded).toMatchObject({
+      ok: true,
+      opened: { from: 1, historyLetGo: true },
+      record: { revision: 4, history: NO_HISTORY, job: { id: job.id, version: 2 } }
+    });
+  });
+
+  it('says nothing of undo where there was none, and is of the present version once it was saved', async () => {
+    const job = stored('half-done');
+    const store = await old(fresh(), { job, revision: 1, saved: '', past: [], future: [] });
+    const loaded = await store.load(job.id);
+    if (!loaded.ok) throw new Error('opens');
+    expect(loaded.opened).toEqual({ from: 1, historyLetGo: false });
+    await store.save(loaded.record, 1, NO_HISTORY);
+    expect(await store.load(job.id)).toMatchObject({ opened: { from: 2, historyLetGo: false } });
+  });
+});
+
+describe('the steps of undo', () => {
+  const job = newJob(makeId('job', 'rowan'), 'rowan');
+  const step = (name: string) => setStep(job, ['name'], name, name);
+
+  it('are written one by one: a save touches those that are new, and what was undone and replaced is gone', async () => {
+    const name = fresh();
+    const store = browserStore(name);
+    const steps = localforage.createInstance({ name, storeName: 'steps' });
+    const two = withStep(withStep(NO_HISTORY, step('a')), step('b'));
+    await store.save({ job, saved: '', history: two }, 0, NO_HISTORY);
+    await steps.setItem('job-rowan/0', { revision: 1, step: step('left alone') });
+    const other = withStep(movedBy(two, -1), step('c'));
+    await store.save({ job, saved: '', history: other }, 1, two);
+    const loaded = await store.load('job-rowan');
+    expect(loaded.ok && loaded.record.history.steps.map((one) => one.label)).toEqual(['left alone', 'c']);
+    await store.remove('job-rowan');
+    expect(await steps.keys()).toEqual([]);
+  });
+
+  it('are let go, and not guessed, where one is missing or was never saved with its job', async () => {
+    for (const spoil of [
+      (steps: LocalForage) => steps.removeItem('job-rowan/0'),
+      (steps: LocalForage) => steps.setItem('job-rowan/0', { revision: 9, step: step('later') })
+    ]) {
+      const name = fresh();
+      const store = browserStore(name);
+      await store.save({ job, saved: '', history: withStep(NO_HISTORY, step('a')) }, 0, NO_HISTORY);
+      await spoil(localforage.createInstance({ name, storeName: 'steps' }));
+      expect(await store.load('job-rowan')).toMatchObject({
+        ok: true,
+        opened: { historyLetGo: true },
+        record: { history: NO_HISTORY }
+      });
+    }
   });
 });

@@ -6,21 +6,24 @@ import localforage from 'localforage';
 import { readRawJob } from '$core/formats/job-json';
 import type { Job } from '$core/job/schema';
 import { faultText } from '$core/job/faults';
+import { NO_HISTORY, type History } from '$core/job/history';
 import {
   orphansOf,
   summaryOf,
-  type JobRecord,
   type JobStore,
   type JobSummary,
   type LoadResult,
+  type NewRecord,
   type SaveResult
 } from './port';
+import { headOf, StepStore, type StoredRecord } from './step-store';
 
 const CHANNEL = 'ulterum-jobs';
 
 export function browserStore(name = 'ulterum'): JobStore {
   const forage = localforage.createInstance({ name, storeName: 'jobs' });
   const pictures = localforage.createInstance({ name, storeName: 'photos' });
+  const history = new StepStore(localforage.createInstance({ name, storeName: 'steps' }));
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${CHANNEL}-${name}`);
   return {
     async list() {
@@ -38,17 +41,22 @@ export function browserStore(name = 'ulterum'): JobStore {
     async load(id) {
       try {
         const value = await forage.getItem<unknown>(id);
-        return value === null ? { ok: false, reason: 'missing' } : readRecord(value);
+        if (value === null) return { ok: false, reason: 'missing' };
+        const read = readRecord(value);
+        return read.ok ? await history.opened(read.record, read.from) : read;
       } catch (error) {
         return { ok: false, reason: 'refused', why: messageOf(error) };
       }
     },
-    async save(record, revision) {
-      return locked(`${name}:${record.job.id}`, () => compareAndSave(forage, record, revision, channel));
+    async save(record, revision, known) {
+      return locked(`${name}:${record.job.id}`, () =>
+        compareAndSave({ forage, history, channel }, { record, revision, known })
+      );
     },
     async remove(id) {
       const gone = await forage.getItem<unknown>(id);
       await forage.removeItem(id);
+      await history.remove(id);
       await removeOrphans(forage, pictures, gone);
       channel?.postMessage(id);
     },
@@ -73,11 +81,21 @@ export function browserStore(name = 'ulterum'): JobStore {
   };
 }
 
+interface Keeping {
+  readonly forage: LocalForage;
+  readonly history: StepStore;
+  readonly channel: BroadcastChannel | null;
+}
+
+interface Saving {
+  readonly record: NewRecord;
+  readonly revision: number;
+  readonly known: History;
+}
+
 async function compareAndSave(
-  forage: LocalForage,
-  record: Omit<JobRecord, 'revision'>,
-  revision: number,
-  channel: BroadcastChannel | null
+  { forage, history, channel }: Keeping,
+  { record, revision, known }: Saving
 ): Promise<SaveResult> {
   try {
     const stored = await forage.getItem<unknown>(record.job.id);
@@ -89,10 +107,15 @@ async function compareAndSave(
           reason: 'refused',
           why: 'what is stored under this id is damaged and is left untouched'
         };
-      if (read.record.revision !== revision) return { ok: false, reason: 'conflict', theirs: read.record };
+      if (read.record.revision !== revision) {
+        const theirs = await history.opened(read.record, read.from);
+        return { ok: false, reason: 'conflict', theirs: theirs.record };
+      }
     }
-    const next: JobRecord = { ...record, revision: revision + 1 };
-    await forage.setItem(record.job.id, next);
+    const { job, saved } = record;
+    // The steps first: the record is what makes them count.
+    await history.write(job.id, revision + 1, known, record.history);
+    await forage.setItem(job.id, { job, saved, revision: revision + 1, history: headOf(record.history) });
     channel?.postMessage(record.job.id);
     return { ok: true, revision: revision + 1 };
   } catch (error) {
@@ -120,8 +143,12 @@ async function removeOrphans(forage: LocalForage, pictures: LocalForage, gone: u
   for (const photo of orphansOf(read.record.job, others)) await pictures.removeItem(photo);
 }
 
-function readRecord(value: unknown): Exclude<LoadResult, { reason: 'missing' }> {
-  const record = value as Partial<JobRecord> | null;
+type RecordRead =
+  | { readonly ok: true; readonly record: StoredRecord; readonly from: number }
+  | Extract<LoadResult, { reason: 'damaged' }>;
+
+function readRecord(value: unknown): RecordRead {
+  const record = value as Partial<StoredRecord> | null;
   const read = readRawJob(record?.job);
   if (!read.ok) {
     return {
@@ -133,14 +160,20 @@ function readRecord(value: unknown): Exclude<LoadResult, { reason: 'missing' }> 
   }
   return {
     ok: true,
+    from: read.from,
     record: {
       job: read.job,
       revision: typeof record?.revision === 'number' ? record.revision : 0,
       saved: typeof record?.saved === 'string' ? record.saved : '',
-      past: record?.past ?? [],
-      future: record?.future ?? []
+      history: record?.history ?? (hadSteps(value) ? null : headOf(NO_HISTORY))
     }
   };
+}
+
+/** Whether a record of an older version held steps: they were kept within it. */
+function hadSteps(value: unknown): boolean {
+  const { past, future } = value as { past?: unknown[]; future?: unknown[] };
+  return (past?.length ?? 0) + (future?.length ?? 0) > 0;
 }
 
 /** Runs alone among all tabs; in a browser without locks, alone in this page at least. */

@@ -1,4 +1,5 @@
 /** A store that lives as long as its page: for tests, and where the browser refuses to keep anything. */
+import { JOB_VERSION } from '$core/job/schema';
 import { orphansOf, summaryOf, type JobRecord, type JobStore } from './port';
 
 /** `capacity` limits the characters held in all, to play a full disk. */
@@ -15,7 +16,9 @@ export function memoryStore(capacity = Infinity): JobStore {
     },
     async load(id) {
       const text = held.get(id);
-      return text === undefined ? { ok: false, reason: 'missing' } : { ok: true, record: read(text) };
+      return text === undefined
+        ? { ok: false, reason: 'missing' }
+        : { ok: true, record: read(text), opened: { from: JOB_VERSION, historyLetGo: false } };
     },
     async save(record, revision) {
       const text = held.get(record.job.id);

@@ -4,7 +4,7 @@
  */
 import type { PhotoId } from '$core/job/ids';
 import type { Job, Thermostat } from '$core/job/schema';
-import type { Step } from '$core/job/steps';
+import type { History } from '$core/job/history';
 
 export interface JobRecord {
   readonly job: Job;
@@ -12,9 +12,18 @@ export interface JobRecord {
   readonly revision: number;
   /** ISO time of the last save. */
   readonly saved: string;
-  readonly past: readonly Step[];
-  readonly future: readonly Step[];
+  readonly history: History;
 }
+
+/** What there is to say of a record that was just opened. */
+export interface Opened {
+  /** The version of the file format that it was stored in. */
+  readonly from: number;
+  /** What could be undone was written by an older version, or is not whole: it was let go. */
+  readonly historyLetGo: boolean;
+}
+
+export type NewRecord = Omit<JobRecord, 'revision'>;
 
 export interface JobSummary {
   readonly id: string;
@@ -31,7 +40,7 @@ export type SaveResult =
   | { readonly ok: false; readonly reason: 'full' | 'refused'; readonly why: string };
 
 export type LoadResult =
-  | { readonly ok: true; readonly record: JobRecord }
+  | { readonly ok: true; readonly record: JobRecord; readonly opened: Opened }
   | { readonly ok: false; readonly reason: 'missing' }
   /** What is stored does not hold; it stays untouched, and its raw text can be taken out. */
   | { readonly ok: false; readonly reason: 'damaged'; readonly why: string; readonly raw: string }
@@ -43,8 +52,11 @@ export type PutResult =
 export interface JobStore {
   list(): Promise<JobSummary[]>;
   load(id: string): Promise<LoadResult>;
-  /** Saves what was made from `revision`; 0 for a job that is new to the store. */
-  save(record: Omit<JobRecord, 'revision'>, revision: number): Promise<SaveResult>;
+  /**
+   * Saves what was made from `revision`; 0 for a job that is new to the store. `known`: the history that the store holds at that revision,
+   * so that only its new steps are written.
+   */
+  save(record: NewRecord, revision: number, known: History): Promise<SaveResult>;
   /** Removes a job and those of its photos that no other job shows. */
   remove(id: string): Promise<void>;
   /** Keeps a picture beside the jobs, under the id of its photo. */

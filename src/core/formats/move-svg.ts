@@ -36,7 +36,12 @@ const STATES: Readonly<Record<Exclude<Landing['state'], 'landed'>, string>> = {
 };
 
 /** `before` and `after`: the wiring as it stands when the move begins and when it is done. Null for a move that changes no wiring. */
-export function moveSvg(before: Wiring, after: Wiring, move: Move, ink: Ink = PAPER_INK): string | null {
+export function moveSvg(
+  before: Wiring,
+  after: Wiring,
+  move: Omit<Move, 'id'>,
+  ink: Ink = PAPER_INK
+): string | null {
   const { change } = move;
   const pen = new Pen(ink);
   switch (change?.kind) {

@@ -15,6 +15,12 @@ export const CallText = v.pipe(
 export const WIRING_STATES = ['found', 'now', 'after'] as const;
 export type WiringState = (typeof WIRING_STATES)[number];
 
+export const WIRING_STATE_NAMES: Readonly<Record<WiringState, string>> = {
+  found: 'as found',
+  now: 'as it is now',
+  after: 'as planned'
+};
+
 export const BenchNote = v.strictObject({
   at: timeText,
   wiring: v.picklist(WIRING_STATES, 'found, now or after'),

@@ -3,7 +3,15 @@ import { colourName, type ColourCode } from '../trade/colours';
 import { ROLE_NAMES } from '../trade/roles';
 import { usualMeanings } from '../trade/terminals';
 import { emptyCable, emptyConductor, UNSEEN } from './create';
-import { nextId, type CableId, type ConductorId, type LinkId, type ScrewId, type ThermostatId } from './ids';
+import {
+  nextId,
+  type CableId,
+  type ConductorId,
+  type EquipmentId,
+  type LinkId,
+  type ScrewId,
+  type ThermostatId
+} from './ids';
 import { conductorName } from './names';
 import type { FoundEnd } from './reading-schema';
 import type {
@@ -79,11 +87,11 @@ interface Named {
 }
 
 /** `name`: a mark as printed, with `#2` for the second of that print. Throws on a text that is no mark. */
-export function screwByName(job: Job, th: ThermostatId, where: WhereId, name: string): Named {
+export function screwByName(job: Job, th: ThermostatId | null, where: WhereId, name: string): Named {
   const read = readScrewName(name);
   if (!read) throw new Error(`“${name}” is no mark of a terminal`);
   const all = screwsAt(job, where);
-  const own = all.filter((one) => !isAnothersZone(job, { id: th }, where, one));
+  const own = th === null ? all : all.filter((one) => !isAnothersZone(job, { id: th }, where, one));
   const found = screwNamed(own, read.mark, read.number);
   if (found) return { ref: { at: where, screw: found.id }, steps: [], name: screwName(all, found.id) };
   const screw = newScrew(all, read.mark);
@@ -345,6 +353,41 @@ export function stateRole(job: Job, where: WhereId, id: ScrewId, role: ScrewStat
   const name = screwName(screwsAt(job, where), id);
   const says = role === null ? 'as its mark says' : ROLE_NAMES[role.means];
   return setStep(job, [...screwsPath(job, where), { id }, 'role'], role, `Terminal ${name}: ${says}`);
+}
+
+/** A conductor under a screw of a machine that is not the thermostat's. Throws on a text that is no mark. */
+export function addOtherLanding(job: Job, machine: EquipmentId, mark: string, what: string): Step {
+  const others = job.equipment.find((one) => one.id === machine)?.others ?? [];
+  const { ref, steps, name } = screwByName(job, null, machine, mark);
+  const label = `Left on ${name}`;
+  const path: Path = ['equipment', { id: machine }, 'others'];
+  return batch(label, [...steps, setStep(job, path, [...others, { screw: ref.screw, what }], label)]);
+}
+
+/** Writes an end down that was found at a machine, before it is known which conductor it is. */
+export function addFoundEnd(
+  job: Job,
+  th: ThermostatId,
+  end: Pick<FoundEnd, 'cable' | 'colour' | 'stripe'>,
+  word: string,
+  where: WhereId
+): Step {
+  const { foundEnds } = thermostatIn(job, th);
+  const label = `End found: ${colourName(end.colour)}`;
+  const taken = foundEnds.map((one) => one.id);
+  const state = STATES.find((one) => one === word.toLowerCase());
+  const named = state ? null : screwByName(job, th, where, word);
+  const found: FoundEnd = {
+    ...end,
+    id: nextId('foundEnd', taken),
+    state: state ?? 'landed',
+    on: named?.ref ?? null,
+    not: []
+  };
+  return batch(label, [
+    ...(named?.steps ?? []),
+    setStep(job, at(th, 'foundEnds'), [...foundEnds, found], label)
+  ]);
 }
 
 /** Confirms that an end found at the equipment belongs to a conductor: the conductor takes it over. */

@@ -1,8 +1,15 @@
 /** Small schemas that the entities share. Their messages say what is expected, to be read after "expected". */
 import * as v from 'valibot';
 
-export const shortText = v.pipe(v.string('text'), v.maxLength(120, 'at most 120 characters'));
-export const text = v.pipe(v.string('text'), v.maxLength(4000, 'at most 4000 characters'));
+/** Most characters of a name, a label, a place. */
+export const SHORT_TEXT = 120;
+/** Most characters of a note. */
+export const LONG_TEXT = 4000;
+export const shortText = v.pipe(
+  v.string('text'),
+  v.maxLength(SHORT_TEXT, `at most ${SHORT_TEXT} characters`)
+);
+export const text = v.pipe(v.string('text'), v.maxLength(LONG_TEXT, `at most ${LONG_TEXT} characters`));
 
 /** A moment, ISO 8601 in UTC to the millisecond at most. */
 export const timeText = v.pipe(v.string('a time'), v.isoTimestamp('a time such as 2026-01-31T08:30:00.000Z'));

@@ -60,7 +60,7 @@ export const FoundEnd = v.strictObject({
   colour: v.nullable(ColourCode),
   stripe: v.nullable(ColourCode),
   state: EndState,
-  on: v.nullable(v.strictObject({ at: EquipmentId, screw: ScrewId })),
+  on: v.nullable(v.strictObject({ at: v.union([ThermostatId, EquipmentId, PlaceId]), screw: ScrewId })),
   /** Conductors that it is not, as the user said. */
   not: v.pipe(v.array(ConductorId), v.maxLength(200))
 });

@@ -6,7 +6,7 @@ import { thermostatIn } from '../job/edits';
 import type { ThermostatId } from '../job/ids';
 import type { JobNote, OldTick } from '../job/log-schema';
 import type { Job } from '../job/schema';
-import { batch, insertStep, setStep, type Path, type Step } from '../job/steps';
+import { apply, batch, insertStep, setStep, type Path, type Step } from '../job/steps';
 import { applyChange, fits } from '../wiring/difference';
 import { entriesFor } from '../wiring/now';
 import { moveKey } from './moves';
@@ -16,6 +16,12 @@ import { planFor } from './plan';
 export function adoptTicks(job: Job): Step | null {
   const steps = job.thermostats.flatMap((one) => adoptFor(job, one.id));
   return steps.length === 0 ? null : batch('Moves that were ticked are in the log now', steps);
+}
+
+/** The job with its old ticks in the log: what every reader of a file goes on with. */
+export function withTicksAdopted(job: Job): Job {
+  const step = adoptTicks(job);
+  return step === null ? job : apply(job, step);
 }
 
 function adoptFor(job: Job, th: ThermostatId): Step[] {

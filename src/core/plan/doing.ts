@@ -10,7 +10,13 @@ import { withThoseBefore } from './moves';
 import type { Plan } from './plan';
 
 /** Writes a move of the plan down as done at `at` (ISO time), with those before it that have to be done for it. */
-export function doMove(job: Job, th: ThermostatId, plan: Plan, move: Pick<Move, 'id'>, at: string): Step {
+export function doMove(
+  job: Job,
+  th: ThermostatId,
+  plan: Pick<Plan, 'wiringNow' | 'moves'>,
+  move: Pick<Move, 'id'>,
+  at: string
+): Step {
   const { log } = thermostatIn(job, th);
   const moves = withThoseBefore(plan.wiringNow, plan.moves, move.id);
   const doings = moves.map(({ action, end, what, from, to, change }) => ({
@@ -22,7 +28,13 @@ export function doMove(job: Job, th: ThermostatId, plan: Plan, move: Pick<Move, 
 }
 
 /** Takes an entry of the log back, with those that hang on it; no step where it does not stand. */
-export function takeBack(job: Job, th: ThermostatId, plan: Plan, entry: LogId, at: string): Step | null {
+export function takeBack(
+  job: Job,
+  th: ThermostatId,
+  plan: Pick<Plan, 'wiringFound'>,
+  entry: LogId,
+  at: string
+): Step | null {
   const { log } = thermostatIn(job, th);
   const entries = entriesTakingBack(plan.wiringFound, log, entry, at);
   if (entries.length === 0) return null;

@@ -47,12 +47,16 @@ function turnsOf(moves: readonly JointMove[]): JointMove[][] {
   return turns;
 }
 
+/** Whether one act serves all that hang on a machine: its power, the exchange of its transformer. */
+export function isForAll(move: Pick<Move, 'what' | 'change'>, machines: ReadonlySet<string>): boolean {
+  return machines.has(move.what) && (move.change === null || move.change.kind === 'transformer');
+}
+
 /** An act at a machine that several plans ask for: its power, the exchange of its transformer. What is one thermostat's own is never joined. */
 function once(moves: readonly JointMove[], machines: ReadonlySet<string>): JointMove[] {
   const kept: JointMove[] = [];
   for (const move of moves) {
-    const common = machines.has(move.what) && (move.change === null || move.change.kind === 'transformer');
-    const same = common
+    const same = isForAll(move, machines)
       ? kept.findIndex((one) => one.action === move.action && one.what === move.what && one.to === move.to)
       : -1;
     const known = kept[same];

@@ -65,6 +65,11 @@ function numbered(moves: readonly Unnumbered[]): Move[] {
 
 type Unnumbered = Omit<Move, 'id'>;
 
+/** A move that stands in the log. */
+export interface DoneMove extends Unnumbered {
+  readonly entry: LogEntry;
+}
+
 function listOf(
   changes: readonly Change[],
   before: Wiring,
@@ -120,7 +125,7 @@ function leadOn(now: Wiring, moves: readonly Pick<Move, 'change'>[]): boolean {
 }
 
 /** A move that was done, in words, from the entry of the log. Power and checks are told by the move list that they came from. */
-export function movesDone(found: Wiring, done: readonly LogEntry[]): (Unnumbered & { entry: LogEntry })[] {
+export function movesDone(found: Wiring, done: readonly LogEntry[]): DoneMove[] {
   let wiring = found;
   return done.map((entry) => {
     const { act, change } = entry;

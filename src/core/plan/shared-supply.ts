@@ -3,6 +3,7 @@ import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { worldsOf } from '../identify/worlds';
 import { PLAIN_CASE, withNeighbourWorlds, type MachineWorld, type SupplyCase } from '../devices/world';
+import type { EquipmentId } from '../job/ids';
 import type { Job } from '../job/schema';
 import { TRANSFORMER_SIZES } from '../supply/exchange';
 import type { Call } from '../trade/calls';
@@ -23,7 +24,7 @@ export interface SharedRow {
 
 /** A transformer that more than one thermostat hangs on. */
 export interface SharedSupply {
-  readonly machine: string;
+  readonly machine: EquipmentId;
   readonly name: string;
   readonly thermostats: readonly string[];
   readonly ratedVa: number;

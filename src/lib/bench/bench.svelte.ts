@@ -5,15 +5,14 @@ import type { Meter } from '$core/circuit/meter';
 import { explain, type Explanation } from '$core/diagnose/explain';
 import { faultsOf } from '$core/diagnose/faults/registry';
 import type { Fault } from '$core/diagnose/types';
-import { callsOf } from '$core/devices/calls';
+import { callsOf, combinedCallsOf } from '$core/devices/calls';
 import { caseName, PLAIN_CASE, supplyCases, type SupplyCase, type World } from '$core/devices/world';
 import { worldsOf } from '$core/identify/worlds';
 import { harmFindings } from '$core/supply/harm';
 import type { Finding } from '$core/trade/findings';
-import type { Call } from '$core/trade/vocabulary';
-import { assumeUnseenEnds } from '$core/wiring/from-job';
+import { isCombined, type Call } from '$core/trade/calls';
 import type { Wiring } from '$core/wiring/graph';
-import type { Which } from '$core/plan/powered';
+import type { WiringState } from '$core/job/bench-schema';
 import { readStrands, type StrandReading } from '../sheet/live';
 import type { Place } from '../state/place.svelte';
 
@@ -37,7 +36,7 @@ export class Bench {
     this.#place = place;
   }
 
-  which: Which = $state('after');
+  which: WiringState = $state('after');
   wanted: Call = $state('cool1');
   /** Ids of faults that were put in, in their order. */
   wrong: string[] = $state([]);
@@ -46,9 +45,9 @@ export class Bench {
   blowerInCool: World['blowerInCool'] = $state('g');
   probes: [string | null, string | null] = $state([null, null]);
 
-  readonly before: Wiring = $derived.by(() => assumeUnseenEnds(this.#place().plan.wiringBefore).wiring);
+  readonly found: Wiring = $derived.by(() => this.#place().plan.wiringFound);
   readonly worlds: readonly World[] = $derived.by(() =>
-    worldsOf(this.#place().identification, this.before).map((one) => one.world)
+    worldsOf(this.#place().identification, this.found).map((one) => one.world)
   );
   readonly world: World | null = $derived.by(() => {
     const found = this.worlds.find((one) => one.id === this.worldId) ?? this.worlds[0];
@@ -56,12 +55,17 @@ export class Bench {
   });
   readonly after: Wiring | null = $derived.by(() => this.#place().plan.wiringAfter);
   /** The wiring on the bench, still whole. */
-  readonly sound: Wiring = $derived.by(() =>
-    this.which === 'after' && this.after ? this.after : this.before
+  readonly sound: Wiring = $derived.by(() => {
+    if (this.which === 'now') return this.#place().plan.wiringNow;
+    return this.which === 'after' && this.after ? this.after : this.found;
+  });
+  readonly calls: readonly Call[] = $derived.by(() =>
+    this.world ? [...callsOf(this.world, this.found), ...combinedCallsOf(this.world, this.found)] : []
   );
-  readonly calls: readonly Call[] = $derived.by(() => (this.world ? callsOf(this.world, this.before) : []));
   readonly call: Call = $derived.by(() =>
-    this.calls.includes(this.wanted) ? this.wanted : (this.calls.at(-1) ?? 'idle')
+    this.calls.includes(this.wanted)
+      ? this.wanted
+      : (this.calls.filter((call) => !isCombined(call)).at(-1) ?? 'idle')
   );
   readonly cases: readonly SupplyCase[] = $derived.by(() => {
     const netlist = this.world ? netlistOf(this.sound, this.world) : null;
@@ -81,7 +85,7 @@ export class Bench {
   readonly now: Bout = $derived.by(() => this.power(this.faulted));
   /** The other wiring, whole, for the eye to compare with. */
   readonly other: Bout | null = $derived.by(() =>
-    this.after === null ? null : this.power(this.which === 'after' ? this.before : this.after)
+    this.after === null ? null : this.power(this.which === 'after' ? this.found : this.after)
   );
 
   /** Every call of the wiring on the bench. */

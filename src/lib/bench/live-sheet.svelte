@@ -17,7 +17,9 @@
 
   function terminalOf(row: RowView, kind: CellKind): string | null {
     const strand = powered.wiring.strands.find((one) => one.id === row.id);
-    return strand && (kind === 'wall' || kind === 'equipment') ? landedTerminal(strand[kind]) : null;
+    return strand && (kind === 'wall' || kind === 'equipment')
+      ? landedTerminal(strand[kind === 'wall' ? 'near' : 'far'])
+      : null;
   }
 
   function reading(row: RowView): string {

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** A simulated meter with two probes, for any two terminals. */
-  import { printedMark, terminalId } from '$core/wiring/graph';
+  import { commonNode } from '$core/devices/boards/board';
+  import { printedMark } from '$core/wiring/graph';
   import type { Bench, Powered } from './bench.svelte';
 
   interface Props {
@@ -14,10 +15,11 @@
       id: device.id,
       name: device.name,
       terminals: [
-        ...new Set([
-          ...device.marks.map((mark) => terminalId(device.id, mark)),
-          ...(device.kind === 'board' ? [terminalId(device.id, 'C')] : [])
-        ])
+        ...device.screws.map((screw) => ({ id: screw.id, name: printedMark(powered.wiring, screw.id) })),
+        // Where the common of a board is, even where no screw leads to it.
+        ...(device.kind === 'board' && !device.screws.some((screw) => screw.id === commonNode(device))
+          ? [{ id: commonNode(device), name: 'common' }]
+          : [])
       ]
     }))
   );
@@ -50,8 +52,8 @@
           <option value="">off</option>
           {#each groups as group (group.id)}
             <optgroup label={group.name}>
-              {#each group.terminals as terminal (terminal)}<option value={terminal}
-                  >{printedMark(powered.wiring, terminal)} · {group.name}</option
+              {#each group.terminals as terminal (terminal.id)}<option value={terminal.id}
+                  >{terminal.name} · {group.name}</option
                 >{/each}
             </optgroup>
           {/each}

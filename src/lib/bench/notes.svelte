@@ -1,7 +1,8 @@
 <script lang="ts">
   /** What was tried and kept with the job. */
-  import { MOST_BENCH_NOTES } from '$core/job/bench-schema';
-  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import { WIRING_STATE_NAMES } from '$core/job/bench-schema';
+  import { LIMITS } from '$core/job/limits';
+  import { callName } from '$core/trade/calls';
   import { clock } from '../state/clock.svelte';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
@@ -25,7 +26,12 @@
       faults: bench.inside.slice(0, 20).map((one) => short(one.says)),
       showed: [powered.words.headline, ...powered.words.reasons].slice(0, 40).map(short)
     };
-    setThermostat(place, 'bench', [...notes, note].slice(-MOST_BENCH_NOTES), 'keep what the bench showed');
+    setThermostat(
+      place,
+      'bench',
+      [...notes, note].slice(-LIMITS['bench notes'].most),
+      'keep what the bench showed'
+    );
   }
 </script>
 
@@ -39,7 +45,7 @@
     {#each notes as note, index (index)}
       <li class="flex items-start justify-between gap-2 border-b border-base-300 pb-2 last:border-none">
         <span>
-          <b>{CALL_NAMES[note.call]}, {note.wiring}</b>{note.faults.length > 0
+          <b>{callName(note.call)}, {WIRING_STATE_NAMES[note.wiring]}</b>{note.faults.length > 0
             ? `: ${note.faults.join('; ')}`
             : ''}<br />
           <span class="quiet text-sm">{note.showed.join(' ')}</span>
@@ -47,7 +53,7 @@
         <button
           type="button"
           class="btn btn-ghost btn-sm flex-none"
-          aria-label="Take out: {CALL_NAMES[note.call]}, {note.faults.join('; ')}"
+          aria-label="Take out: {callName(note.call)}, {note.faults.join('; ')}"
           onclick={() =>
             setThermostat(
               place,

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** The voltage at the thermostat over many houses whose values differ from their sheets, and what single faults would do. */
   import Chart from '../charts/chart.svelte';
-  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import { callName } from '$core/trade/calls';
   import type { Bench } from './bench.svelte';
   import { LongWork } from './long-run.svelte';
 
@@ -55,7 +55,7 @@
     <p>No thermostat here is fed by a common.</p>
   {:else if spread && spread.volts.length > 0}
     <p class="mb-2" data-spread>
-      With {CALL_NAMES[bench.call]}: nine in ten between <b>{at(0.05)} V and {at(0.95)} V</b>, the middle at {at(
+      With {callName(bench.call)}: nine in ten between <b>{at(0.05)} V and {at(0.95)} V</b>, the middle at {at(
         0.5
       )} V.
       {spread.below > 0

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Load on each transformer in each call against its rating. */
   import Chart from '../charts/chart.svelte';
-  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import { callName } from '$core/trade/calls';
   import type { Bench } from './bench.svelte';
 
   interface Props {
@@ -28,7 +28,7 @@
     data={supplies.map((supply, at) => ({
       type: 'bar' as const,
       name: `${supply.name}, ${supply.ratedVa} VA`,
-      x: bench.everyCall.map((one) => CALL_NAMES[one.call]),
+      x: bench.everyCall.map((one) => callName(one.call)),
       y: bench.everyCall.map((_, call) => share(call, at)),
       text: bench.everyCall.map((one) => `${(one.supplies[at]?.va ?? 0).toFixed(0)} VA`),
       textposition: 'auto' as const,
@@ -44,7 +44,7 @@
   />
   <ul class="sr-only">
     {#each bench.everyCall as one (one.call)}<li>
-        {CALL_NAMES[one.call]}: {one.supplies
+        {callName(one.call)}: {one.supplies
           .map((it) => `${it.name} ${it.va.toFixed(1)} of ${it.ratedVa} VA`)
           .join(', ')}
       </li>{/each}

@@ -1,9 +1,10 @@
 <script lang="ts">
   /** The facts of any device, checked by the same schema as the catalogue; each fault stands beside its field's name. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import * as v from 'valibot';
   import { batch } from '$core/job/steps';
   import { apply } from '$core/job/steps';
-  import { chooseDevice, saveDevice } from '$core/job/edits';
+  import { chooseDevice, saveDevice } from '$core/job/choices';
   import {
     ACCESSORY_OUTPUTS,
     ADAPTER_RULES,
@@ -16,7 +17,7 @@
   import { nextId } from '$core/job/ids';
   import { devicesOf } from '$core/match/catalogue';
   import { faultsOf, faultText } from '$core/job/faults';
-  import MarksToggle from '../sheet/marks-toggle.svelte';
+  import MarksToggle from './marks-toggle.svelte';
   import { getPlace } from '../state/context';
   import { ADAPTER_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
 
@@ -70,7 +71,7 @@
   function keep(device: DeviceFacts): void {
     const save = saveDevice(place.job, device);
     place.session.edit(
-      batch(save.label, [save, chooseDevice(apply(place.job, save), place.index, device.id)])
+      batch(save.label, [save, chooseDevice(apply(place.job, save), place.thermostat.id, device.id)])
     );
     ondone();
   }
@@ -100,10 +101,10 @@
 >
 <form class="grid gap-3 sm:grid-cols-3" onsubmit={submit}>
   <label class="flex flex-col gap-1 text-sm"
-    >Maker<input class="input w-full" name="maker" maxlength="120" /></label
+    >Maker<input class="input w-full" name="maker" maxlength={SHORT_TEXT} /></label
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-2"
-    >Model<input class="input w-full" name="model" maxlength="120" required /></label
+    >Model<input class="input w-full" name="model" maxlength={SHORT_TEXT} required /></label
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
     >Lives on
@@ -162,7 +163,7 @@
     >Price<input class="input w-full" name="price" inputmode="decimal" placeholder="not known" /></label
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
-    >Network bands<input class="input w-full" name="wifiBands" maxlength="120" /></label
+    >Network bands<input class="input w-full" name="wifiBands" maxlength={SHORT_TEXT} /></label
   >
   <label class="flex flex-col gap-1 text-sm"
     >Adapters

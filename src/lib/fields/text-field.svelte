@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A short text. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   interface Props {
     label: string;
     value: string;
@@ -14,7 +15,7 @@
   ><span>{label}</span>
   <input
     class="input w-full"
-    maxlength="120"
+    maxlength={SHORT_TEXT}
     {placeholder}
     {value}
     onchange={(event) => onset(event.currentTarget.value.trim())}

@@ -22,7 +22,12 @@ export async function exportJob(store: JobStore, job: Job): Promise<void> {
 }
 
 export type JobFileRead =
-  | { readonly ok: true; readonly job: Job; readonly photos: ReadonlyMap<PhotoId, Uint8Array> }
+  | {
+      readonly ok: true;
+      readonly job: Job;
+      readonly from: number;
+      readonly photos: ReadonlyMap<PhotoId, Uint8Array>;
+    }
   | { readonly ok: false; readonly lines: readonly string[] };
 
 const MOST_LINES = 12;
@@ -39,7 +44,7 @@ export async function readJobFile(file: File): Promise<JobFileRead> {
   if (!isBundle(bytes)) {
     const read = readJob(new TextDecoder().decode(bytes));
     return read.ok
-      ? { ok: true, job: read.job, photos: new Map() }
+      ? { ok: true, job: read.job, from: read.from, photos: new Map() }
       : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
   }
   const read = readBundle(bytes);

@@ -9,7 +9,8 @@ import type { Plan, PlannedOption } from '$core/plan/plan';
 import { voltsText } from '$core/trade/figures';
 import { LOAD_NAMES } from '$core/trade/loads';
 import type { ProofRow } from '$core/supply/prove';
-import { CALL_NAMES, VERDICT_NAMES, type LoadId } from '$core/trade/vocabulary';
+import { callName } from '$core/trade/calls';
+import { VERDICT_NAMES, type LoadId } from '$core/trade/vocabulary';
 import { cautionBox, movesTable, type MoveLine } from './moves-pdf';
 import { contentAsPdf } from './pdf';
 
@@ -89,7 +90,7 @@ function proofTable({ proof }: PlannedOption): Content[] {
       bold: true
     })),
     ...world.rows.map((row) => [
-      CALL_NAMES[row.call],
+      callName(row.call),
       runs(row.before),
       runs(row.after),
       voltsText(row.voltsAfter),

@@ -3,7 +3,8 @@ import type { Content } from 'pdfmake/interfaces';
 import type { SharedSupply } from '$core/plan/shared-supply';
 import type { Together } from '$core/plan/together';
 import { bagFor } from '$core/plan/tools';
-import { CALL_NAMES, VERDICT_NAMES } from '$core/trade/vocabulary';
+import { callName } from '$core/trade/calls';
+import { VERDICT_NAMES } from '$core/trade/vocabulary';
 import { costText, minutesText, partText } from '../moves/bands';
 import {
   byTheMetreText,
@@ -96,7 +97,7 @@ function sharedContent({ name, ratedVa, plannedVa, rows, overloaded, enough }: S
   const body = [
     ['Call', 'Today', 'Afterwards', 'Of its rating'].map((text) => ({ text, bold: true })),
     ...rows.map((one) => [
-      CALL_NAMES[one.call],
+      callName(one.call),
       va(one.before),
       va(one.after),
       `${(100 * one.share).toFixed(0)} %`

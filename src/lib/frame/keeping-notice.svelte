@@ -18,6 +18,25 @@
   }
 </script>
 
+{#if session.notice.length > 0}
+  <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="status">
+    {#each session.notice as line (line)}<p>{line}</p>{/each}
+    <button type="button" class="btn btn-outline btn-sm mt-2" onclick={() => (session.notice = [])}
+      >Understood</button
+    >
+  </div>
+{/if}
+{#if session.refused.length > 0}
+  <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
+    <p><b>That was not written down, and nothing was changed.</b></p>
+    <ul class="list-disc pl-5">
+      {#each session.refused as line (line)}<li>{line}</li>{/each}
+    </ul>
+    <button type="button" class="btn btn-outline btn-sm mt-2" onclick={() => (session.refused = [])}
+      >Close</button
+    >
+  </div>
+{/if}
 {#if keeping.state === 'conflict'}
   <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
     <p>

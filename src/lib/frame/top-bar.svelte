@@ -3,6 +3,7 @@
   import Download from '@lucide/svelte/icons/download';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
+  import { lastDone, nextAgain } from '$core/job/history';
   import { describe } from '$core/job/steps';
   import { exportJob } from '../files/job-file';
   import { jobStore } from '../state/store';
@@ -10,8 +11,8 @@
   import ThemeButton from './theme-button.svelte';
 
   const session = $derived(getSession()());
-  const last = $derived(session.past.at(-1));
-  const next = $derived(session.future.at(-1));
+  const last = $derived(lastDone(session.history));
+  const next = $derived(nextAgain(session.history));
   const keeping = $derived(
     { saved: 'Saved', saving: 'Saving …', full: 'Not saved', refused: 'Not saved', conflict: 'Not saved' }[
       session.keeping.state

@@ -1,7 +1,7 @@
 /** Moves under heads: what follows each other at one place is one visit. */
 import type { Move } from '$core/plan/move-types';
 
-export interface MoveGroup<M extends Move> {
+export interface MoveGroup<M extends Pick<Move, 'place'>> {
   /** What the moves of the group have in common. */
   readonly key: string;
   /** Number of the first move in the whole list, from 1. */
@@ -10,7 +10,7 @@ export interface MoveGroup<M extends Move> {
 }
 
 /** In the order of the list; a place that is come back to later is a group of its own again. */
-export function groupMoves<M extends Move>(
+export function groupMoves<M extends Pick<Move, 'place'>>(
   moves: readonly M[],
   keyOf: (move: M) => string = (move) => move.place
 ): MoveGroup<M>[] {

@@ -5,7 +5,7 @@
   import type { Wiring } from '$core/wiring/graph';
 
   interface Props {
-    move: Move;
+    move: Omit<Move, 'id'>;
     number: number;
     /** When it was done, as one reads it; null while it is not. */
     done: string | null;

@@ -1,26 +1,29 @@
 /** What an id in a finding's `because` stands for, in words: the way from a judgement down to what was recorded or solved. */
-import { conductorName } from '$core/job/edits';
+import { conductorName } from '$core/job/names';
 import { deviceName, findDevice } from '$core/match/catalogue';
-import { CALL_NAMES, CALLS } from '$core/trade/vocabulary';
+import { callName, readCall } from '$core/trade/calls';
 import { EVIDENCE } from '$core/identify/evidence/registry';
-import type { Conductor } from '$core/job/schema';
+import { placeName } from '$core/job/places';
+import type { Conductor, Job, Screw } from '$core/job/schema';
+import { refName, screwName } from '$core/job/screws';
 import type { Place } from '../state/place.svelte';
 
 export function factText(place: Place, id: string): string {
   const { thermostat, job } = place;
   const conductor = thermostat.conductors.find((one) => one.id === id);
   if (conductor)
-    return `recorded: ${conductorName(conductor)} conductor, wall ${endWords(conductor, 'wall')}, equipment ${endWords(conductor, 'equipment')}`;
+    return `recorded: ${conductorName(conductor)} conductor, wall ${endWords(job, conductor, 'near')}, equipment ${endWords(job, conductor, 'far')}`;
   const machine = job.equipment.find((one) => one.id === id);
-  if (machine) return `recorded: ${machine.name}, terminals ${machine.marks.join(' ') || 'not read'}`;
+  if (machine) return `recorded: ${machine.name}, terminals ${marksText(machine.screws) || 'not read'}`;
   const cable = thermostat.cables.find((one) => one.id === id);
   if (cable) return `recorded: ${cable.name}`;
   const link = thermostat.links.find((one) => one.id === id);
-  if (link) return `recorded: link ${link.a.mark} to ${link.b.mark} at the ${link.end}`;
+  if (link)
+    return `recorded: jumper ${refName(job, link.a)} to ${refName(job, link.b)} at ${placeName(job, link.at)}`;
   if (id === thermostat.id)
-    return `recorded: the plate of ${thermostat.name}, terminals ${thermostat.marks.join(' ') || 'not read'}`;
+    return `recorded: the plate of ${thermostat.name}, terminals ${marksText(thermostat.screws) || 'not read'}`;
   if (id.startsWith('call:'))
-    return `solved: the circuit with ${CALL_NAMES[CALLS.find((one) => `call:${one}` === id) ?? 'idle']} called`;
+    return `solved: the circuit with ${callName(readCall(id.slice('call:'.length)) ?? 'idle')} called`;
   if (id.startsWith('observed:')) return observationText(place, id.slice('observed:'.length));
   if (id === 'outlet') return `recorded: outlet near the plate: ${thermostat.outlet}`;
   const device = findDevice(job, id);
@@ -41,10 +44,14 @@ function partText({ job }: Place, id: string): string {
   return `${name} of ${machine}`;
 }
 
-function endWords(conductor: Conductor, side: 'wall' | 'equipment'): string {
+function marksText(screws: readonly Screw[]): string {
+  return screws.map((screw) => screwName(screws, screw.id)).join(' ');
+}
+
+function endWords(job: Job, conductor: Conductor, side: 'near' | 'far'): string {
   const end = conductor[side];
   return end.on.length > 0
-    ? `on ${end.on.map((one) => one.mark).join(' and ')}`
+    ? `on ${end.on.map((one) => refName(job, one)).join(' and ')}`
     : end.state === 'unseen'
       ? 'not seen'
       : end.state;

@@ -3,7 +3,8 @@
   import type { ProofRow, WorldProof } from '$core/supply/prove';
   import { voltsText } from '$core/trade/figures';
   import { LOAD_NAMES } from '$core/trade/loads';
-  import { CALL_NAMES, type LoadId } from '$core/trade/vocabulary';
+  import { callName } from '$core/trade/calls';
+  import type { LoadId } from '$core/trade/vocabulary';
 
   interface Props {
     proof: WorldProof;
@@ -30,7 +31,7 @@
     <tbody>
       {#each proof.rows as row (row.call)}
         <tr>
-          <th scope="row">{capital(CALL_NAMES[row.call])}</th>
+          <th scope="row">{capital(callName(row.call))}</th>
           <td data-label="Runs today">{names(row.before)}</td>
           <td data-label="Will run"
             >{#if row.lost.length === 0}{names(row.after)}{:else}<span

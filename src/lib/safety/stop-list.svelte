@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The stop questions in the order of danger. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import OctagonX from '@lucide/svelte/icons/octagon-x';
   import type { StopStanding } from '$core/safety/standing';
   import { getPlace } from '../state/context';
@@ -88,7 +89,11 @@
               >
                 <label class="flex flex-1 basis-60 flex-col gap-1 text-sm"
                   >Resolved, when {one.question.resolvedWhen}: by whom, how?
-                  <input class="input w-full text-base-content" maxlength="120" bind:value={how} /></label
+                  <input
+                    class="input w-full text-base-content"
+                    maxlength={SHORT_TEXT}
+                    bind:value={how}
+                  /></label
                 >
                 <button class="btn" disabled={how.trim() === ''}>It is resolved</button>
               </form>

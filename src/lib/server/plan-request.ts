@@ -5,6 +5,7 @@ import { readRawJob } from '$core/formats/job-json';
 import type { DeviceFacts } from '$core/job/device-facts';
 import type { Job, Thermostat } from '$core/job/schema';
 import { findDevice } from '$core/match/catalogue';
+import { withTicksAdopted } from '$core/plan/adopt-ticks';
 import { planFor, type Plan } from '$core/plan/plan';
 import { MethodId } from '$core/trade/vocabulary';
 import { readBody, refuse } from './body';
@@ -55,7 +56,7 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
       : read.faults.map((one) => ({ ...one, path: one.path === 'the file' ? 'job' : `job.${one.path}` }));
     return refuse(422, 'The job does not hold.', faults);
   }
-  const { job } = read;
+  const job = withTicksAdopted(read.job);
   const thermostat = pick(job, wanted);
   if ('status' in thermostat) return thermostat;
   const device = model === undefined ? null : findDevice(job, model);

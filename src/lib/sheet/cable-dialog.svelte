@@ -1,7 +1,10 @@
 <script lang="ts">
   /** A cable with its conductors at once; their ends are then read one by one. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import { addCable, setCable } from '$core/job/edits';
-  import type { Cable } from '$core/job/schema';
+  import type { CableId } from '$core/job/ids';
+  import { placesFor } from '$core/job/places';
+  import type { Cable, WhereId } from '$core/job/schema';
   import { GAUGES, METRES_PER_FOOT, type Gauge } from '$core/trade/cable';
   import { usualColours } from '$core/trade/colours';
   import Dialog from '../frame/dialog.svelte';
@@ -10,19 +13,21 @@
   interface Props {
     open: boolean;
     /** The cable to change; null to add one. */
-    cable: number | null;
+    cable: CableId | null;
     onclose: () => void;
   }
 
   let { open, cable, onclose }: Props = $props();
   const place = getPlace();
-  const current = $derived<Cable | undefined>(cable === null ? undefined : place.thermostat.cables[cable]);
+  const current = $derived<Cable | undefined>(place.thermostat.cables.find((one) => one.id === cable));
   const feet = $derived(place.job.units.length === 'ft');
   const shownLength = $derived(
     current?.lengthM == null
       ? ''
       : String(feet ? Math.round(current.lengthM / METRES_PER_FOOT) : current.lengthM)
   );
+  const ends = $derived(placesFor(place.job, place.thermostat, 'far'));
+  const shownEnd = $derived(current ? (current.far ?? '') : ends.length === 1 ? (ends[0]?.id ?? '') : '');
   let why = $state('');
 
   function submit(event: SubmitEvent): void {
@@ -42,15 +47,16 @@
       lengthM: length === null ? null : Math.round(length * 100) / 100,
       path: String(form.get('path')) as Cable['path']
     };
-    if (current && cable !== null) {
-      place.session.edit(setCable(place.job, place.index, cable, { ...current, ...facts }));
+    const far = (String(form.get('far') ?? '') || null) as WhereId | null;
+    if (current) {
+      place.session.edit(setCable(place.job, place.thermostat.id, { ...current, ...facts, far }));
     } else {
       const count = Number(form.get('count'));
       const usual = usualColours(Math.min(count, 8));
       const colours = Array.from({ length: count }, (_, index) =>
         form.get('usual') ? (usual[index] ?? null) : null
       );
-      place.session.edit(addCable(place.job, place.index, { ...facts, colours }));
+      place.session.edit(addCable(place.job, place.thermostat.id, { ...facts, colours, far }));
     }
     why = '';
     onclose();
@@ -64,7 +70,7 @@
       <input
         class="input w-full"
         name="name"
-        maxlength="120"
+        maxlength={SHORT_TEXT}
         placeholder="brown cable"
         value={current?.name ?? ''}
       />
@@ -100,6 +106,13 @@
         <option value="unknown">not known</option>
         <option value="free">free: it moves when pulled gently</option>
         <option value="stapled">stapled</option>
+      </select>
+    </label>
+    <label class="flex flex-col gap-1 text-sm"
+      >It goes to
+      <select class="select w-full" name="far" value={shownEnd}>
+        <option value="">not known</option>
+        {#each ends as end (end.id)}<option value={end.id}>{end.name}</option>{/each}
       </select>
     </label>
     {#if !current}

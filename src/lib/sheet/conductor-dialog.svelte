@@ -1,19 +1,21 @@
 <script lang="ts">
   /** What else is known of a conductor: its own label, a stripe, joints on the way, whether it was measured through. */
-  import { conductorName, removeConductor, setConductorField, setSplices } from '$core/job/edits';
-  import { nextId } from '$core/job/ids';
+  import { SHORT_TEXT } from '$core/job/primitives';
+  import { removeConductor, setConductorField, setSplices } from '$core/job/edits';
+  import { conductorName } from '$core/job/names';
+  import { nextId, type ConductorId } from '$core/job/ids';
   import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
 
   interface Props {
-    index: number | null;
+    id: ConductorId | null;
     onclose: () => void;
   }
 
-  let { index, onclose }: Props = $props();
+  let { id: conductorId, onclose }: Props = $props();
   const place = getPlace();
-  const conductor = $derived(index === null ? undefined : place.thermostat.conductors[index]);
+  const conductor = $derived(place.thermostat.conductors.find((one) => one.id === conductorId));
 
   function setPosition(text: string): void {
     const value = Number(text);
@@ -22,32 +24,33 @@
   }
 
   function set<K extends 'label' | 'stripe' | 'continuity' | 'position'>(field: K, value: never): void {
-    if (index !== null) place.session.edit(setConductorField(place.job, place.index, index, field, value));
+    if (conductor)
+      place.session.edit(setConductorField(place.job, place.thermostat.id, conductor.id, field, value));
   }
 
   function addSplice(): void {
-    if (index === null || !conductor) return;
+    if (!conductor) return;
     const id = nextId(
       'splice',
       conductor.splices.map((one) => one.id)
     );
     const splices = [...conductor.splices, { id, colourBeyond: conductor.colour, seen: true, place: '' }];
-    place.session.edit(setSplices(place.job, place.index, index, splices));
+    place.session.edit(setSplices(place.job, place.thermostat.id, conductor.id, splices));
   }
 
   function changeSplice(
     at: number,
     change: { colourBeyond?: ColourCode | null; seen?: boolean; place?: string } | null
   ): void {
-    if (index === null || !conductor) return;
+    if (!conductor) return;
     const splices = conductor.splices.flatMap((one, position) =>
       position !== at ? [one] : change === null ? [] : [{ ...one, ...change }]
     );
-    place.session.edit(setSplices(place.job, place.index, index, splices));
+    place.session.edit(setSplices(place.job, place.thermostat.id, conductor.id, splices));
   }
 
   function remove(): void {
-    if (index !== null) place.session.edit(removeConductor(place.job, place.index, index));
+    if (conductor) place.session.edit(removeConductor(place.job, place.thermostat.id, conductor.id));
     onclose();
   }
 </script>
@@ -63,7 +66,7 @@
         >Own label (tape, number)
         <input
           class="input w-full"
-          maxlength="120"
+          maxlength={SHORT_TEXT}
           value={conductor.label}
           onchange={(event) => set('label', event.currentTarget.value as never)}
         />
@@ -122,7 +125,7 @@
           >Where
           <input
             class="input input-sm w-full"
-            maxlength="120"
+            maxlength={SHORT_TEXT}
             value={splice.place}
             onchange={(event) => changeSplice(at, { place: event.currentTarget.value })}
           />

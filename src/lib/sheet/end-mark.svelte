@@ -11,13 +11,17 @@
 </script>
 
 <span class="mark" data-state={typing !== null ? 'typing' : end.state} class:moved={end.moved}>
-  {#if typing !== null}{typing}<span class="caret"></span>{:else}{endText(end)}{/if}
+  {#if typing !== null}<span class="inline-flex">{typing}<span class="caret"></span></span>{:else}{endText(
+      end
+    )}{/if}
   {#if end.moved}<span class="sr-only">, moved</span>{/if}
+  {#if end.where !== '' && typing === null}<span class="where">{end.where}</span>{/if}
 </span>
 
 <style>
   .mark {
     display: inline-flex;
+    flex-direction: column;
     align-items: center;
     justify-content: center;
     min-width: 3.2rem;
@@ -47,6 +51,16 @@
     border: 1.5px solid var(--color-primary);
     background: var(--color-base-100);
     font-weight: 700;
+  }
+
+  .where {
+    display: block;
+    max-width: 6rem;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    font-size: 0.6875rem;
+    font-weight: 400;
+    line-height: 1.1;
   }
 
   .caret {

@@ -1,11 +1,15 @@
 <script lang="ts">
   /** Ends found at the machine, matched with the wall by cable and colour: proposed, and confirmed by hand. */
-  import { confirmEnd, endFrom } from '$core/job/edits';
-  import { nextId, type CableId } from '$core/job/ids';
+  import { addFoundEnd, confirmEnd } from '$core/job/edits';
+  import type { CableId, ConductorId } from '$core/job/ids';
+  import { LIMITS } from '$core/job/limits';
+  import { placesFor } from '$core/job/places';
   import type { FoundEnd } from '$core/job/reading-schema';
-  import { conductorName } from '$core/job/edits';
+  import type { WhereId } from '$core/job/schema';
+  import { refName } from '$core/job/screws';
+  import { conductorName } from '$core/job/names';
   import { proposeEnds } from '$core/reading/match-ends';
-  import { colourName, type ColourCode } from '$core/trade/colours';
+  import type { ColourCode } from '$core/trade/colours';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
   import ColourChip from './colour-chip.svelte';
@@ -18,38 +22,23 @@
   let colour = $state<ColourCode | null>(null);
   let picking = $state(false);
   let word = $state('');
-  const machine = $derived(place.equipment[0]?.machine);
+  let where = $state<WhereId | null>(null);
+  const machines = $derived(placesFor(place.job, place.thermostat, 'far'));
+  const machine = $derived(machines.find((one) => one.id === where) ?? machines[0]);
+  const full = $derived(place.thermostat.foundEnds.length >= LIMITS['found ends'].most);
   const read = $derived(word.trim() === '' ? null : readEnd(word.trim().toUpperCase()));
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
-    if (!read?.ok || !machine) return;
-    const end = endFrom(read.word, machine.id);
-    const found: FoundEnd = {
-      id: nextId(
-        'foundEnd',
-        place.thermostat.foundEnds.map((one) => one.id)
-      ),
-      cable: (cable || place.thermostat.cables[0]?.id) as CableId,
-      colour,
-      stripe: null,
-      state: end.state,
-      on: end.on[0] ? { at: machine.id, mark: end.on[0].mark } : null,
-      not: []
-    };
-    setThermostat(
-      place,
-      'foundEnds',
-      [...place.thermostat.foundEnds, found],
-      `End found: ${colourName(colour)}`
-    );
+    if (!read?.ok || !machine || full) return;
+    const end = { cable: (cable || place.thermostat.cables[0]?.id) as CableId, colour, stripe: null };
+    place.session.edit(addFoundEnd(place.job, place.thermostat.id, end, read.word, machine.id));
     word = '';
     colour = null;
   }
 
-  function confirm(end: FoundEnd, id: string): void {
-    const at = place.thermostat.conductors.findIndex((one) => one.id === id);
-    if (at >= 0) place.session.edit(confirmEnd(place.job, place.index, end, at));
+  function confirm(end: FoundEnd, id: ConductorId): void {
+    place.session.edit(confirmEnd(place.job, place.thermostat.id, end, id));
   }
 
   function change(end: FoundEnd, next: FoundEnd | null, label: string): void {
@@ -76,6 +65,18 @@
         </select>
       </label>
     {/if}
+    {#if machines.length > 1}
+      <label class="flex flex-col gap-1 text-sm"
+        >Machine
+        <select
+          class="select"
+          value={machine?.id}
+          onchange={(event) => (where = event.currentTarget.value as WhereId)}
+        >
+          {#each machines as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+        </select>
+      </label>
+    {/if}
     <button type="button" class="btn btn-outline" onclick={() => (picking = true)}
       >{#if colour}<ColourChip code={colour} stripe={null} />{:else}Colour{/if}</button
     >
@@ -83,13 +84,13 @@
       >Mark or state
       <input
         class="input w-full uppercase"
-        maxlength="8"
+        maxlength="15"
         placeholder="Y"
         autocomplete="off"
         bind:value={word}
       />
     </label>
-    <button class="btn btn-primary" disabled={!read?.ok}>Note it</button>
+    <button class="btn btn-primary" disabled={!read?.ok || !machine || full}>Note it</button>
   </form>
   {#if read && !read.ok}<p class="mt-1 text-sm" role="alert">{read.why}</p>{/if}
   <ul class="mt-2">
@@ -97,7 +98,7 @@
       <li class="border-t border-base-300 py-2" data-end={proposal.end.id} data-kind={proposal.kind}>
         <p class="flex items-center gap-2">
           <ColourChip code={proposal.end.colour} stripe={proposal.end.stripe} /><b
-            >{proposal.end.on?.mark ?? proposal.end.state}</b
+            >{proposal.end.on ? refName(place.job, proposal.end.on) : proposal.end.state}</b
           >
         </p>
         <p class="my-1">{proposal.text}</p>
@@ -106,7 +107,7 @@
             <button type="button" class="btn btn-outline btn-sm" onclick={() => confirm(proposal.end, one.id)}
               >{proposal.kind === 'one'
                 ? 'Yes, the same'
-                : `It is ${conductorName(one)}${one.wall.on[0] ? ` on ${one.wall.on[0].mark}` : ''}`}</button
+                : `It is ${conductorName(one)}${one.near.on[0] ? ` on ${refName(place.job, one.near.on[0])}` : ''}`}</button
             >
             {#if proposal.kind === 'one'}<button
                 type="button"

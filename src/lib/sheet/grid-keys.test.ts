@@ -19,7 +19,10 @@ describe('the keys of the sheet', () => {
     expect(readEnd('coil')).toEqual({ ok: true, word: 'coiled', known: true });
     expect(readEnd('o/b')).toEqual({ ok: true, word: 'O/B', known: true });
     expect(readEnd('z9')).toEqual({ ok: true, word: 'Z9', known: false });
-    expect(readEnd('R C')).toMatchObject({ ok: false });
+    expect(readEnd('t#2')).toEqual({ ok: true, word: 'T#2', known: true });
+    expect(readEnd('#1')).toMatchObject({ ok: true, word: '#1' });
+    expect(readEnd('R!')).toMatchObject({ ok: false });
+    expect(readEnd('T#0')).toMatchObject({ ok: false });
   });
 
   it('reads two letters as a colour, and nothing else', () => {

@@ -1,4 +1,6 @@
 /** Keys on the strand sheet: arrows walk from cell to cell; letters write a mark or a colour. Pure, so that it can be tested alone. */
+import type { Screw } from '$core/job/schema';
+import { readScrewName, screwNamed } from '$core/job/screws';
 import { COLOUR_CODES, type ColourCode } from '$core/trade/colours';
 import { COMMON_MARKS, markFacts } from '$core/trade/terminals';
 
@@ -49,8 +51,9 @@ export function readEnd(typed: string): EndWord {
   const upper = typed.trim().toUpperCase();
   const state = states[upper];
   if (state) return { ok: true, word: state, known: true };
-  if (!/^[A-Z0-9+\-/]{1,8}$/.test(upper)) return { ok: false, why: `“${typed}” is no terminal mark` };
-  return { ok: true, word: upper, known: markFacts(upper) !== undefined };
+  const name = readScrewName(upper);
+  if (!name) return { ok: false, why: `“${typed}” is no mark of a terminal` };
+  return { ok: true, word: upper, known: markFacts(name.mark) !== undefined };
 }
 
 /** Two letters set a colour; null while they name none. */
@@ -60,10 +63,10 @@ export function readColour(typed: string): ColourCode | null {
 
 /** Keys that begin or go on with typing in a cell. */
 export function isTyped(key: string): boolean {
-  return /^[A-Za-z0-9+\-/?]$/.test(key);
+  return /^[A-Za-z0-9+\-/.()*#?]$/.test(key);
 }
 
-/** Marks offered first: those of the plate, then those met most. */
-export function offeredMarks(own: readonly string[]): string[] {
-  return [...new Set([...own, ...COMMON_MARKS])];
+/** Marks that are met most and that none of these screws has. */
+export function otherMarks(screws: readonly Screw[]): string[] {
+  return COMMON_MARKS.filter((mark) => screwNamed(screws, mark) === undefined);
 }

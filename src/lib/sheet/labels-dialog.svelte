@@ -18,7 +18,7 @@
   let trouble = $state('');
   let busy = $state(false);
   const title = $derived(`${place.job.name}, ${place.thermostat.name}`);
-  const pages = $derived(labelPages(labelsOf(place.thermostat, blanks), title));
+  const pages = $derived(labelPages(labelsOf(place.job, place.thermostat, blanks), title));
   const name = (ending: string) => fileName(`${place.job.name}-${place.thermostat.name}-labels`, ending);
 
   async function asPdf(): Promise<void> {

@@ -1,8 +1,10 @@
 <script lang="ts">
   /** A link (jumper) is a wire too: which two terminals, at which end, and what it is made of. */
   import { addLink, removeLink } from '$core/job/edits';
-  import { landedOn } from '$core/job/create';
-  import type { EndSide } from '$core/trade/vocabulary';
+  import { LIMITS } from '$core/job/limits';
+  import { placeName, placesFor } from '$core/job/places';
+  import type { WhereId } from '$core/job/schema';
+  import { readScrewName, refName, screwName } from '$core/job/screws';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
 
@@ -13,8 +15,13 @@
 
   let { open, onclose }: Props = $props();
   const place = getPlace();
-  let end = $state<EndSide>('wall');
-  const marks = $derived(place.wiring.devices.filter((one) => one.place === end).flatMap((one) => one.marks));
+  const places = $derived([
+    ...placesFor(place.job, place.thermostat, 'near').slice(0, 1),
+    ...placesFor(place.job, place.thermostat, 'far')
+  ]);
+  let chosen = $state<WhereId | null>(null);
+  const there = $derived(places.find((one) => one.id === chosen) ?? places[0]);
+  const full = $derived(place.thermostat.links.length >= LIMITS.links.most);
   let why = $state('');
 
   function submit(event: SubmitEvent): void {
@@ -25,19 +32,16 @@
         .trim()
         .toUpperCase()
     );
-    const at = end === 'wall' ? place.thermostat.id : place.thermostat.equipment[0];
-    if (!a || !b || at === undefined || ![a, b].every((one) => /^[A-Z0-9+\-/]{1,8}$/.test(one))) {
-      why = 'Name the two terminals by their marks.';
+    if (!a || !b || !there || ![a, b].every((word) => readScrewName(word))) {
+      why = 'Name the two terminals by their marks, T#2 for the second T.';
       return;
     }
     if (a === b) {
-      why = 'A link joins two different terminals.';
+      why = 'A jumper joins two different terminals.';
       return;
     }
     const kind = String(form.get('kind')) as 'wire' | 'clip' | 'inside';
-    place.session.edit(
-      addLink(place.job, place.index, { end, a: landedOn(at, a).on[0]!, b: landedOn(at, b).on[0]!, kind })
-    );
+    place.session.edit(addLink(place.job, place.thermostat.id, { at: there.id, a, b, kind }));
     why = '';
     onclose();
   }
@@ -46,17 +50,19 @@
 <Dialog {open} title="Links" {onclose}>
   {#if place.thermostat.links.length > 0}
     <ul class="mb-4 flex flex-col gap-2">
-      {#each place.thermostat.links as link, index (link.id)}
+      {#each place.thermostat.links as link (link.id)}
         <li class="flex items-center justify-between rounded border border-base-300 px-3 py-1">
           <span
-            ><b>{link.a.mark}</b> to <b>{link.b.mark}</b>, {link.end === 'wall'
-              ? 'at the wall'
-              : 'at the equipment'}, {link.kind}</span
+            ><b>{refName(place.job, link.a)}</b> to <b>{refName(place.job, link.b)}</b>, at {placeName(
+              place.job,
+              link.at
+            )}, {link.kind}</span
           >
           <button
             type="button"
             class="btn btn-ghost btn-sm"
-            onclick={() => place.session.edit(removeLink(place.job, place.index, index))}>Remove</button
+            onclick={() => place.session.edit(removeLink(place.job, place.thermostat.id, link.id))}
+            >Remove</button
           >
         </li>
       {/each}
@@ -64,9 +70,12 @@
   {/if}
   <form class="grid grid-cols-2 gap-3" onsubmit={submit}>
     <label class="flex flex-col gap-1 text-sm"
-      >At which end
-      <select class="select w-full" bind:value={end}
-        ><option value="wall">at the wall</option><option value="equipment">at the equipment</option></select
+      >Where
+      <select
+        class="select w-full"
+        value={there?.id}
+        onchange={(event) => (chosen = event.currentTarget.value as WhereId)}
+        >{#each places as one (one.id)}<option value={one.id}>{one.name}</option>{/each}</select
       >
     </label>
     <label class="flex flex-col gap-1 text-sm"
@@ -79,16 +88,19 @@
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >From terminal
-      <input class="input w-full uppercase" name="a" list="link-marks" maxlength="8" autocomplete="off" />
+      <input class="input w-full uppercase" name="a" list="link-marks" maxlength="15" autocomplete="off" />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >To terminal
-      <input class="input w-full uppercase" name="b" list="link-marks" maxlength="8" autocomplete="off" />
+      <input class="input w-full uppercase" name="b" list="link-marks" maxlength="15" autocomplete="off" />
     </label>
     <datalist id="link-marks"
-      >{#each marks as mark (mark)}<option value={mark}></option>{/each}</datalist
+      >{#each there?.screws ?? [] as screw (screw.id)}<option value={screwName(there?.screws ?? [], screw.id)}
+        ></option>{/each}</datalist
     >
     {#if why}<p class="col-span-2 text-sm" role="alert">{why}</p>{/if}
-    <div class="col-span-2 flex justify-end"><button class="btn btn-primary">Add the link</button></div>
+    <div class="col-span-2 flex justify-end">
+      <button class="btn btn-primary" disabled={full}>Add the link</button>
+    </div>
   </form>
 </Dialog>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { powerUp } from '$core/circuit/simulate';
 import { splitterHouse } from '$core/houses/half-wave-houses';
 import { twoSupplyHouse } from '$core/houses/powered-houses';
-import type { Call } from '$core/trade/vocabulary';
+import type { Call } from '$core/trade/calls';
 import { readStrands } from './live';
 
 function live({ wiring, world }: ReturnType<typeof twoSupplyHouse>, call: Call) {

@@ -1,6 +1,7 @@
 /** What a strand carries while the sheet is powered up. */
 import type { Meter } from '$core/circuit/meter';
-import { boards, landedTerminal, terminalId, type Strand, type Wiring } from '$core/wiring/graph';
+import { commonNode } from '$core/devices/boards/board';
+import { isSupply, landedTerminal, screwThat, type Strand, type Wiring } from '$core/wiring/graph';
 
 export interface StrandReading {
   /** `carries`: current flows; `waits`: it is live against a common and still; `dead`: neither. */
@@ -22,7 +23,7 @@ export function readStrands(wiring: Wiring, meter: Meter): Map<string, StrandRea
 
 function readStrand(strand: Strand, wiring: Wiring, meter: Meter): StrandReading {
   const amps = meter.amps(strand.id);
-  const end = landedTerminal(strand.equipment) ?? landedTerminal(strand.wall);
+  const end = landedTerminal(strand.far) ?? landedTerminal(strand.near);
   const volts = end === null ? null : againstCommon(end, wiring, meter);
   const state = amps > FLOWS ? 'carries' : (volts ?? 0) > LIVE_VOLTS ? 'waits' : 'dead';
   const text =
@@ -32,12 +33,11 @@ function readStrand(strand: Strand, wiring: Wiring, meter: Meter): StrandReading
 
 /** The best of the commons that share an island with the point. */
 function againstCommon(node: string, wiring: Wiring, meter: Meter): number | null {
-  const commons = [
-    ...boards(wiring).map((one) => one.id),
-    ...wiring.devices.flatMap((one) =>
-      one.kind === 'plug-in-transformer' || one.kind === 'added-transformer' ? [one.id] : []
-    )
-  ];
-  const volts = commons.flatMap((id) => meter.volts(node, terminalId(id, 'C')) ?? []);
+  const commons = wiring.devices
+    .filter(isSupply)
+    .flatMap((device) =>
+      device.kind === 'board' ? [commonNode(device)] : (screwThat(device, 'C')?.id ?? [])
+    );
+  const volts = commons.flatMap((common) => meter.volts(node, common) ?? []);
   return volts.length > 0 ? Math.max(...volts) : null;
 }

@@ -1,6 +1,11 @@
 <script lang="ts">
   /** A machine's strip: its marks, what else is under its screws, and the way to a common that no mark names. */
-  import type { Equipment } from '$core/job/schema';
+  import { SHORT_TEXT } from '$core/job/primitives';
+  import { boundsOf } from '$core/job/bounds';
+  import { addOtherLanding } from '$core/job/edits';
+  import { LIMITS } from '$core/job/limits';
+  import { Equipment } from '$core/job/schema';
+  import { readScrewName, screwName } from '$core/job/screws';
   import { TRACE_STEPS, traceOf, type TraceWay } from '$core/reading/trace-common';
   import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
@@ -8,14 +13,13 @@
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
   import { setMachine } from '../state/set';
-  import MarksToggle from './marks-toggle.svelte';
+  import ScrewList from './screw-list.svelte';
 
   interface Props {
     machine: Equipment;
-    index: number;
   }
 
-  let { machine, index }: Props = $props();
+  let { machine }: Props = $props();
   const place = getPlace();
   const trace = $derived(traceOf(machine));
   let otherMark = $state('');
@@ -33,15 +37,8 @@
 
   function addOther(event: SubmitEvent): void {
     event.preventDefault();
-    const mark = otherMark.trim().toUpperCase();
-    if (!/^[A-Z0-9+\-/]{1,8}$/.test(mark)) return;
-    setMachine(
-      place,
-      index,
-      'others',
-      [...machine.others, { mark, what: otherWhat.trim().slice(0, 120) }],
-      `Left on ${mark}`
-    );
+    if (!readScrewName(otherMark) || machine.others.length >= LIMITS['conductors of others'].most) return;
+    place.session.edit(addOtherLanding(place.job, machine.id, otherMark, otherWhat.trim().slice(0, 120)));
     otherMark = '';
     otherWhat = '';
   }
@@ -50,7 +47,7 @@
     event.preventDefault();
     if (spot.trim() === '') return;
     const found = { way, spot: spot.trim().slice(0, 40), at: new Date().toISOString(), note: '' };
-    setMachine(place, index, 'trace', [...machine.trace, found], `Common traced to ${found.spot}`);
+    setMachine(place, machine.id, 'trace', [...machine.trace, found], `Common traced to ${found.spot}`);
   }
 </script>
 
@@ -61,53 +58,54 @@
     <TextField
       label="What it is called here"
       value={machine.name}
-      onset={(value) => value && setMachine(place, index, 'name', value, 'Equipment: name')}
+      onset={(value) => value && setMachine(place, machine.id, 'name', value, 'Equipment: name')}
     />
     <TextField
       label="Where it stands"
       value={machine.place}
-      onset={(value) => setMachine(place, index, 'place', value, 'Equipment: place')}
+      onset={(value) => setMachine(place, machine.id, 'place', value, 'Equipment: place')}
     />
     <NumberField
       label="Transformer"
       unit="VA"
       value={machine.transformerVa}
-      least={1}
-      most={1000}
+      {...boundsOf(Equipment.entries.transformerVa)}
       digits={0}
-      onset={(value) => setMachine(place, index, 'transformerVa', value, 'Equipment: transformer')}
+      onset={(value) => setMachine(place, machine.id, 'transformerVa', value, 'Equipment: transformer')}
     />
     <NumberField
       label="Fuse on the board"
       unit="A"
       value={machine.fuseAmps}
-      least={0.1}
-      most={50}
-      onset={(value) => setMachine(place, index, 'fuseAmps', value, 'Equipment: fuse')}
+      {...boundsOf(Equipment.entries.fuseAmps)}
+      onset={(value) => setMachine(place, machine.id, 'fuseAmps', value, 'Equipment: fuse')}
     />
   </div>
   <p class="quiet mt-3 mb-2 text-sm">
     Terminals on its board, used or not. Nothing is landed on one that was not read.
   </p>
-  <MarksToggle
+  <ScrewList
+    where={machine.id}
+    screws={machine.screws}
     label="Terminals of {machine.name}"
-    marks={machine.marks}
-    onchange={(marks) => setMachine(place, index, 'marks', marks, 'Equipment: marks')}
+    limit="terminals of a machine"
   />
 
   <h3 class="mt-4 mb-1 font-semibold">Under a screw, and not the thermostat’s: leave</h3>
   <ul class="mb-2">
     {#each machine.others as other, at (at)}
       <li class="flex items-center justify-between gap-2">
-        <span><b>{other.mark}</b>: {other.what || 'another conductor'}, leave</span>
+        <span
+          ><b>{screwName(machine.screws, other.screw)}</b>: {other.what || 'another conductor'}, leave</span
+        >
         <button
           type="button"
           class="btn btn-ghost btn-sm"
-          aria-label="Take out {other.mark} {other.what}"
+          aria-label="Take out {screwName(machine.screws, other.screw)} {other.what}"
           onclick={() =>
             setMachine(
               place,
-              index,
+              machine.id,
               'others',
               machine.others.filter((_, position) => position !== at),
               'Left conductor taken out'
@@ -120,7 +118,7 @@
     <label class="flex w-20 flex-col gap-1 text-sm"
       >Screw <input
         class="input w-full uppercase"
-        maxlength="8"
+        maxlength="15"
         placeholder="Y"
         bind:value={otherMark}
       /></label
@@ -128,15 +126,15 @@
     <label class="flex flex-1 basis-40 flex-col gap-1 text-sm"
       >Where it goes <input
         class="input w-full"
-        maxlength="120"
+        maxlength={SHORT_TEXT}
         placeholder="outdoor unit"
         bind:value={otherWhat}
       /></label
     >
-    <button class="btn btn-outline" disabled={otherMark.trim() === ''}>Add</button>
+    <button class="btn btn-outline" disabled={!readScrewName(otherMark)}>Add</button>
   </form>
 
-  {#if trace.state !== 'marked' && machine.marks.length > 0}
+  {#if trace.state !== 'marked' && machine.screws.length > 0}
     <h3 class="mt-4 mb-1 font-semibold">Find the common</h3>
     <p class="mb-2">
       No screw is marked C. {traceWords[trace.state]}{trace.spot ? ` Common is at: ${trace.spot}.` : ''}
@@ -152,7 +150,7 @@
             onclick={() =>
               setMachine(
                 place,
-                index,
+                machine.id,
                 'trace',
                 machine.trace.filter((_, position) => position !== at),
                 'Finding taken out'

@@ -3,11 +3,16 @@ import type { ColourCode } from '$core/trade/colours';
 import type { EndSide } from '$core/trade/vocabulary';
 import {
   deviceOf,
+  markAt,
+  placeOf,
+  placeOfEnd,
+  sideOf,
   landedTerminal,
   printedMark,
-  splitTerminal,
+  STRAND_ENDS,
   type Landing,
   type Strand,
+  type StrandEnd,
   type TerminalId,
   type Wiring
 } from '$core/wiring/graph';
@@ -17,6 +22,8 @@ export interface EndView {
   readonly state: Landing['state'];
   /** The mark as printed, when landed. */
   readonly mark: string;
+  /** The place, where the conductors of this end go to more than one; else empty. */
+  readonly where: string;
   /** True when this end is elsewhere in the wiring that this one is compared with. */
   readonly moved: boolean;
 }
@@ -68,11 +75,14 @@ export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetV
   const known = new Set(wiring.cables.map((one) => one.id));
   const orphans = [...new Set(wiring.strands.map((one) => one.cable))].filter((id) => !known.has(id));
   const cables = [...wiring.cables, ...orphans.map((id) => ({ id, name: id, lengthM: null, gauge: null }))];
+  const several = severalPlaces(wiring);
   const groups = cables.map((cable) => ({
     cable: cable.id,
     name: cable.name,
     facts: cableFacts(cable.gauge, cable.lengthM),
-    rows: wiring.strands.filter((one) => one.cable === cable.id).map((one) => rowOf(one, wiring, against))
+    rows: wiring.strands
+      .filter((strand) => strand.cable === cable.id)
+      .map((strand) => rowOf(strand, { wiring, against, several }))
   }));
   const order = groups.flatMap((group) => group.rows.map((row) => row.id));
   return { groups, links: linksOf(wiring, against, order) };
@@ -85,15 +95,31 @@ function cableFacts(gauge: number | null, lengthM: number | null): string {
   ].join(', ');
 }
 
-function rowOf(strand: Strand, wiring: Wiring, against: Wiring | null): RowView {
+/** The ends whose conductors go to more than one place. */
+function severalPlaces(wiring: Wiring): ReadonlySet<StrandEnd> {
+  return new Set(
+    STRAND_ENDS.filter(
+      (end) => new Set(wiring.strands.flatMap((strand) => placeOfEnd(wiring, strand, end) ?? [])).size > 1
+    )
+  );
+}
+
+interface Drawn {
+  readonly wiring: Wiring;
+  readonly against: Wiring | null;
+  readonly several: ReadonlySet<StrandEnd>;
+}
+
+function rowOf(strand: Strand, { wiring, against, several }: Drawn): RowView {
   const other = against?.strands.find((one) => one.id === strand.id);
-  const end = (side: EndSide): EndView => {
+  const end = (side: StrandEnd): EndView => {
     const landing = strand[side];
     const terminal = landedTerminal(landing);
     return {
       state: landing.state,
       mark: terminal === null ? '' : printedMark(wiring, terminal),
-      moved: other !== undefined && hasMoved(landing, other[side])
+      where: several.has(side) ? (placeOf(wiring, placeOfEnd(wiring, strand, side) ?? '')?.name ?? '') : '',
+      moved: other !== undefined && against !== null && hasMoved([wiring, landing], [against, other[side]])
     };
   };
   return {
@@ -105,33 +131,40 @@ function rowOf(strand: Strand, wiring: Wiring, against: Wiring | null): RowView 
     stripe: strand.stripe,
     spliced: strand.spliced,
     continuity: strand.continuity,
-    wall: end('wall'),
-    equipment: end('equipment'),
+    wall: end('near'),
+    equipment: end('far'),
     fresh: against !== null && other === undefined
   };
 }
 
 /** The same mark on a new plate is no move to the eye. */
-function hasMoved(now: Landing, was: Landing): boolean {
+function hasMoved(...sides: readonly [readonly [Wiring, Landing], readonly [Wiring, Landing]]): boolean {
+  const [[, now], [, was]] = sides;
   if (sameLanding(now, was)) return false;
-  const marks = [now, was].map((one) =>
-    one.state === 'landed' ? splitTerminal(one.terminal).mark : one.state
+  const [is, before] = sides.map(([wiring, landing]) =>
+    landing.state === 'landed' ? meaningWord(wiring, landing.terminal) : landing.state
   );
-  return marks[0] !== marks[1];
+  return is !== before;
+}
+
+/** What a screw stands for; where nobody knows, the screw itself. */
+function meaningWord(wiring: Wiring, terminal: TerminalId): string {
+  return markAt(wiring, terminal) ?? terminal;
 }
 
 function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[]): LinkView[] {
   return wiring.links.map((link) => {
     const marks: [string, string] = [printedMark(wiring, link.a), printedMark(wiring, link.b)];
-    const [onA, onB] = [rowOn(wiring, link.a, link.place, order), rowOn(wiring, link.b, link.place, order)];
+    const side = sideOf(wiring, link.at);
+    const [onA, onB] = [rowOn(wiring, link.a, order), rowOn(wiring, link.b, order)];
     const rows = [...onA, ...onB].sort((a, b) => a - b);
-    const where = link.place === 'wall' ? 'at the wall' : 'at the equipment';
+    const where = side === 'wall' ? 'at the wall' : 'at the equipment';
     const kind =
       link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
     const apart = ownersApart(wiring, link.a, link.b);
     return {
       id: link.id,
-      side: link.place,
+      side,
       rows: [...new Set(rows)],
       marks,
       stub: onA.length > 0 ? marks[1] : marks[0],
@@ -139,7 +172,11 @@ function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[
         ? `${marks[0]} of the ${apart[0]} joined to ${marks[1]} of the ${apart[1]} ${where}`
         : `${marks[0]} and ${marks[1]} ${kind} ${where}`,
       moved:
-        against !== null && !against.links.some((one) => sameMarks(one.a, link.a) && sameMarks(one.b, link.b))
+        against !== null &&
+        !against.links.some(
+          (one) =>
+            sameMark([against, one.a], [wiring, link.a]) && sameMark([against, one.b], [wiring, link.b])
+        )
     };
   });
 }
@@ -150,12 +187,14 @@ function ownersApart(wiring: Wiring, a: TerminalId, b: TerminalId): [string, str
   return one && other && one.id !== other.id ? [one.name, other.name] : null;
 }
 
-function sameMarks(a: TerminalId, b: TerminalId): boolean {
-  return splitTerminal(a).mark === splitTerminal(b).mark;
+function sameMark(a: readonly [Wiring, TerminalId], b: readonly [Wiring, TerminalId]): boolean {
+  return meaningWord(...a) === meaningWord(...b);
 }
 
-function rowOn(wiring: Wiring, terminal: TerminalId, side: EndSide, order: readonly string[]): number[] {
-  const strand = wiring.strands.find((one) => landedTerminal(one[side]) === terminal);
+function rowOn(wiring: Wiring, terminal: TerminalId, order: readonly string[]): number[] {
+  const strand = wiring.strands.find((one) =>
+    STRAND_ENDS.some((end) => landedTerminal(one[end]) === terminal)
+  );
   const row = strand ? order.indexOf(strand.id) : -1;
   return row === -1 ? [] : [row];
 }

@@ -1,13 +1,12 @@
 <script lang="ts">
   /** The strand sheet with its cells live: arrows, letters and touch. */
   import { onMount, type Snippet } from 'svelte';
-  import {
-    conductorName,
-    endFrom,
-    setColourBeyond,
-    setConductorEnd,
-    setConductorField
-  } from '$core/job/edits';
+  import { setColourBeyond, setConductorField, setEndByWord } from '$core/job/edits';
+  import type { ConductorId } from '$core/job/ids';
+  import { conductorName } from '$core/job/names';
+  import { placesFor } from '$core/job/places';
+  import type { WhereId } from '$core/job/schema';
+  import { refName } from '$core/job/screws';
   import type { EndSide } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import ColourChip from './colour-chip.svelte';
@@ -47,10 +46,12 @@
     row: Math.min(spot.row, Math.max(0, rows.length - 1)),
     column: columns.includes(spot.column) ? spot.column : (columns[0] ?? 'colour')
   });
-  /** The sheet groups by cable; the record is a plain list. */
-  const indexOf = (row: RowView | undefined) => place.wiring.strands.findIndex((one) => one.id === row?.id);
+  const conductorOf = (row: RowView | undefined) =>
+    place.thermostat.conductors.find((conductor) => conductor.id === row?.id);
   const pickedRow = $derived(picking ? rows[picking.row] : undefined);
-  const picked = $derived(pickedRow ? place.thermostat.conductors[indexOf(pickedRow)] : undefined);
+  const picked = $derived(conductorOf(pickedRow));
+  const pickedEnd = $derived(picking?.column === 'equipment' ? ('far' as const) : ('near' as const));
+  const pickedScrew = $derived(picked?.[pickedEnd].on[0]);
 
   function focus(next: Spot): void {
     spot = next;
@@ -62,25 +63,25 @@
     if (first !== null && row >= 0) focus({ row, column: first.end });
   });
 
-  function setEnd(at: Spot, word: string): void {
-    const index = indexOf(rows[at.row]);
-    const side = at.column === 'equipment' ? 'equipment' : 'wall';
-    const device =
-      side === 'wall'
-        ? place.thermostat.id
-        : (place.thermostat.conductors[index]?.equipment.on[0]?.at ?? place.thermostat.equipment[0]);
-    if (index === -1 || device === undefined) return;
-    place.session.edit(setConductorEnd(place.job, place.index, index, side, endFrom(word, device)));
+  function setEnd(at: Spot, word: string, where: WhereId | null = null): void {
+    const conductor = conductorOf(rows[at.row]);
+    if (!conductor) return;
+    const end = at.column === 'equipment' ? 'far' : 'near';
+    if (placesFor(place.job, place.thermostat, end).length === 0) {
+      said = 'No machine is recorded yet that it could end at. Add one on Survey.';
+      return;
+    }
+    place.session.edit(setEndByWord(place.job, place.thermostat.id, conductor.id, end, word, where));
     said = place.session.said;
   }
 
   function setColour(at: Spot, code: ReturnType<typeof readColour>): void {
-    const index = indexOf(rows[at.row]);
-    if (index === -1) return;
+    const conductor = conductorOf(rows[at.row]);
+    if (!conductor) return;
     const step =
       only === 'equipment'
-        ? setColourBeyond(place.job, place.index, index, code)
-        : setConductorField(place.job, place.index, index, 'colour', code);
+        ? setColourBeyond(place.job, place.thermostat.id, conductor.id, code)
+        : setConductorField(place.job, place.thermostat.id, conductor.id, 'colour', code);
     place.session.edit(step);
     said = place.session.said;
   }
@@ -126,7 +127,7 @@
   }
 
   function type(letter: string): void {
-    typing = `${typing ?? ''}${letter.toUpperCase()}`.slice(0, 8);
+    typing = `${typing ?? ''}${letter.toUpperCase()}`.slice(0, 15);
     if (here.column !== 'colour' || typing.length < 2) return;
     const code = readColour(typing);
     if (code) setColour(here, code);
@@ -196,16 +197,10 @@
   open={picking !== null && (picking.column === 'wall' || picking.column === 'equipment')}
   side={picking?.column === 'equipment' ? 'equipment' : 'wall'}
   name={picked ? conductorName(picked) : ''}
-  current={pickedRow && picking && (picking.column === 'wall' || picking.column === 'equipment')
-    ? pickedRow[picking.column].state === 'landed'
-      ? pickedRow[picking.column].mark
-      : pickedRow[picking.column].state
-    : ''}
-  marks={picking?.column === 'equipment'
-    ? place.equipment.flatMap((one) => one.machine.marks)
-    : place.thermostat.marks}
-  onpick={(word) => {
-    if (picking) setEnd(picking, word);
+  current={pickedScrew ? refName(place.job, pickedScrew) : (picked?.[pickedEnd].state ?? '')}
+  places={placesFor(place.job, place.thermostat, pickedEnd, picked ?? null)}
+  onpick={(word, where) => {
+    if (picking) setEnd(picking, word, where);
     close();
   }}
   onclose={close}
@@ -222,7 +217,7 @@
   onclose={close}
 />
 <ConductorDialog
-  index={picking?.column === 'strand' && pickedRow ? indexOf(pickedRow) : null}
+  id={picking?.column === 'strand' && pickedRow ? (pickedRow.id as ConductorId) : null}
   onclose={close}
 />
 

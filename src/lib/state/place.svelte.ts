@@ -35,13 +35,12 @@ export class Place {
     return this.session.job;
   }
 
-  readonly index: number = $derived.by(() => this.job.thermostats.findIndex((one) => one.id === this.#id()));
-  readonly thermostat: Thermostat = $derived.by(() => this.job.thermostats[Math.max(0, this.index)]!);
+  readonly thermostat: Thermostat = $derived.by(
+    () => this.job.thermostats.find((one) => one.id === this.#id()) ?? this.job.thermostats[0]!
+  );
   readonly wiring: Wiring = $derived.by(() => wiringOf(this.job, this.thermostat));
-  readonly equipment: readonly { readonly index: number; readonly machine: Equipment }[] = $derived.by(() =>
-    this.job.equipment.flatMap((machine, index) =>
-      this.thermostat.equipment.includes(machine.id) ? [{ index, machine }] : []
-    )
+  readonly machines: readonly Equipment[] = $derived.by(() =>
+    this.job.equipment.filter((machine) => this.thermostat.equipment.includes(machine.id))
   );
   readonly recordFindings: readonly Finding[] = $derived.by(() =>
     sortFindings([...thermostatFindings(this.job, this.thermostat), ...unmatchedFindings(this.thermostat)])
@@ -78,7 +77,7 @@ export class Place {
 
   /** Ends that nobody has looked at. */
   readonly unread: { readonly wall: number; readonly equipment: number } = $derived.by(() => ({
-    wall: this.thermostat.conductors.filter((one) => one.wall.state === 'unseen').length,
-    equipment: this.thermostat.conductors.filter((one) => one.equipment.state === 'unseen').length
+    wall: this.thermostat.conductors.filter((one) => one.near.state === 'unseen').length,
+    equipment: this.thermostat.conductors.filter((one) => one.far.state === 'unseen').length
   }));
 }

@@ -1,6 +1,8 @@
 /** What the screens read of a place, over a session that is edited as a user would. */
 import { describe, expect, it } from 'vitest';
-import { chooseDevice, chooseMethod, observe, setConductorEnd } from '$core/job/edits';
+import { setConductorEnd } from '$core/job/edits';
+import { chooseDevice, chooseMethod, observe } from '$core/job/choices';
+import { NO_HISTORY } from '$core/job/history';
 import { makeId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
@@ -11,8 +13,10 @@ import { factText } from '../reasons/facts';
 import { Place } from './place.svelte';
 import { JobSession } from './session.svelte';
 
+const CLASSROOM = makeId('thermostat', 'classroom');
+
 function placeIn(thermostat: string, job: Job = SCHOOLHOUSE): Place {
-  const session = new JobSession(memoryStore(), { job, revision: 0, saved: '', past: [], future: [] });
+  const session = new JobSession(memoryStore(), { job, revision: 0, saved: '', history: NO_HISTORY });
   return new Place(
     () => session,
     () => thermostat
@@ -26,7 +30,12 @@ describe('a place', () => {
     const place = placeIn('th-classroom');
     expect(place.unread).toEqual({ wall: 0, equipment: 0 });
     expect(station(place, 'sheet')).toMatchObject({ says: 'both ends read', done: true });
-    place.session.edit(setConductorEnd(place.job, 0, 0, 'equipment', { state: 'unseen', on: [] }));
+    place.session.edit(
+      setConductorEnd(place.job, CLASSROOM, makeId('conductor', 'classroom-1'), 'far', {
+        state: 'unseen',
+        on: []
+      })
+    );
     expect(place.unread.equipment).toBe(1);
     expect(station(place, 'sheet')).toMatchObject({ says: '1 end not seen', done: false });
     place.session.undo();
@@ -36,11 +45,11 @@ describe('a place', () => {
   it('plans anew with each choice, and the rail says what was chosen', () => {
     const place = placeIn('th-classroom');
     expect(station(place, 'supply')).toMatchObject({ says: 'not chosen', done: false });
-    place.session.edit(chooseMethod(place.job, 0, 'new-cable', 'eight'));
+    place.session.edit(chooseMethod(place.job, CLASSROOM, 'new-cable', 'eight'));
     expect(place.plan.taken).toBe('new-cable');
     expect(station(place, 'supply')).toMatchObject({ says: 'Pull a new cable', done: true });
     expect(station(place, 'moves').says).toBe(`${place.plan.moves.length} moves`);
-    place.session.edit(chooseDevice(place.job, 0, null));
+    place.session.edit(chooseDevice(place.job, CLASSROOM, null));
     expect(place.device).toBeNull();
     expect(place.match).toBeNull();
     expect(station(place, 'thermostat')).toMatchObject({ says: 'none chosen', done: false });
@@ -57,7 +66,7 @@ describe('a place', () => {
 
   it('calls a way that is chosen and refused not done', () => {
     const place = placeIn('th-classroom');
-    place.session.edit(chooseMethod(place.job, 0, 'existing-c'));
+    place.session.edit(chooseMethod(place.job, CLASSROOM, 'existing-c'));
     expect(place.plan.options.find((one) => one.method === 'existing-c')?.verdict).toBe('no');
     expect(station(place, 'supply').done).toBe(false);
   });
@@ -70,7 +79,7 @@ describe('what a judgement rests on', () => {
     ['co-classroom-1', 'recorded: white conductor, wall on RH, equipment on R'],
     ['co-classroom-5', 'recorded: green conductor, wall coiled, equipment coiled'],
     ['ca-classroom', 'recorded: brown five-conductor cable'],
-    ['ln-classroom-1', 'recorded: link RH to RC at the wall'],
+    ['ln-classroom-1', 'recorded: jumper RH to RC at the wall'],
     ['call:cool1', 'solved: the circuit with cooling called'],
     ['eq-oil-furnace:secondary', 'solved: the transformer of Oil furnace'],
     ['eq-oil-furnace:coil-Y1', 'solved: the coil on Y1 of Oil furnace'],
@@ -85,7 +94,7 @@ describe('what a judgement rests on', () => {
     expect(factText(place, 'observed:flue')).toMatch(
       /^observed: Does the machine burn .* Burner with a flue$/
     );
-    place.session.edit(observe(place.job, 0, 'measured-volts', 27));
+    place.session.edit(observe(place.job, CLASSROOM, 'measured-volts', 27));
     expect(factText(place, 'observed:measured-volts')).toMatch(/27 V$/);
   });
 
@@ -153,7 +162,7 @@ describe('the bench', () => {
           id: makeId('thermostat', 'new'),
           conductors: [],
           links: [],
-          marks: [],
+          screws: [],
           observed: {}
         }
       ]
@@ -169,7 +178,7 @@ describe('the bench', () => {
     const place = placeIn('th-classroom');
     const bench = benchOf(place);
     expect(bench.cases).toHaveLength(1);
-    place.session.edit(chooseMethod(place.job, 0, 'plug-in-transformer', 'cord-on-face'));
+    place.session.edit(chooseMethod(place.job, CLASSROOM, 'plug-in-transformer', 'cord-on-face'));
     expect(bench.cases).toHaveLength(4);
     expect(new Set(bench.cases.map((one) => bench.caseText(one))).size).toBe(4);
   });

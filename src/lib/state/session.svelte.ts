@@ -3,12 +3,13 @@
  * each made from the revision before it. What cannot be saved is told, and the job stays here to be exported.
  */
 import { makeId } from '$core/job/ids';
-import type { Job } from '$core/job/schema';
+import { JOB_VERSION, type Job } from '$core/job/schema';
+import { edit as checkedEdit } from '$core/job/edit';
+import { faultText } from '$core/job/faults';
+import { lastDone, movedBy, nextAgain, NO_HISTORY, withStep, type History } from '$core/job/history';
 import { apply, describe, invert, type Step } from '$core/job/steps';
-import type { JobRecord, JobStore } from '$storage/port';
-
-/** Steps kept for undo; older ones are forgotten. */
-const MOST_STEPS = 200;
+import { adoptTicks } from '$core/plan/adopt-ticks';
+import type { JobRecord, JobStore, Opened } from '$storage/port';
 
 export type Keeping =
   | { readonly state: 'saved' | 'saving' }
@@ -17,61 +18,95 @@ export type Keeping =
 
 export class JobSession {
   job: Job = $state.raw(undefined as unknown as Job);
-  past: readonly Step[] = $state.raw([]);
-  future: readonly Step[] = $state.raw([]);
+  history: History = $state.raw(NO_HISTORY);
   keeping: Keeping = $state.raw({ state: 'saved' });
   /** What was last done, for screen readers and the foot of the page. */
   said = $state('');
+  /** Why the last edit was not made; empty once another one is. */
+  refused: readonly string[] = $state.raw([]);
+  /** What there is to say once of how the job was opened. */
+  notice: readonly string[] = $state.raw([]);
 
   readonly #store: JobStore;
   readonly #now: () => string;
   #revision: number;
+  /** The history as the store holds it. */
+  #stored: History = NO_HISTORY;
   #dirty = false;
   #busy: Promise<void> | null = null;
   #unwatch: () => void;
 
   /** `now` gives the time of a save as ISO text. */
-  constructor(store: JobStore, record: JobRecord, now: () => string = isoNow) {
+  constructor(
+    store: JobStore,
+    record: JobRecord,
+    { now = isoNow, opened = null }: { now?: () => string; opened?: Opened | null } = {}
+  ) {
     this.#store = store;
     this.#now = now;
     this.#revision = record.revision;
     this.#adopt(record);
     this.#unwatch = store.watch((id) => void this.#heard(id));
+    if (opened) this.#welcome(opened);
   }
 
-  edit(step: Step): void {
-    this.job = apply(this.job, step);
-    this.past = [...this.past, step].slice(-MOST_STEPS);
-    this.future = [];
+  /** Makes the edit where the job that comes of it holds; else says why not, and leaves everything as it is. */
+  edit(step: Step): boolean {
+    const edited = checkedEdit(this.job, step);
+    if (!edited.ok) {
+      this.refused = edited.faults.map(faultText);
+      this.said = `Not done: ${this.refused.join('; ')}`;
+      return false;
+    }
+    this.job = edited.job;
+    this.history = withStep(this.history, step);
+    this.refused = [];
     this.said = describe(step);
     this.#save();
+    return true;
   }
 
   get canUndo(): boolean {
-    return this.past.length > 0;
+    return lastDone(this.history) !== undefined;
   }
 
   get canRedo(): boolean {
-    return this.future.length > 0;
+    return nextAgain(this.history) !== undefined;
   }
 
   undo(): void {
-    const step = this.past.at(-1);
+    const step = lastDone(this.history);
     if (!step) return;
     this.job = apply(this.job, invert(step));
-    this.past = this.past.slice(0, -1);
-    this.future = [...this.future, step];
+    this.history = movedBy(this.history, -1);
     this.said = `Taken back: ${describe(step)}`;
     this.#save();
   }
 
   redo(): void {
-    const step = this.future.at(-1);
+    const step = nextAgain(this.history);
     if (!step) return;
     this.job = apply(this.job, step);
-    this.future = this.future.slice(0, -1);
-    this.past = [...this.past, step];
+    this.history = movedBy(this.history, 1);
     this.said = `Done again: ${describe(step)}`;
+    this.#save();
+  }
+
+  /** Says how an older job was opened, takes its ticks over into the log, and saves it as it is now, so that this is said once. */
+  #welcome({ from, historyLetGo }: Opened): void {
+    const older = from < JOB_VERSION;
+    const ticks = adoptTicks(this.job);
+    if (!older && !historyLetGo && !ticks) return;
+    this.notice = [
+      ...(older
+        ? [
+            `This job was kept by an earlier version. Everything in it is here, and it is kept in the new form from now on.`
+          ]
+        : []),
+      ...(ticks ? ['Moves that were ticked are in the log of what has been done now.'] : []),
+      ...(historyLetGo ? ['What could be undone before is not kept any longer: undo begins anew.'] : [])
+    ];
+    if (ticks) this.edit(ticks);
     this.#save();
   }
 
@@ -88,6 +123,7 @@ export class JobSession {
   keepMineAs(rest: string): string {
     this.job = { ...this.job, id: makeId('job', rest), name: `${this.job.name} (copy)`.slice(0, 120) };
     this.#revision = 0;
+    this.#stored = NO_HISTORY;
     this.keeping = { state: 'saved' };
     this.said = 'Kept as a job of its own';
     this.#save();
@@ -110,8 +146,8 @@ export class JobSession {
 
   #adopt(record: JobRecord): void {
     this.job = record.job;
-    this.past = record.past;
-    this.future = record.future;
+    this.history = record.history;
+    this.#stored = record.history;
     this.#revision = record.revision;
   }
 
@@ -130,11 +166,11 @@ export class JobSession {
       const record = {
         job: this.job,
         saved: this.#now(),
-        past: this.past,
-        future: this.future
+        history: this.history
       };
-      const saved = await this.#store.save(record, this.#revision);
+      const saved = await this.#store.save(record, this.#revision, this.#stored);
       if (saved.ok) {
+        this.#stored = record.history;
         this.#revision = saved.revision;
         this.keeping = { state: 'saved' };
       } else if (saved.reason === 'conflict') {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
+import { NO_HISTORY } from '$core/job/history';
 import { setStep } from '$core/job/steps';
 import { memoryStore } from '$storage/memory';
 import type { JobStore } from '$storage/port';
@@ -12,8 +13,8 @@ const rename = (session: JobSession, name: string) =>
 
 async function open(store: JobStore): Promise<JobSession> {
   const loaded = await store.load('job-oak');
-  if (loaded.ok) return new JobSession(store, loaded.record);
-  await store.save({ job: fresh(), saved: '', past: [], future: [] }, 0);
+  if (loaded.ok) return new JobSession(store, loaded.record, { opened: loaded.opened });
+  await store.save({ job: fresh(), saved: '', history: NO_HISTORY }, 0, NO_HISTORY);
   return open(store);
 }
 
@@ -88,10 +89,10 @@ describe('the open job', () => {
     let full = true;
     const session = await open({
       ...store,
-      save: (record, revision) =>
+      save: (record, revision, known) =>
         full && revision > 0
           ? Promise.resolve({ ok: false, reason: 'full', why: 'disk' })
-          : store.save(record, revision)
+          : store.save(record, revision, known)
     });
     rename(session, 'Beech');
     await session.settled();

@@ -1,4 +1,5 @@
 /** Short ways to the edits that a form makes. */
+import type { EquipmentId } from '$core/job/ids';
 import { setStep, type Path } from '$core/job/steps';
 import type { Job, Thermostat } from '$core/job/schema';
 import type { Survey } from '$core/job/survey-schema';
@@ -42,15 +43,15 @@ export function setThermostat<K extends keyof Thermostat>(
   value: Thermostat[K],
   label: string
 ): void {
-  setAt(place, ['thermostats', place.index, key], value, label);
+  setAt(place, ['thermostats', { id: place.thermostat.id }, key], value, label);
 }
 
 export function setMachine<K extends keyof Job['equipment'][number]>(
   place: Place,
-  index: number,
+  machine: EquipmentId,
   key: K,
   value: Job['equipment'][number][K],
   label: string
 ): void {
-  setAt(place, ['equipment', index, key], value, label);
+  setAt(place, ['equipment', { id: machine }, key], value, label);
 }

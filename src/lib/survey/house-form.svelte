@@ -1,5 +1,7 @@
 <script lang="ts">
   /** The house and who lives in it, from a few answers. */
+  import { boundsOf } from '$core/job/bounds';
+  import { BuildingFacts, Habits, Survey } from '$core/job/survey-schema';
   import { readWeather } from '$core/formats/weather-csv';
   import { faultText } from '$core/job/faults';
   import { WEATHER_PLACES } from '$core/house/weather';
@@ -48,16 +50,14 @@
       label="Heated floor"
       quantity="area"
       value={building.floorAreaM2}
-      least={1}
-      most={5000}
+      {...boundsOf(BuildingFacts.entries.floorAreaM2)}
       digits={0}
       onset={(value) => setBuilding(place, 'floorAreaM2', value, 'Heated floor')}
     />
     <NumberField
       label="Storeys"
       value={building.storeys}
-      least={1}
-      most={6}
+      {...boundsOf(BuildingFacts.entries.storeys)}
       digits={0}
       whole
       onset={(value) => setBuilding(place, 'storeys', value, 'Storeys')}
@@ -66,8 +66,7 @@
       label="Ceiling height"
       quantity="length"
       value={building.ceilingM}
-      least={1.5}
-      most={12}
+      {...boundsOf(BuildingFacts.entries.ceilingM)}
       onset={(value) => setBuilding(place, 'ceilingM', value, 'Ceiling height')}
     />
     <ChoiceField
@@ -107,15 +106,13 @@
       label="Heating gives"
       unit="kW"
       value={building.heatingKw}
-      least={0.1}
-      most={500}
+      {...boundsOf(BuildingFacts.entries.heatingKw)}
       onset={(value) => setBuilding(place, 'heatingKw', value, 'Heating power')}
     />
     <NumberField
       label="Heat for each unit paid"
       value={building.efficiency}
-      least={0.1}
-      most={8}
+      {...boundsOf(BuildingFacts.entries.efficiency)}
       digits={2}
       onset={(value) => setBuilding(place, 'efficiency', value, 'Efficiency')}
     />
@@ -123,8 +120,7 @@
       label="Price of a kWh"
       unit="$"
       value={building.pricePerKwh}
-      least={0.001}
-      most={20}
+      {...boundsOf(BuildingFacts.entries.pricePerKwh)}
       digits={3}
       onset={(value) => setBuilding(place, 'pricePerKwh', value, 'Price of a kWh')}
     />
@@ -161,8 +157,7 @@
       label="Comfortable"
       quantity="temperature"
       value={habits.comfortC}
-      least={5}
-      most={30}
+      {...boundsOf(Habits.entries.comfortC)}
       optional={false}
       onset={(value) => value !== null && setHabit(place, 'comfortC', value, 'Comfortable temperature')}
     />
@@ -170,8 +165,7 @@
       label="Set back to"
       quantity="temperature"
       value={habits.setbackC}
-      least={5}
-      most={30}
+      {...boundsOf(Habits.entries.setbackC)}
       optional={false}
       onset={(value) => value !== null && setHabit(place, 'setbackC', value, 'Set back to')}
     />
@@ -179,8 +173,7 @@
       label="Not below"
       quantity="temperature"
       value={survey.lowestC}
-      least={0}
-      most={25}
+      {...boundsOf(Survey.entries.lowestC)}
       optional={false}
       onset={(value) => value !== null && setSurvey(place, 'lowestC', value, 'Lowest temperature')}
     />
@@ -244,8 +237,7 @@
       label="Rebate"
       unit="$"
       value={survey.rebate}
-      least={0}
-      most={10000}
+      {...boundsOf(Survey.entries.rebate)}
       digits={0}
       onset={(value) => setSurvey(place, 'rebate', value, 'Rebate')}
     />

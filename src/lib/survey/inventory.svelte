@@ -1,7 +1,10 @@
 <script lang="ts">
   /** The machines, with their plates, breakers and what hangs on them. */
-  import { addMachine, machineIsUsed, removeMachine, shareMachine } from '$core/job/edits';
-  import { ACCESSORY_KINDS, FUELS, MACHINE_KINDS, type Accessory } from '$core/job/schema';
+  import { boundsOf } from '$core/job/bounds';
+  import { LIMITS } from '$core/job/limits';
+  import { addMachine, machineIsUsed, removeMachine, shareMachine } from '$core/job/machines';
+  import type { EquipmentId } from '$core/job/ids';
+  import { Equipment, ACCESSORY_KINDS, FUELS, MACHINE_KINDS, type Accessory } from '$core/job/schema';
   import ChoiceField from '../fields/choice-field.svelte';
   import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
@@ -31,16 +34,20 @@
     lamp: 'fault lamp'
   };
 
+  const full = $derived(
+    place.thermostat.equipment.length >= LIMITS['machines of a thermostat'].most ||
+      place.job.equipment.length >= LIMITS.machines.most
+  );
   const elsewhere = $derived(
     place.job.equipment.filter((one) => !place.thermostat.equipment.includes(one.id))
   );
 
-  function addAccessory(index: number, list: readonly Accessory[], kind: string): void {
+  function addAccessory(machine: EquipmentId, list: readonly Accessory[], kind: string): void {
     const found = ACCESSORY_KINDS.find((one) => one === kind);
     if (found)
       setMachine(
         place,
-        index,
+        machine,
         'accessories',
         [...list, { kind: found, ownRelay: 'unknown', note: '' }],
         `Accessory: ${accessoryNames[found]}`
@@ -49,15 +56,15 @@
 </script>
 
 <section class="flex flex-col gap-4" aria-label="The machines">
-  {#each place.equipment as { machine, index } (machine.id)}
+  {#each place.machines as machine (machine.id)}
     <div class="sheet-of-paper p-4">
       <div class="mb-2 flex items-start justify-between gap-2">
         <h2 class="section-title">{machine.name}</h2>
-        {#if place.equipment.length > 1 && !machineIsUsed(place.thermostat, machine.id)}
+        {#if place.machines.length > 1 && !machineIsUsed(place.thermostat, machine.id)}
           <button
             type="button"
             class="btn btn-ghost btn-sm"
-            onclick={() => place.session.edit(removeMachine(place.job, place.index, machine.id))}
+            onclick={() => place.session.edit(removeMachine(place.job, place.thermostat.id, machine.id))}
             >Take out</button
           >
         {/if}
@@ -70,78 +77,75 @@
         <TextField
           label="Called here"
           value={machine.name}
-          onset={(value) => value && setMachine(place, index, 'name', value, 'Name of the machine')}
+          onset={(value) => value && setMachine(place, machine.id, 'name', value, 'Name of the machine')}
         />
         <TextField
           label="Stands"
           value={machine.place}
-          onset={(value) => setMachine(place, index, 'place', value, 'Where it stands')}
+          onset={(value) => setMachine(place, machine.id, 'place', value, 'Where it stands')}
         />
         <ChoiceField
           label="Kind"
           value={machine.kind}
           choices={MACHINE_KINDS.map((one) => [one, kinds[one]] as const)}
-          onset={(value) => setMachine(place, index, 'kind', value, 'Kind of machine')}
+          onset={(value) => setMachine(place, machine.id, 'kind', value, 'Kind of machine')}
         />
         <ChoiceField
           label="Fuel"
           value={machine.fuel}
           choices={FUELS.map((one) => [one, one === 'unknown' ? 'not known' : one] as const)}
-          onset={(value) => setMachine(place, index, 'fuel', value, 'Fuel')}
+          onset={(value) => setMachine(place, machine.id, 'fuel', value, 'Fuel')}
         />
         <TextField
           label="Maker"
           value={machine.maker}
-          onset={(value) => setMachine(place, index, 'maker', value, 'Maker')}
+          onset={(value) => setMachine(place, machine.id, 'maker', value, 'Maker')}
         />
         <TextField
           label="Model"
           value={machine.model}
-          onset={(value) => setMachine(place, index, 'model', value, 'Model')}
+          onset={(value) => setMachine(place, machine.id, 'model', value, 'Model')}
         />
         <TextField
           label="Serial"
           value={machine.serial}
-          onset={(value) => setMachine(place, index, 'serial', value, 'Serial')}
+          onset={(value) => setMachine(place, machine.id, 'serial', value, 'Serial')}
         />
         <NumberField
           label="Transformer"
           unit="VA"
           value={machine.transformerVa}
-          least={1}
-          most={1000}
+          {...boundsOf(Equipment.entries.transformerVa)}
           digits={0}
-          onset={(value) => setMachine(place, index, 'transformerVa', value, 'Transformer')}
+          onset={(value) => setMachine(place, machine.id, 'transformerVa', value, 'Transformer')}
         />
         <NumberField
           label="Heat stages"
           value={machine.heatStages}
-          least={0}
-          most={4}
+          {...boundsOf(Equipment.entries.heatStages)}
           digits={0}
           whole
-          onset={(value) => setMachine(place, index, 'heatStages', value, 'Heat stages')}
+          onset={(value) => setMachine(place, machine.id, 'heatStages', value, 'Heat stages')}
         />
         <NumberField
           label="Compressor stages"
           value={machine.coolStages}
-          least={0}
-          most={4}
+          {...boundsOf(Equipment.entries.coolStages)}
           digits={0}
           whole
-          onset={(value) => setMachine(place, index, 'coolStages', value, 'Compressor stages')}
+          onset={(value) => setMachine(place, machine.id, 'coolStages', value, 'Compressor stages')}
         />
         <TextField
           label="Breaker"
           value={machine.breaker}
           placeholder="as the panel names it"
-          onset={(value) => setMachine(place, index, 'breaker', value, 'Breaker')}
+          onset={(value) => setMachine(place, machine.id, 'breaker', value, 'Breaker')}
         />
         <TextField
           label="Service switch"
           value={machine.serviceSwitch}
           placeholder="where it is"
-          onset={(value) => setMachine(place, index, 'serviceSwitch', value, 'Service switch')}
+          onset={(value) => setMachine(place, machine.id, 'serviceSwitch', value, 'Service switch')}
         />
       </div>
       <ul class="mt-3">
@@ -155,7 +159,7 @@
               onset={(value) =>
                 setMachine(
                   place,
-                  index,
+                  machine.id,
                   'accessories',
                   machine.accessories.map((one, position) =>
                     position === at ? { ...one, ownRelay: value } : one
@@ -169,7 +173,7 @@
               onclick={() =>
                 setMachine(
                   place,
-                  index,
+                  machine.id,
                   'accessories',
                   machine.accessories.filter((_, position) => position !== at),
                   'Accessory taken out'
@@ -183,8 +187,9 @@
         <select
           class="select w-full"
           value=""
+          disabled={machine.accessories.length >= LIMITS.accessories.most}
           onchange={(event) => {
-            addAccessory(index, machine.accessories, event.currentTarget.value);
+            addAccessory(machine.id, machine.accessories, event.currentTarget.value);
             event.currentTarget.value = '';
           }}
         >
@@ -197,8 +202,9 @@
   <button
     type="button"
     class="btn btn-outline self-start"
+    disabled={full}
     onclick={() =>
-      place.session.edit(addMachine(place.job, place.index, `Machine ${place.equipment.length + 1}`))}
+      place.session.edit(addMachine(place.job, place.thermostat.id, `Machine ${place.machines.length + 1}`))}
     >+ Machine</button
   >
   {#if elsewhere.length > 0}
@@ -209,7 +215,7 @@
         value=""
         onchange={(event) => {
           const found = elsewhere.find((one) => one.id === event.currentTarget.value);
-          if (found) place.session.edit(shareMachine(place.job, place.index, found.id));
+          if (found) place.session.edit(shareMachine(place.job, place.thermostat.id, found.id));
           event.currentTarget.value = '';
         }}
       >

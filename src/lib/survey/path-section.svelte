@@ -1,6 +1,10 @@
 <script lang="ts">
   /** The way that a new cable would take. */
+  import { SHORT_TEXT } from '$core/job/primitives';
+  import { boundsOf } from '$core/job/bounds';
+  import { CablePath } from '$core/job/survey-schema';
   import { cableAdvice, MOST_DROP_V } from '$core/survey/cable-path';
+  import { LIMITS } from '$core/job/limits';
   import type { Stretch } from '$core/job/survey-schema';
   import { fromShown, shownText, unitName } from '$core/trade/units';
   import ChoiceField from '../fields/choice-field.svelte';
@@ -11,7 +15,7 @@
   const place = getPlace();
   const path = $derived(place.thermostat.path);
   const units = $derived(place.job.units);
-  const used = $derived(place.thermostat.conductors.filter((one) => one.wall.state === 'landed').length);
+  const used = $derived(place.thermostat.conductors.filter((one) => one.near.state === 'landed').length);
   const advice = $derived(cableAdvice(path, used + 1));
   let name = $state('');
   let length = $state('');
@@ -68,7 +72,7 @@
   </ul>
   <form class="grid grid-cols-2 items-end gap-2 sm:grid-cols-4" onsubmit={add}>
     <label class="flex flex-col gap-1 text-sm"
-      >Stretch <input class="input w-full" maxlength="120" bind:value={name} /></label
+      >Stretch <input class="input w-full" maxlength={SHORT_TEXT} bind:value={name} /></label
     >
     <label class="flex flex-col gap-1 text-sm"
       >Length, {unitName('length', units)}
@@ -84,15 +88,16 @@
       ]}
       onset={(value) => (held = value)}
     />
-    <button class="btn btn-outline" disabled={!holds}>Add</button>
+    <button class="btn btn-outline" disabled={!holds || path.stretches.length >= LIMITS.stretches.most}
+      >Add</button
+    >
   </form>
   {#if path.stretches.length > 0}
     <div class="mt-3 grid gap-3 sm:grid-cols-[12rem_1fr]">
       <NumberField
         label="More conductors than today"
         value={path.more}
-        least={0}
-        most={10}
+        {...boundsOf(CablePath.entries.more)}
         digits={0}
         whole
         optional={false}

@@ -1,7 +1,8 @@
 <script lang="ts">
   /** The old outline against the new plate, drawn to scale. */
+  import { boundsOf } from '$core/job/bounds';
+  import { WallFace } from '$core/job/survey-schema';
   import { ANY_CONNECTED } from '$core/match/catalogue';
-  import type { WallFace } from '$core/job/survey-schema';
   import { fitWall } from '$core/survey/wall';
   import { shownText } from '$core/trade/units';
   import ChoiceField from '../fields/choice-field.svelte';
@@ -44,8 +45,7 @@
         label="Old mark, width"
         quantity="small-length"
         value={face.outlineWidthMm}
-        least={5}
-        most={600}
+        {...boundsOf(WallFace.entries.outlineWidthMm)}
         digits={units.length === 'ft' ? 2 : 0}
         onset={(value) => set('outlineWidthMm', value, 'Width of the old mark')}
       />
@@ -53,8 +53,7 @@
         label="Old mark, height"
         quantity="small-length"
         value={face.outlineHeightMm}
-        least={5}
-        most={600}
+        {...boundsOf(WallFace.entries.outlineHeightMm)}
         digits={units.length === 'ft' ? 2 : 0}
         onset={(value) => set('outlineHeightMm', value, 'Height of the old mark')}
       />

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The next most useful observation, with its answers as buttons and what each would make of the beliefs. */
-  import { observe } from '$core/job/edits';
+  import { observe } from '$core/job/choices';
   import { EVIDENCE } from '$core/identify/evidence/registry';
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
@@ -23,7 +23,7 @@
 
   function answer(value: string | number): void {
     if (!shown) return;
-    place.session.edit(observe(place.job, place.index, shown.id, value));
+    place.session.edit(observe(place.job, place.thermostat.id, shown.id, value));
     picked = null;
     volts = '';
   }

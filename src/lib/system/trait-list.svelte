@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Stages, reversing valve, supplies, who runs the blower: each with its own doubt and what would settle it. */
-  import { observe } from '$core/job/edits';
+  import { observe } from '$core/job/choices';
   import { TRAIT_QUESTIONS } from '$core/identify/traits/registry';
   import { percentText } from '$core/trade/figures';
   import { getPlace } from '../state/context';
@@ -46,7 +46,7 @@
                       aria-pressed={picked}
                       onclick={() =>
                         place.session.edit(
-                          observe(place.job, place.index, question.id, picked ? null : value.value)
+                          observe(place.job, place.thermostat.id, question.id, picked ? null : value.value)
                         )}>{value.label}</button
                     >
                   {/each}

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** One transformer that several thermostats hang on: what they draw together, and what would be enough. */
   import type { SharedSupply } from '$core/plan/shared-supply';
-  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import { callName } from '$core/trade/calls';
   import { getPlace } from '../state/context';
   import { setMachine } from '../state/set';
 
@@ -11,7 +11,6 @@
 
   let { shared }: Props = $props();
   const place = getPlace();
-  const index = $derived(place.job.equipment.findIndex((one) => one.id === shared.machine));
   const names = $derived(
     place.job.thermostats.filter((one) => shared.thermostats.includes(one.id)).map((one) => one.name)
   );
@@ -21,7 +20,7 @@
   function plan(wanted: number | null): void {
     setMachine(
       place,
-      index,
+      shared.machine,
       'plannedVa',
       wanted,
       wanted === null ? 'Keep the transformer' : `Transformer of ${wanted} VA`
@@ -54,7 +53,7 @@
       <tbody>
         {#each shared.rows as row (row.call)}
           <tr data-over={row.share > 1}
-            ><th scope="row" class="font-normal">{CALL_NAMES[row.call]}</th>
+            ><th scope="row" class="font-normal">{callName(row.call)}</th>
             <td class="text-right">{va(row.before)}</td>
             <td class="text-right">{va(row.after)}</td>
             <td class="text-right font-semibold"

@@ -41,7 +41,7 @@ export function jointPictures({
   return new Map(
     places.flatMap(({ thermostat, option }) => {
       const own = moves.filter((one) => one.thermostats.includes(thermostat.id));
-      const along = wiringsAlong(option.before, own);
+      const along = wiringsAlong(option.now, own);
       return own.map((move, at) => [move.id, [along[at], along[at + 1]]] as const);
     })
   );

@@ -1,5 +1,5 @@
 import { conductorOhms, type Gauge } from '../../trade/cable';
-import { colourName, usualColours } from '../../trade/colours';
+import { colourName, usualColours, type ColourCode } from '../../trade/colours';
 import { finding, type Finding } from '../../trade/findings';
 import {
   landed,
@@ -82,6 +82,21 @@ function usedEnds(wiring: Wiring): Ends[] {
   });
 }
 
+/** The colour that a terminal's conductor usually has. */
+const CUSTOM: Readonly<Record<string, ColourCode>> = {
+  R: 'RD',
+  RH: 'RD',
+  RC: 'RD',
+  C: 'BU',
+  W1: 'WH',
+  Y1: 'YE',
+  G: 'GN',
+  OB: 'OG',
+  O: 'OG',
+  W2: 'BN',
+  AUX: 'BN'
+};
+
 /** Usual colours where a terminal has one, so that the next person finds what they expect; the mark stays the truth. */
 function withCable(
   wiring: Wiring,
@@ -90,25 +105,12 @@ function withCable(
   { conductors, lengthM }: { readonly conductors: number; readonly lengthM: number }
 ): Wiring {
   const colours = usualColours(Math.min(conductors, 8));
-  const custom: Readonly<Record<string, string>> = {
-    R: 'RD',
-    RH: 'RD',
-    RC: 'RD',
-    C: 'BU',
-    W1: 'WH',
-    Y1: 'YE',
-    G: 'GN',
-    OB: 'OG',
-    O: 'OG',
-    W2: 'BN',
-    AUX: 'BN'
-  };
   const free = [...colours];
   const take = (wanted: string | undefined) => {
     const index = free.findIndex((one) => one === wanted);
     return free.splice(index === -1 ? free.length - 1 : index, 1)[0] ?? null;
   };
-  const hasCustom = ends.map((one) => custom[markAt(wiring, one.wall) ?? '']);
+  const hasCustom = ends.map((one) => CUSTOM[markAt(wiring, one.wall) ?? '']);
   const order = ends.map((_, index) => index).sort((a, b) => Number(!hasCustom[a]) - Number(!hasCustom[b]));
   const chosen = new Map(order.map((index) => [index, take(hasCustom[index])]));
   const strand = (number: number, colour: Strand['colour'], near: Landing, far: Landing): Strand => ({

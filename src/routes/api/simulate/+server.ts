@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import { toleranceRun } from '$core/circuit/tolerance';
 import { callReport, simulateReport } from '$core/formats/reports';
 import { powerable, powerPlan } from '$core/plan/powered';
-import { CALLS } from '$core/trade/vocabulary';
+import { CallText, WIRING_STATES, type WiringState } from '$core/job/bench-schema';
 import { planOf, readPlanRequest } from '$lib/server/plan-request';
 import { inTurn, type Turn } from '$lib/server/turns';
 import type { Plan } from '$core/plan/plan';
@@ -14,8 +14,15 @@ const MOST_DRAWS = 20_000;
 const AT_ONCE = 200;
 
 const further = {
-  wiring: v.optional(v.picklist(['before', 'after'], 'before or after'), 'before'),
-  call: v.optional(v.picklist(CALLS, `one of ${CALLS.join(', ')}`)),
+  /** `before` is the older word for `found`. */
+  wiring: v.optional(
+    v.pipe(
+      v.picklist([...WIRING_STATES, 'before'], 'found, now or after'),
+      v.transform((state): WiringState => (state === 'before' ? 'found' : state))
+    ),
+    'found'
+  ),
+  call: v.optional(CallText),
   /** Draws of the tolerance run; none where it is left out. */
   draws: v.optional(
     v.pipe(
@@ -55,7 +62,7 @@ export const POST: RequestHandler = async ({ request }) => {
   });
 };
 
-async function spread(plan: Plan, wiring: 'before' | 'after', draws: number, seed: number, turn: Turn) {
+async function spread(plan: Plan, wiring: WiringState, draws: number, seed: number, turn: Turn) {
   const subject = powerable(plan, wiring);
   if ('code' in subject) return null;
   const run = toleranceRun({ ...subject, draws, seed });

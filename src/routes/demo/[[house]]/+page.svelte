@@ -3,6 +3,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { NO_HISTORY } from '$core/job/history';
   import { DEMO_HOUSES } from '$demo/jobs';
   import { jobStore } from '$lib/state/store';
 
@@ -15,8 +16,9 @@
     const there = await store.load(house.id);
     if (!there.ok) {
       const saved = await store.save(
-        { job: house, saved: new Date().toISOString(), past: [], future: [] },
-        0
+        { job: house, saved: new Date().toISOString(), history: NO_HISTORY },
+        0,
+        NO_HISTORY
       );
       if (!saved.ok && saved.reason !== 'conflict') {
         trouble = saved.why;

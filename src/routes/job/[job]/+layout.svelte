@@ -29,7 +29,7 @@
     const loaded = await jobStore().load(id);
     session?.close();
     failed = loaded.ok ? null : loaded;
-    session = loaded.ok ? new JobSession(jobStore(), loaded.record) : null;
+    session = loaded.ok ? new JobSession(jobStore(), loaded.record, { opened: loaded.opened }) : null;
   }
 
   onDestroy(() => session?.close());

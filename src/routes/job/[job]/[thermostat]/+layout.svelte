@@ -1,9 +1,11 @@
 <script lang="ts">
   /** The frame of all stations: the job above, the rail beside, the standing always in sight. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import type { Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { addThermostat } from '$core/job/edits';
+  import { LIMITS } from '$core/job/limits';
+  import { addThermostat } from '$core/job/machines';
   import Dialog from '$lib/frame/dialog.svelte';
   import { bringCurrentIntoSight } from '$lib/frame/in-sight';
   import KeepingNotice from '$lib/frame/keeping-notice.svelte';
@@ -62,8 +64,11 @@
           href="/job/{session.job.id}/{place.thermostat.id}/together">All together</a
         >
       {/if}
-      <button type="button" class="btn btn-ghost btn-sm flex-none" onclick={() => (adding = true)}
-        >+ Thermostat</button
+      <button
+        type="button"
+        class="btn btn-ghost btn-sm flex-none"
+        disabled={session.job.thermostats.length >= LIMITS.thermostats.most}
+        onclick={() => (adding = true)}>+ Thermostat</button
       >
     </nav>
     <Standing />
@@ -84,7 +89,7 @@
   <form class="grid gap-3" onsubmit={add}>
     <label class="flex flex-col gap-1 text-sm"
       >Where it hangs
-      <input class="input w-full" name="name" maxlength="120" placeholder="Upstairs" />
+      <input class="input w-full" name="name" maxlength={SHORT_TEXT} placeholder="Upstairs" />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >Its conductors go to

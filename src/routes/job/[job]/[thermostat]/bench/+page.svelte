@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Station: the bench. The plan is powered up before anybody touches a wire. */
-  import { CALL_NAMES } from '$core/trade/vocabulary';
+  import { WIRING_STATE_NAMES, WIRING_STATES, type WiringState } from '$core/job/bench-schema';
+  import { capital } from '$core/job/names';
+  import { callName } from '$core/trade/calls';
   import { Bench } from '$lib/bench/bench.svelte';
   import LiveSheet from '$lib/bench/live-sheet.svelte';
   import Loads from '$lib/bench/loads.svelte';
@@ -16,16 +18,22 @@
 
   const place = getPlace();
   const bench = new Bench(() => place);
-  const otherName = $derived(bench.which === 'after' ? 'Before' : 'After');
+  const otherName = $derived(capital(WIRING_STATE_NAMES[bench.which === 'after' ? 'found' : 'after']));
+  /** As it is now differs from as found once something has been done. */
+  const states = $derived(
+    WIRING_STATES.filter((state) => state !== 'now' || place.plan.done.some((entry) => entry.change !== null))
+  );
   let picked = $state<string | null>(null);
   const bout = $derived(bench.now);
   const reading = $derived(bout.ok && picked !== null ? bout.powered.strands.get(picked) : undefined);
   const pickedName = $derived(bench.sound.strands.find((one) => one.id === picked)?.name ?? '');
   const pulls = $derived(
-    bench.faults.filter((one) => one.kind === 'conductor-loose' && one.id.includes(`:${picked}:`))
+    bench.faults.filter(
+      (fault) => fault.kind === 'conductor-loose' && (fault.hits.strands ?? []).includes(picked ?? '')
+    )
   );
 
-  function setWhich(which: 'before' | 'after'): void {
+  function setWhich(which: WiringState): void {
     bench.which = which;
     bench.wrong = [];
     bench.probes = [null, null];
@@ -41,13 +49,13 @@
       <p class="quiet">The wiring powered up on paper. Nothing here touches the house.</p>
     </div>
     <span class="join" role="group" aria-label="Which wiring">
-      {#each ['before', 'after'] as const as which (which)}
+      {#each states as which (which)}
         <button
           type="button"
           class="btn join-item {bench.which === which ? 'btn-neutral' : 'btn-outline'}"
           aria-pressed={bench.which === which}
           disabled={which === 'after' && bench.after === null}
-          onclick={() => setWhich(which)}>{which === 'before' ? 'Before' : 'After'}</button
+          onclick={() => setWhich(which)}>{capital(WIRING_STATE_NAMES[which])}</button
         >
       {/each}
     </span>
@@ -65,7 +73,7 @@
             class="btn min-h-11"
             class:btn-primary={bench.call === call}
             aria-pressed={bench.call === call}
-            onclick={() => (bench.wanted = call)}>{CALL_NAMES[call]}</button
+            onclick={() => (bench.wanted = call)}>{callName(call)}</button
           >
         {/each}
       </div>
@@ -143,7 +151,7 @@
                 class="btn btn-sm"
                 aria-pressed={bench.wrong.includes(fault.id)}
                 onclick={() => bench.toggle(fault.id)}
-                >{bench.wrong.includes(fault.id) ? 'Put back' : 'Pull off'} at the {fault.id.endsWith(':wall')
+                >{bench.wrong.includes(fault.id) ? 'Put back' : 'Pull off'} at the {fault.hits.end === 'near'
                   ? 'wall'
                   : 'equipment'}</button
               >

@@ -2,9 +2,9 @@
   /** Station: the move list, with the sheet before and after; made to be printed and carried. */
   import Printer from '@lucide/svelte/icons/printer';
   import { deviceName } from '$core/match/catalogue';
-  import { tickMove } from '$core/job/edits';
+  import { doMove, takeBack } from '$core/plan/doing';
   import type { Move } from '$core/plan/move-types';
-  import { moveKey, wiringsAlong } from '$core/plan/moves';
+  import { movesDone, wiringsAlong, type DoneMove } from '$core/plan/moves';
   import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
@@ -24,28 +24,32 @@
   const plan = $derived(place.plan);
   const taken = $derived(plan.options.find((one) => one.method === plan.taken));
   const before = $derived(sheetView(plan.wiringBefore));
-  const after = $derived(plan.wiringAfter && taken ? sheetView(plan.wiringAfter, taken.before) : null);
+  const after = $derived(plan.wiringAfter && taken ? sheetView(plan.wiringAfter, plan.wiringFound) : null);
   const title = $derived(
     `${place.job.name}, ${place.thermostat.name}: ${deviceName(plan.device)}, ${(taken?.title ?? '').toLowerCase()}`
   );
+  const done = $derived(movesDone(plan.wiringFound, plan.done));
   const groups = $derived(groupMoves(plan.moves));
+  const doneGroups = $derived(groupMoves(done));
   const conditions = $derived(
     [...place.safety.findings, ...(taken?.findings ?? [])].filter((one) => one.level !== 'note')
   );
 
-  const doneAt = $derived(new Map(place.thermostat.done.map((one) => [one.key, one.at])));
-  const doneCount = $derived(plan.moves.filter((one) => doneAt.has(moveKey(one))).length);
-  /** Ticked in a plan that has changed since: done in the house, and not on this list. */
-  const orphans = $derived(
-    place.thermostat.done.filter((one) => !plan.moves.some((move) => moveKey(move) === one.key)).length
-  );
-  const next = $derived(plan.moves.find((one) => !doneAt.has(moveKey(one))));
-  const along = $derived(taken ? wiringsAlong(taken.before, plan.moves) : []);
+  const next = $derived(plan.moves[0]);
+  const alongDone = $derived(wiringsAlong(plan.wiringFound, done));
+  const along = $derived(wiringsAlong(plan.wiringNow, plan.moves));
   const timeOf = (iso: string) =>
     new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
 
+  const now = () => new Date(clock.now).toISOString();
+
   function tick(move: Move): void {
-    place.session.edit(tickMove(place.job, place.index, moveKey(move), new Date(clock.now).toISOString()));
+    place.session.edit(doMove(place.job, place.thermostat.id, plan, move, now()));
+  }
+
+  function untick({ entry }: DoneMove): void {
+    const step = takeBack(place.job, place.thermostat.id, plan, entry.id, now());
+    if (step) place.session.edit(step);
   }
 
   let busy = $state(false);
@@ -82,7 +86,7 @@
   }
 
   function head(name: string): string {
-    const machine = place.equipment.find((one) => one.machine.name === name)?.machine;
+    const machine = place.machines.find((one) => one.name === name);
     return machine?.place ? `${name}, ${machine.place}` : placeHead(name);
   }
 </script>
@@ -127,7 +131,7 @@
     </section>
   {/if}
 
-  {#if plan.moves.length === 0}
+  {#if plan.moves.length === 0 && done.length === 0}
     <section class="sheet-of-paper p-4">
       <h2 class="section-title mb-1">Nothing is moved</h2>
       <p>
@@ -151,7 +155,7 @@
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
       <h2 class="section-title mb-2">
         One conductor at a time <span class="quiet text-sm font-normal" data-progress
-          >{doneCount} of {plan.moves.length} done</span
+          >{done.length} of {done.length + plan.moves.length} done</span
         >
       </h2>
       <p class="no-print mb-1">
@@ -159,23 +163,42 @@
         <a class="underline" href="sheet">the strand sheet</a>, and come back: the plan is made anew and keeps
         what is ticked.
       </p>
-      {#if orphans > 0}
+      {#if plan.misfits.length > 0}
         <p class="mb-1" role="status">
-          {orphans}
-          {orphans === 1 ? 'act that was' : 'acts that were'} done stand in no move of this plan any more: see that
-          the sheet shows the house as it is now.
+          {plan.misfits.length}
+          {plan.misfits.length === 1 ? 'thing that was' : 'things that were'} done no longer {plan.misfits
+            .length === 1
+            ? 'fits'
+            : 'fit'} the record, since that was changed: see that the sheet shows the house as it is now.
         </p>
       {/if}
-      {#each groups as group (group.first)}
+      {#each doneGroups as group (group.first)}
         <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.key)}</h3>
         <ol start={group.first} class="flex list-none flex-col">
-          {#each group.moves as move, index (move.id)}
-            {@const at = doneAt.get(moveKey(move))}
+          {#each group.moves as move, index (move.entry.id)}
             {@const position = group.first + index}
             <MoveRow
               {move}
               number={position}
-              done={at === undefined ? null : timeOf(at)}
+              done={timeOf(move.entry.at)}
+              next={false}
+              before={alongDone[position - 1]}
+              after={alongDone[position]}
+              ontick={() => untick(move)}
+            />
+          {/each}
+        </ol>
+      {/each}
+      {#if plan.moves.length === 0}<p class="mt-3 font-semibold">All is done.</p>{/if}
+      {#each groups as group (group.first)}
+        <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.key)}</h3>
+        <ol start={done.length + group.first} class="flex list-none flex-col">
+          {#each group.moves as move, index (move.id)}
+            {@const position = group.first + index}
+            <MoveRow
+              {move}
+              number={done.length + position}
+              done={null}
               next={move === next}
               before={along[position - 1]}
               after={along[position]}

@@ -5,9 +5,11 @@
   import Tag from '@lucide/svelte/icons/tag';
   import Plus from '@lucide/svelte/icons/plus';
   import { MediaQuery } from 'svelte/reactivity';
-  import { addConductor, removeCable, setPlateMarks, setThermostatField } from '$core/job/edits';
+  import { addConductor, removeCable, setConductors } from '$core/job/edits';
+  import { setThermostatField } from '$core/job/choices';
+  import type { CableId } from '$core/job/ids';
+  import { LIMITS } from '$core/job/limits';
   import type { Thermostat } from '$core/job/schema';
-  import { setStep } from '$core/job/steps';
   import { readConductors, writeConductors } from '$core/formats/conductors-csv';
   import { faultText } from '$core/job/faults';
   import { MOST_BYTES } from '$core/formats/job-json';
@@ -17,7 +19,7 @@
   import FindingList from '$lib/reasons/finding-list.svelte';
   import CableDialog from '$lib/sheet/cable-dialog.svelte';
   import LinkDialog from '$lib/sheet/link-dialog.svelte';
-  import MarksToggle from '$lib/sheet/marks-toggle.svelte';
+  import ScrewList from '$lib/sheet/screw-list.svelte';
   import FoundEnds from '$lib/sheet/found-ends.svelte';
   import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import MachineSection from '$lib/sheet/machine-section.svelte';
@@ -33,7 +35,7 @@
   let standing = $state<EndSide | 'both'>(narrow.current && first ? first.end : 'both');
   const only = $derived<EndSide | null>(standing === 'both' ? (narrow.current ? 'wall' : null) : standing);
   let cableOpen = $state(false);
-  let cableIndex = $state<number | null>(null);
+  let cableId = $state<CableId | null>(null);
   let linksOpen = $state(false);
   let labelsOpen = $state(false);
   let csvFaults = $state<readonly string[]>([]);
@@ -65,14 +67,15 @@
       csvFaults = [text.why];
       return;
     }
-    const list = readConductors(text.text, place.thermostat);
+    const list = readConductors(text.text, place.job, place.thermostat);
     csvFaults = list.ok ? [] : list.faults.slice(0, 12).map(faultText);
     if (list.ok)
       place.session.edit(
-        setStep(
+        setConductors(
           place.job,
-          ['thermostats', place.index, 'conductors'],
+          place.thermostat.id,
           list.conductors,
+          list.screws,
           `Conductor list from ${file.name}`
         )
       );
@@ -129,8 +132,9 @@
         class="btn"
         class:btn-primary={empty}
         class:btn-outline={!empty}
+        disabled={place.thermostat.cables.length >= LIMITS.cables.most}
         onclick={() => {
-          cableIndex = null;
+          cableId = null;
           cableOpen = true;
         }}><Plus size={18} aria-hidden="true" />Add a cable</button
       >
@@ -147,7 +151,7 @@
           onclick={() =>
             download(
               fileName(`${place.job.name}-${place.thermostat.name}`, 'csv'),
-              writeConductors(place.thermostat),
+              writeConductors(place.job, place.thermostat),
               'text/csv'
             )}><FileDown size={18} aria-hidden="true" />List as CSV</button
         >
@@ -182,28 +186,30 @@
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">Cables</h2>
         <ul class="flex flex-col gap-2">
-          {#each place.thermostat.cables as cable, index (cable.id)}
+          {#each place.thermostat.cables as cable (cable.id)}
             <li class="flex flex-wrap items-center justify-between gap-2">
               <span>{cable.name}</span>
               <span class="flex flex-wrap gap-1">
                 <button
                   type="button"
                   class="btn btn-ghost btn-sm"
-                  onclick={() => place.session.edit(addConductor(place.job, place.index, cable.id, null))}
+                  disabled={place.thermostat.conductors.length >= LIMITS.conductors.most}
+                  onclick={() =>
+                    place.session.edit(addConductor(place.job, place.thermostat.id, cable.id, null))}
                   >+ Conductor</button
                 >
                 <button
                   type="button"
                   class="btn btn-ghost btn-sm"
                   onclick={() => {
-                    cableIndex = index;
+                    cableId = cable.id;
                     cableOpen = true;
                   }}>Change</button
                 >
                 <button
                   type="button"
                   class="btn btn-ghost btn-sm"
-                  onclick={() => place.session.edit(removeCable(place.job, place.index, index))}
+                  onclick={() => place.session.edit(removeCable(place.job, place.thermostat.id, cable.id))}
                   >Remove</button
                 >
               </span>
@@ -218,10 +224,11 @@
       <p class="quiet mb-2 text-sm">
         Terminals that it has, used or not. Marks with a conductor count anyhow.
       </p>
-      <MarksToggle
+      <ScrewList
+        where={place.thermostat.id}
+        screws={place.thermostat.screws}
         label="Terminals of the old plate"
-        marks={place.thermostat.marks}
-        onchange={(marks) => place.session.edit(setPlateMarks(place.job, place.index, marks))}
+        limit="terminals of a plate"
       />
       <div class="mt-3 grid grid-cols-2 gap-3">
         <label class="flex flex-col gap-1 text-sm"
@@ -233,7 +240,7 @@
               place.session.edit(
                 setThermostatField(
                   place.job,
-                  place.index,
+                  place.thermostat.id,
                   'oldSupply',
                   event.currentTarget.value as Thermostat['oldSupply'],
                   'What the old thermostat lives on'
@@ -255,7 +262,7 @@
               place.session.edit(
                 setThermostatField(
                   place.job,
-                  place.index,
+                  place.thermostat.id,
                   'outlet',
                   event.currentTarget.value as Thermostat['outlet'],
                   'Outlet near the plate'
@@ -270,12 +277,12 @@
       </div>
     </section>
     {#if !empty && only !== 'wall'}<FoundEnds />{/if}
-    {#each place.equipment as { machine, index } (machine.id)}
-      {#if only !== 'wall'}<MachineSection {machine} {index} />{/if}
+    {#each place.machines as machine (machine.id)}
+      {#if only !== 'wall'}<MachineSection {machine} />{/if}
     {/each}
   </div>
 </div>
 
-<CableDialog open={cableOpen} cable={cableIndex} onclose={() => (cableOpen = false)} />
+<CableDialog open={cableOpen} cable={cableId} onclose={() => (cableOpen = false)} />
 <LabelsDialog open={labelsOpen} onclose={() => (labelsOpen = false)} />
 <LinkDialog open={linksOpen} onclose={() => (linksOpen = false)} />

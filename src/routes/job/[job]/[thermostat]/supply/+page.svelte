@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Station: choose the supply. */
-  import { chooseMethod } from '$core/job/edits';
+  import { chooseMethod } from '$core/job/choices';
   import { deviceName } from '$core/match/catalogue';
   import Minds from '$lib/supply/minds.svelte';
   import { MistakesByWay } from '$lib/supply/mistakes.svelte';
@@ -77,7 +77,7 @@
         number={index + 1}
         chosen={place.thermostat.choice.method === option.method}
         onchoose={(method, variant) =>
-          place.session.edit(chooseMethod(place.job, place.index, method, variant))}
+          place.session.edit(chooseMethod(place.job, place.thermostat.id, method, variant))}
       />
     {/each}
   </ol>

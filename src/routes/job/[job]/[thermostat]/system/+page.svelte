@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Station: name the system. */
-  import { observe, stateFamily } from '$core/job/edits';
+  import { observe, stateFamily } from '$core/job/choices';
   import { EVIDENCE } from '$core/identify/evidence/registry';
   import { CANDIDATES } from '$core/identify/types';
   import { percentText } from '$core/trade/figures';
@@ -66,7 +66,7 @@
                 type="button"
                 class="btn btn-ghost btn-sm flex-none"
                 aria-label="Take back: {one.ask}"
-                onclick={() => place.session.edit(observe(place.job, place.index, one.id, null))}
+                onclick={() => place.session.edit(observe(place.job, place.thermostat.id, one.id, null))}
                 >Take back</button
               >
             </li>
@@ -103,7 +103,11 @@
             value={place.thermostat.statedFamily ?? ''}
             onchange={(event) =>
               place.session.edit(
-                stateFamily(place.job, place.index, (event.currentTarget.value || null) as Family | null)
+                stateFamily(
+                  place.job,
+                  place.thermostat.id,
+                  (event.currentTarget.value || null) as Family | null
+                )
               )}
           >
             <option value="">Let the evidence say</option>

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Station: match a thermostat. */
   import Plus from '@lucide/svelte/icons/plus';
-  import { chooseDevice } from '$core/job/edits';
+  import { chooseDevice } from '$core/job/choices';
   import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
@@ -67,7 +67,7 @@
               type="button"
               class="btn btn-neutral w-full"
               aria-pressed="true"
-              onclick={() => place.session.edit(chooseDevice(place.job, place.index, null))}
+              onclick={() => place.session.edit(chooseDevice(place.job, place.thermostat.id, null))}
               >Chosen; touch to take back</button
             >
           {:else}
@@ -75,7 +75,7 @@
               type="button"
               class="btn btn-outline w-full"
               aria-label="Choose {deviceName(device)}"
-              onclick={() => place.session.edit(chooseDevice(place.job, place.index, device.id))}
+              onclick={() => place.session.edit(chooseDevice(place.job, place.thermostat.id, device.id))}
               >{verdict === 'no' ? 'Choose it all the same' : 'Choose'}</button
             >
           {/if}

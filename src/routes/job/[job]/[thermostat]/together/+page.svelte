@@ -1,8 +1,8 @@
 <script lang="ts">
   /** All thermostats of the job as one piece of work: shared transformers, one trip, one list to buy. */
   import Printer from '@lucide/svelte/icons/printer';
-  import { takeWays, tickMove } from '$core/job/edits';
-  import { moveKey } from '$core/plan/moves';
+  import { takeWays } from '$core/job/choices';
+  import { doJointMove, jointDone, takeJointBack, type JointDone } from '$core/plan/joint-doing';
   import type { JointMove } from '$core/plan/joint-moves';
   import { JobTogether } from '$lib/together/job-together.svelte';
   import { downloadBlob, fileName } from '$lib/files/download';
@@ -40,26 +40,20 @@
   const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
   const groups = $derived(jointGroups(together?.moves ?? [], nameOf));
   const pictures = $derived(together ? jointPictures(together) : new Map<string, never>());
-  const next = $derived(together?.moves.find((one) => doneAt(one) === undefined));
+  const next = $derived(together?.moves[0]);
+  const done = $derived(together ? jointDone(place.job, together.places) : []);
+  const now = () => new Date(clock.now).toISOString();
 
-  function doneAt(move: JointMove): string | undefined {
-    const key = moveKey(move);
-    const owners = place.job.thermostats.filter((one) => move.thermostats.includes(one.id));
-    const times = owners.map((one) => one.done.find((tick) => tick.key === key)?.at);
-    return times.every((one) => one !== undefined) ? times[0] : undefined;
-  }
-
-  /** What is done once for several is ticked for each of them. */
   function tick(move: JointMove): void {
-    const done = doneAt(move) !== undefined;
-    const key = moveKey(move);
-    for (const id of move.thermostats) {
-      const index = place.job.thermostats.findIndex((one) => one.id === id);
-      const ticked = place.job.thermostats[index]?.done.some((one) => one.key === key) ?? false;
-      if (ticked === done)
-        place.session.edit(tickMove(place.job, index, key, new Date(clock.now).toISOString()));
-    }
+    if (together) place.session.edit(doJointMove(place.job, together.places, move, now()));
   }
+
+  function untick(made: JointDone): void {
+    if (together) place.session.edit(takeJointBack(place.job, together.places, made, now()));
+  }
+
+  const ownersOf = (made: JointDone) =>
+    made.entries.map(({ thermostat }) => nameOf.get(thermostat) ?? '').join(', ');
 
   let busy = $state(false);
   let trouble = $state('');
@@ -135,7 +129,7 @@
 
     {#each together.shared as shared (shared.machine)}<SharedSupply {shared} />{/each}
 
-    {#if together.moves.length === 0}
+    {#if together.moves.length === 0 && done.length === 0}
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-1">Nothing is moved</h2>
         <p>No way is open for any of them, or all are left as they are: see Supply of each.</p>
@@ -145,15 +139,31 @@
       <SafetyNotice at="moving" />
       <section class="sheet-of-paper p-4" aria-label="Moves of all">
         <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
+        {#if done.length > 0}
+          <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">Done</h3>
+          <ol class="flex list-none flex-col">
+            {#each done as made, index (made.move.entry.id + ownersOf(made))}
+              <MoveRow
+                move={made.move}
+                number={index + 1}
+                done={timeOf(made.move.entry.at)}
+                next={false}
+                before={undefined}
+                after={undefined}
+                whose={ownersOf(made)}
+                ontick={() => untick(made)}
+              />
+            {/each}
+          </ol>
+        {/if}
         {#each groups as group (group.first)}
           <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{group.head}</h3>
-          <ol start={group.first} class="flex list-none flex-col">
+          <ol start={done.length + group.first} class="flex list-none flex-col">
             {#each group.moves as move, index (move.id)}
-              {@const at = doneAt(move)}
               <MoveRow
                 {move}
-                number={group.first + index}
-                done={at === undefined ? null : timeOf(at)}
+                number={done.length + group.first + index}
+                done={null}
                 next={move === next}
                 before={pictures.get(move.id)?.[0]}
                 after={pictures.get(move.id)?.[1]}

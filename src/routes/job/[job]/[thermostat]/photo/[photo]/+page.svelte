@@ -1,10 +1,15 @@
 <script lang="ts">
   /** A photo: pins that tie a spot to a conductor or a terminal, and the name of a colour by touch. */
+  import { SHORT_TEXT } from '$core/job/primitives';
   import Pipette from '@lucide/svelte/icons/pipette';
   import MapPin from '@lucide/svelte/icons/map-pin';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { conductorName, setConductorField } from '$core/job/edits';
+  import { setConductorField } from '$core/job/edits';
+  import { LIMITS } from '$core/job/limits';
+  import { placesFor } from '$core/job/places';
+  import { refName, screwName } from '$core/job/screws';
+  import { conductorName } from '$core/job/names';
   import { nameColour, type ColourGuess, type Rgb } from '$core/reading/colour-name';
   import type { Photo, Pin } from '$core/job/reading-schema';
   import { COLOURS, type ColourCode } from '$core/trade/colours';
@@ -17,8 +22,9 @@
   import { setAt } from '$lib/state/set';
 
   const place = getPlace();
-  const index = $derived(place.thermostat.photos.findIndex((one) => one.id === page.params['photo']));
-  const photo = $derived<Photo | undefined>(place.thermostat.photos[index]);
+  const photo = $derived<Photo | undefined>(
+    place.thermostat.photos.find((one) => one.id === page.params['photo'])
+  );
   const picture = new Picture(() => photo?.id ?? ('ph-none' as Photo['id']));
   let mode = $state<'pin' | 'white' | 'colour'>('pin');
   let cross = $state({ x: 0.5, y: 0.5 });
@@ -33,17 +39,15 @@
     if (picture.address) void patchReader(picture.address).then((reader) => (read = reader));
   });
 
-  const machines = $derived(place.equipment.map((one) => one.machine));
-  const terminals = $derived([
-    ...place.thermostat.marks.map((mark) => ({
-      at: place.thermostat.id as string,
-      mark,
-      name: `${mark} at the wall`
-    })),
-    ...machines.flatMap((machine) =>
-      machine.marks.map((mark) => ({ at: machine.id as string, mark, name: `${mark} at ${machine.name}` }))
+  const terminals = $derived(
+    [
+      { id: place.thermostat.id, name: 'the wall', screws: place.thermostat.screws },
+      ...placesFor(place.job, place.thermostat, 'far')
+    ].flatMap(({ id, name, screws }) =>
+      screws.map((screw) => ({ at: id, screw: screw.id, name: `${screwName(screws, screw.id)} at ${name}` }))
     )
-  ]);
+  );
+  const full = $derived((photo?.pins.length ?? 0) >= LIMITS.pins.most);
   const modes = [
     { id: 'pin', name: 'Pin a spot' },
     { id: 'white', name: 'Touch white' },
@@ -77,11 +81,17 @@
   }
 
   function setPhoto(change: Partial<Photo>, label: string): void {
-    if (photo) setAt(place, ['thermostats', place.index, 'photos', index], { ...photo, ...change }, label);
+    if (photo)
+      setAt(
+        place,
+        ['thermostats', { id: place.thermostat.id }, 'photos', { id: photo.id }],
+        { ...photo, ...change },
+        label
+      );
   }
 
   function addPin(to: Pin['to']): void {
-    if (!photo || !pinning) return;
+    if (!photo || !pinning || full) return;
     setPhoto({ pins: [...photo.pins, { ...pinning, to }] }, 'Pin set');
     pinning = null;
   }
@@ -89,22 +99,25 @@
   function pinText(pin: Pin): string {
     const { to } = pin;
     if (to.kind === 'terminal')
-      return terminals.find((one) => one.at === to.at && one.mark === to.mark)?.name ?? to.mark;
+      return (
+        terminals.find((one) => one.at === to.at && one.screw === to.screw)?.name ?? 'a terminal that is gone'
+      );
     const conductor = place.thermostat.conductors.find((one) => one.id === to.conductor);
     return conductor ? `the ${conductorName(conductor)} conductor` : 'a conductor that is gone';
   }
 
   function setColour(code: ColourCode): void {
-    const at = place.thermostat.conductors.findIndex((one) => one.id === target);
-    if (at >= 0) place.session.edit(setConductorField(place.job, place.index, at, 'colour', code));
+    const conductor = place.thermostat.conductors.find((one) => one.id === target);
+    if (conductor)
+      place.session.edit(setConductorField(place.job, place.thermostat.id, conductor.id, 'colour', code));
     guess = null;
   }
 
   async function remove(): Promise<void> {
     setAt(
       place,
-      ['thermostats', place.index, 'photos'],
-      place.thermostat.photos.filter((_, at) => at !== index),
+      ['thermostats', { id: place.thermostat.id }, 'photos'],
+      place.thermostat.photos.filter((one) => one.id !== photo?.id),
       'Photo taken out'
     );
     await goto(`/job/${place.job.id}/${place.thermostat.id}/sheet`);
@@ -189,7 +202,9 @@
           <select class="select w-full max-w-sm" bind:value={target}>
             <option value="">choose one</option>
             {#each place.thermostat.conductors as one (one.id)}<option value={one.id}
-                >{conductorName(one)}{one.wall.on[0] ? ` on ${one.wall.on[0].mark}` : ''}</option
+                >{conductorName(one)}{one.near.on[0]
+                  ? ` on ${refName(place.job, one.near.on[0])}`
+                  : ''}</option
               >{/each}
           </select>
         </label>
@@ -215,7 +230,7 @@
         >Caption
         <input
           class="input w-full"
-          maxlength="120"
+          maxlength={SHORT_TEXT}
           value={photo.caption}
           onchange={(event) => setPhoto({ caption: event.currentTarget.value.trim() }, 'Caption')}
         /></label
@@ -264,7 +279,7 @@
       <button
         type="button"
         class="btn btn-outline"
-        onclick={() => addPin({ kind: 'terminal', at: one.at as never, mark: one.mark })}>{one.name}</button
+        onclick={() => addPin({ kind: 'terminal', at: one.at, screw: one.screw })}>{one.name}</button
       >
     {/each}
   </div>

@@ -3,7 +3,7 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { page } from '$app/state';
   import { writeDevice } from '$core/formats/device-json';
-  import { chooseDevice } from '$core/job/edits';
+  import { chooseDevice } from '$core/job/choices';
   import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
   import { CATALOGUE, deviceName, findDevice } from '$core/match/catalogue';
   import { matchDevice } from '$core/match/match';
@@ -75,7 +75,8 @@
           class:btn-neutral={chosen}
           class:btn-primary={!chosen}
           aria-pressed={chosen}
-          onclick={() => place.session.edit(chooseDevice(place.job, place.index, chosen ? null : device.id))}
+          onclick={() =>
+            place.session.edit(chooseDevice(place.job, place.thermostat.id, chosen ? null : device.id))}
           >{chosen
             ? 'Chosen; touch to take back'
             : match.verdict === 'no'

@@ -1,5 +1,5 @@
 <script lang="ts">
-  /** Which terminals a plate or a board has: one touch on or off, and a field for a mark that is not listed. */
+  /** Which terminals the sheet of a thermostat names: one touch on or off, and a field for a mark that is not listed. */
   import { COMMON_MARKS, markFacts } from '$core/trade/terminals';
 
   interface Props {

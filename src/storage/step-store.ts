@@ -1,0 +1,85 @@
+/**
+ * The steps of undo and redo, each stored by itself under the job's id and its number, so that a save writes the new ones only. What an
+ * older version wrote, and what is not whole, is let go: the job stays as it is.
+ */
+import { changeSince, NO_HISTORY, type History } from '$core/job/history';
+import type { Job } from '$core/job/schema';
+import { STEP_VERSION, type Step } from '$core/job/steps';
+import type { LoadResult } from './port';
+
+/** What a job's record says of its steps. */
+interface HistoryHead {
+  readonly version: number;
+  readonly first: number;
+  readonly cursor: number;
+  /** Number after the last step. */
+  readonly end: number;
+}
+
+/** A record as it lies in the browser. */
+export interface StoredRecord {
+  readonly job: Job;
+  readonly revision: number;
+  readonly saved: string;
+  /** Null where an older version kept the steps within the record. */
+  readonly history: HistoryHead | null;
+}
+
+export function headOf({ first, steps, cursor }: History): HistoryHead {
+  return { version: STEP_VERSION, first, cursor, end: first + steps.length };
+}
+
+interface StoredStep {
+  /** The revision that it was written for: one that is newer than the record was never saved with it. */
+  readonly revision: number;
+  readonly step: Step;
+}
+
+export class StepStore {
+  readonly #forage: LocalForage;
+
+  constructor(forage: LocalForage) {
+    this.#forage = forage;
+  }
+
+  async write(job: string, revision: number, known: History, next: History): Promise<void> {
+    const { write, remove } = changeSince(known, next);
+    for (const { number, step } of write)
+      await this.#forage.setItem<StoredStep>(keyOf(job, number), { revision, step });
+    for (const number of remove) await this.#forage.removeItem(keyOf(job, number));
+  }
+
+  /** The record with its steps, or without them where they cannot be read. */
+  async opened(stored: StoredRecord, from: number): Promise<Extract<LoadResult, { ok: true }>> {
+    const history = await this.#read(stored);
+    const { job, revision, saved } = stored;
+    return {
+      ok: true,
+      record: { job, revision, saved, history: history ?? NO_HISTORY },
+      opened: { from, historyLetGo: history === null }
+    };
+  }
+
+  async remove(job: string): Promise<void> {
+    const keys = await this.#forage.keys();
+    for (const key of keys.filter((one) => one.startsWith(keyOf(job, ''))))
+      await this.#forage.removeItem(key);
+  }
+
+  async #read({ job, revision, history }: StoredRecord): Promise<History | null> {
+    if (history === null) return null;
+    const { version, first, cursor, end } = history;
+    if (version !== STEP_VERSION || !(first <= cursor && cursor <= end)) return null;
+    const steps: Step[] = [];
+    for (let number = first; number < end; number += 1) {
+      const stored = await this.#forage.getItem<StoredStep>(keyOf(job.id, number));
+      if (stored === null || stored.revision > revision) return null;
+      steps.push(stored.step);
+    }
+    return { first, steps, cursor };
+  }
+}
+
+function keyOf(job: string, number: number | ''): string {
+  return `${job}/${number}`;
+}
