@@ -52,7 +52,7 @@ test('the meter is read by keyboard, a blown fuse is explained, and what showed 
   await expectSaved(page);
   await page.reload();
   await expect(page.getByRole('region', { name: 'Kept from the bench' })).toContainText(
-    'heat, after: the fuse of Oil furnace is open'
+    'heat, as planned: the fuse of Oil furnace is open'
   );
 });
 
@@ -66,7 +66,7 @@ test('long work runs in a thread of its own, and can be stopped', async ({ page 
   await spread.getByRole('button', { name: 'Draw them' }).click();
   await expect(spread.locator('[data-spread]')).toContainText(/nine in ten between 2\d\.\d V and 2\d\.\d V/);
   await expect(spread.getByRole('img', { name: /How often each voltage/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Before', exact: true }).click();
+  await page.getByRole('button', { name: 'As found', exact: true }).click();
   await expect(spread.getByRole('button', { name: 'Draw them' })).toBeVisible();
   // Stopped the moment that it can be: a fast machine is through before a hand would have found the button.
   await page.evaluate(() => {

@@ -16,7 +16,7 @@ test('a job is exported and brought back beside the one that is there', async ({
   const file = await waiting;
   expect(file.suggestedFilename()).toBe('the-old-schoolhouse.ulterum.json');
   const text = await readFile(await file.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'ulterum-job', version: 1, name: 'The old schoolhouse' });
+  expect(JSON.parse(text)).toMatchObject({ format: 'ulterum-job', version: 2, name: 'The old schoolhouse' });
   await open(page, '/');
   await bring(page, 'again.json', text);
   await expect(page.getByRole('list', { name: 'Jobs' }).locator('> li')).toHaveCount(2);

@@ -58,9 +58,12 @@ test('POST /api/plan refuses with the path at fault', async ({ request }) => {
 });
 
 test('the schema and the catalogue are served', async ({ request }) => {
-  const schema = await request.get('/schema/job.v1.json');
-  expect(schema.headers()['content-type']).toContain('schema+json');
-  expect((await schema.json()).properties).toHaveProperty('thermostats');
+  for (const version of [1, 2]) {
+    const schema = await request.get(`/schema/job.v${version}.json`);
+    expect(schema.headers()['content-type']).toContain('schema+json');
+    expect((await schema.json()).title).toBe(`Ulterum job, version ${version}`);
+  }
+  expect((await request.get('/schema/job.v9.json')).status()).toBe(404);
   const catalogue = await (await request.get('/api/catalogue')).json();
   expect(catalogue.devices).toHaveLength(14);
   expect(catalogue.invented).toBe(true);
@@ -72,7 +75,13 @@ test('POST /api/simulate powers a wiring up, with draws when asked', async ({ re
   });
   expect(answer.status()).toBe(200);
   const body = await answer.json();
-  expect(body.calls.map((one: { call: string }) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan']);
+  expect(body.calls.map((one: { call: string }) => one.call)).toEqual([
+    'idle',
+    'heat1',
+    'cool1',
+    'fan',
+    'heat1+fan'
+  ]);
   expect(body.calls[2].thermostatVolts).toBeGreaterThan(25);
   expect(body.tolerance).toMatchObject({ draws: 500, window: { min: 18, max: 30 } });
 });
@@ -86,7 +95,7 @@ test('POST /api/simulate refuses what is no house, and stays alive under two hun
   const noPlate = structuredClone(job);
   noPlate.equipment[0].transformerVa = 0;
   const crowded = structuredClone(job);
-  crowded.thermostats[0].conductors = Array.from({ length: 201 }, (_, at) => ({
+  crowded.thermostats[0].conductors = Array.from({ length: 801 }, (_, at) => ({
     ...job.thermostats[0].conductors[0],
     id: `co-${at}`
   }));

@@ -4,7 +4,7 @@
   import { deviceName } from '$core/match/catalogue';
   import { doMove, takeBack } from '$core/plan/doing';
   import type { Move } from '$core/plan/move-types';
-  import { movesDone, wiringsAlong, type DoneMove } from '$core/plan/moves';
+  import { moveKey, movesDone, wiringsAlong, type DoneMove } from '$core/plan/moves';
   import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
@@ -193,7 +193,7 @@
       {#each groups as group (group.first)}
         <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{head(group.key)}</h3>
         <ol start={done.length + group.first} class="flex list-none flex-col">
-          {#each group.moves as move, index (move.id)}
+          {#each group.moves as move, index (moveKey(move))}
             {@const position = group.first + index}
             <MoveRow
               {move}

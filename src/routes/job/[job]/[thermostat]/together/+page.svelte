@@ -3,6 +3,7 @@
   import Printer from '@lucide/svelte/icons/printer';
   import { takeWays } from '$core/job/choices';
   import { doJointMove, jointDone, takeJointBack, type JointDone } from '$core/plan/joint-doing';
+  import { moveKey } from '$core/plan/moves';
   import type { JointMove } from '$core/plan/joint-moves';
   import { JobTogether } from '$lib/together/job-together.svelte';
   import { downloadBlob, fileName } from '$lib/files/download';
@@ -159,7 +160,7 @@
         {#each groups as group (group.first)}
           <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{group.head}</h3>
           <ol start={done.length + group.first} class="flex list-none flex-col">
-            {#each group.moves as move, index (move.id)}
+            {#each group.moves as move, index (moveKey(move))}
               <MoveRow
                 {move}
                 number={done.length + group.first + index}
