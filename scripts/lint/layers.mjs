@@ -18,6 +18,7 @@ export const order = [
   'core/diagnose',
   'core/plan',
   'core/supply',
+  'core/facts',
   'core/match',
   'core/survey',
   'core/safety',
@@ -28,6 +29,8 @@ export const order = [
   'core/wiring',
   'core/reading',
   'core/job',
+  'core/words',
+  'core/findings',
   'core/trade'
 ];
 

@@ -1,13 +1,19 @@
 /** Readable pages for a terminal: plain text, no colour, 100 columns. */
-import type { Finding } from '$core/trade/findings';
+import type { Finding } from '$core/findings/finding';
+import type { Units } from '$core/trade/units';
+import { findingText } from '$core/words/findings/table';
 
 const WIDTH = 100;
 const marks = { stop: '■ STOP', warn: '▲', note: '·' } as const;
 
-export function findingLines(findings: readonly Finding[], indent = '  '): string[] {
+export function findingLines(findings: readonly Finding[], indent = '  ', units?: Units): string[] {
   return findings.flatMap((one) => {
     const where = one.path === undefined ? '' : ` (${one.path})`;
-    return wrap(`${marks[one.level]} ${one.text}${where} [${one.code}]`, indent, `${indent}  `);
+    return wrap(
+      `${marks[one.level]} ${findingText(one, units)}${where} [${one.code}]`,
+      indent,
+      `${indent}  `
+    );
   });
 }
 

@@ -1,3 +1,4 @@
+import { findingReport } from '$core/formats/reports';
 import { recordFindings } from '$core/job/record-findings';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
@@ -19,8 +20,8 @@ export async function check({ file }: Arguments): Promise<Outcome> {
       version: job.version,
       thermostats: job.thermostats.length,
       conductors,
-      findings
+      findings: findings.map(findingReport)
     },
-    page: [head, ...findingLines(findings)].join('\n')
+    page: [head, ...findingLines(findings, '  ', job.units)].join('\n')
   };
 }

@@ -1,3 +1,4 @@
+import { findingText } from '$core/words/findings/table';
 import { FLAGS, loadRuns, type FaultTable } from '$core/diagnose/fault-table';
 import { powerable } from '$core/plan/powered';
 import type { Arguments } from '../arguments';
@@ -21,7 +22,7 @@ export async function faults(args: Arguments): Promise<Outcome> {
     kind: 'bad-file',
     faults: [{ path, expected: 'a circuit that can be solved', found }]
   });
-  if ('code' in subject) return bad(made.thermostat.id, subject.text);
+  if ('code' in subject) return bad(made.thermostat.id, findingText(subject));
   const calls = wanted.call === null ? subject.calls : [wanted.call];
   const { wiring, world } = subject;
   const outcome = await withThread((client) =>

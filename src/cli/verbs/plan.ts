@@ -8,6 +8,7 @@ import { percentText, quantityText, voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
+import { lossText } from '$core/words/losses';
 import { findingLines, table, wrap } from '../page';
 import { planAll } from './plan-together';
 
@@ -83,7 +84,7 @@ function optionLines(option: PlannedOption): string[] {
       '                '
     ),
     ...(option.whyAbove === null ? [] : wrap(option.whyAbove, '    ', '    ')),
-    ...option.loses.flatMap((loss) => wrap(`takes away: ${loss.text}`, '    ', '      ')),
+    ...option.loses.flatMap((loss) => wrap(`takes away: ${lossText(loss)}`, '    ', '      ')),
     ...findingLines(option.findings, '    ')
   ];
 }

@@ -1,3 +1,4 @@
+import { findingText } from '$core/words/findings/table';
 import { settled } from '$core/circuit/simulate';
 import { PLAIN_CASE } from '$core/devices/world';
 import { spiceOf } from '$core/formats/spice';
@@ -19,7 +20,8 @@ export async function spice(args: Arguments): Promise<Outcome> {
   if ('kind' in made) return made;
   const { which, call } = wanted;
   const subject = powerable(made.plan, which);
-  if ('code' in subject) return { kind: 'bad-file', faults: [fault(made.thermostat.id, subject.text)] };
+  if ('code' in subject)
+    return { kind: 'bad-file', faults: [fault(made.thermostat.id, findingText(subject))] };
   const circuit = settled(
     subject.wiring,
     subject.world,

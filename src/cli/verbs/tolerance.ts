@@ -1,3 +1,4 @@
+import { findingText } from '$core/words/findings/table';
 import type { ToleranceResult } from '$core/circuit/tolerance';
 import { powerable } from '$core/plan/powered';
 import type { Arguments } from '../arguments';
@@ -23,7 +24,7 @@ export async function tolerance(args: Arguments): Promise<Outcome> {
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const subject = powerable(made.plan, wanted.which);
-  if ('code' in subject) return bad(made.thermostat.id, subject.text);
+  if ('code' in subject) return bad(made.thermostat.id, findingText(subject));
   const calls = wanted.call === null ? subject.calls : [wanted.call];
   const { wiring, world } = subject;
   const outcome = await withThread((client) =>

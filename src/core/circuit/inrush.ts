@@ -2,7 +2,8 @@
  * The moment of pulling in: a coil with an open core draws several times its holding current, and everything on that transformer sees the
  * dip. Solved as the state in which all coils of the call pull in at once, which is the worst.
  */
-import type { Coil } from '../devices/elements';
+import { partRef, type Coil } from '../devices/elements';
+import type { PartRef } from '../findings/refs';
 import { across, scaleAdmittance, solveCircuit } from './circuit';
 import type { Relays } from './settle';
 
@@ -10,7 +11,7 @@ export interface Inrush {
   /** Volts at the thermostat's electronics during the dip; null where none is fed. */
   readonly thermostatVolts: number | null;
   /** Coils that would not get enough to pull in while all do. */
-  readonly weak: readonly string[];
+  readonly weak: readonly PartRef[];
 }
 
 /** Reads the dip of the state last settled. Uses the circuit's arrays: whatever was solved before is gone afterwards. */
@@ -32,6 +33,6 @@ export function inrushOf(relays: Relays): Inrush {
   for (const at of pulling) scaleAdmittance(circuit, at, 1 / inrush(at));
   return {
     thermostatVolts: feeds.length > 0 ? Math.min(...feeds) : null,
-    weak: weak.map((at) => elements[at]?.id ?? '')
+    weak: weak.map((at) => partRef(elements[at] as Coil))
   };
 }

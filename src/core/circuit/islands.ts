@@ -5,7 +5,8 @@
 import type { VoltageClass } from '../trade/vocabulary';
 import type { Circuit } from './circuit';
 import { islandsOf } from './meter';
-import type { Source } from '../devices/elements';
+import { partRef, type Source } from '../devices/elements';
+import type { PartRef } from '../findings/refs';
 
 /** The class of a supply by what it gives at its rated load (bands of the trade: under 1 V, 18 to 32 V, above 50 V). */
 export function classOfVolts(volts: number): VoltageClass {
@@ -17,8 +18,11 @@ export function classOfVolts(volts: number): VoltageClass {
 
 export interface Island {
   readonly voltageClass: VoltageClass;
-  /** Ids of the supplies in it. */
-  readonly supplies: readonly string[];
+  readonly supplies: readonly {
+    readonly name: string;
+    readonly voltageClass: VoltageClass;
+    readonly part: PartRef;
+  }[];
 }
 
 /** The islands that hold a supply, in the state last solved. An island of two classes is `unknown`: nothing of one is safe in it. */
@@ -35,7 +39,11 @@ export function poweredIslands(circuit: Circuit): Island[] {
     const [first] = classes;
     return {
       voltageClass: classes.size === 1 && first ? first : 'unknown',
-      supplies: own.map((one) => one.id)
+      supplies: own.map((source) => ({
+        name: source.name,
+        voltageClass: classOfVolts(source.nominalVolts),
+        part: partRef(source)
+      }))
     };
   });
 }

@@ -1,4 +1,6 @@
 /** What a wiring does in a call: which loads run, at what voltage; what the thermostat gets; what each supply gives. */
+import { partRef } from '../devices/elements';
+import type { PartRef } from '../findings/refs';
 import type { Coil, Element, LoadRule, Source } from '../devices/elements';
 import { PLAIN_CASE, worldKey, type SupplyCase, type World } from '../devices/world';
 import type { Call } from '../trade/calls';
@@ -20,6 +22,7 @@ export interface LoadResult {
 
 export interface SupplyResult {
   readonly id: string;
+  readonly part: PartRef;
   readonly name: string;
   readonly va: number;
   readonly amps: number;
@@ -64,10 +67,10 @@ export interface CallResult {
   /** What hangs together, with the voltage class that its supplies make it. */
   readonly islands: readonly Island[];
   /** Pairs of supplies that copper joins. */
-  readonly tied: readonly (readonly [string, string])[];
-  readonly chattering: readonly string[];
+  readonly tied: readonly (readonly [PartRef, PartRef])[];
+  readonly chattering: readonly PartRef[];
   /** Coils that get some voltage while called but too little to pull in. */
-  readonly starved: readonly string[];
+  readonly starved: readonly PartRef[];
   readonly inrush: Inrush;
   readonly solves: number;
 }
@@ -196,7 +199,7 @@ interface Reading {
 function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): Reading {
   const { circuit, coils, energised, chattering } = relays;
   const { elements, fed } = circuit.netlist;
-  const idOf = (number: number) => elements[coils[number] ?? 0]?.id ?? '';
+  const coilAt = (number: number) => partRef(elements[coils[number] ?? 0] as Coil);
   const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
   const feeds = fed.map((one) => {
     const at = circuit.placeOf.get(one.element);
@@ -220,8 +223,8 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     tied: tiedSupplies(circuit.netlist, circuit),
     chattering: Array.from(coils.keys())
       .filter((number) => chattering[number] === 1)
-      .map(idOf),
-    starved: starved.map(idOf),
+      .map(coilAt),
+    starved: starved.map(coilAt),
     // Last: it upsets the arrays.
     inrush: inrushOf(relays),
     solves
@@ -259,6 +262,7 @@ function suppliesOf(relays: Relays): SupplyResult[] {
     const amps = elementAmps(relays, at);
     return {
       id: source.id,
+      part: partRef(source),
       name: source.name,
       va: elementVolts(relays, at) * amps,
       amps,
@@ -279,7 +283,7 @@ function suppliesOf(relays: Relays): SupplyResult[] {
 const COPPER_OHMS = 10;
 
 /** Pairs of supplies that strands, links or closed contacts join, earth left aside: a tie that needs no fault to be there. */
-function tiedSupplies(netlist: Netlist, circuit: Circuit): [string, string][] {
+function tiedSupplies(netlist: Netlist, circuit: Circuit): [PartRef, PartRef][] {
   const sources = sourcesOf(netlist.elements);
   if (sources.length < 2) return [];
   const groups = new Map<string, string>();
@@ -296,7 +300,7 @@ function tiedSupplies(netlist: Netlist, circuit: Circuit): [string, string][] {
     sources
       .slice(index + 1)
       .filter((other) => joined(one, other))
-      .map((other): [string, string] => [one.id, other.id])
+      .map((other): [PartRef, PartRef] => [partRef(one), partRef(other)])
   );
 }
 

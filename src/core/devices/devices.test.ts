@@ -367,6 +367,6 @@ describe('two calls on one conductor', () => {
     });
     const fan = loadsIn(bare, 'fan');
     expect(fan.loads).toEqual([]);
-    expect(fan.starved).toEqual(['eq:coil-G']);
+    expect(fan.starved).toMatchObject([{ device: 'eq', part: 'coil', mark: 'G' }]);
   });
 });

@@ -3,20 +3,9 @@
  * every element that some call, coil, fuse or supply case may bring in; which of them conduct is the state that a solve is asked for, so
  * that one structure serves all calls.
  */
+import type { PartRef } from '../findings/refs';
+import type { PartName } from '../trade/parts';
 import type { LoadId, Request } from '../trade/vocabulary';
-
-export type PartName =
-  | 'transformer'
-  | 'fuse'
-  | 'door-switch'
-  | 'float-switch'
-  | 'low-water-cut-off'
-  | 'coil'
-  | 'contact'
-  | 'electronics'
-  | 'joint'
-  | 'diode'
-  | 'sense';
 
 /** Which part of which device an element is; conductors and links of the house are no part of any. */
 export interface PartOf {
@@ -32,6 +21,17 @@ interface ElementBase {
   readonly a: string;
   readonly b: string;
   readonly part?: PartOf;
+}
+
+/** An element as a finding refers to it. */
+export function partRef({ id, part }: Pick<ElementBase, 'id' | 'part'>): PartRef {
+  return {
+    kind: 'part',
+    id,
+    device: part?.device ?? null,
+    part: part?.part ?? null,
+    mark: part?.mark ?? null
+  };
 }
 
 /** `reactance` (ohm at mains frequency) where it is not nothing; what it is `of` says how far its value may be off. */

@@ -103,7 +103,15 @@ describe('the job file', () => {
 
   it('has a JSON Schema that names its parts', () => {
     const schema = JSON.stringify(jobJsonSchema());
-    for (const word of ['thermostats', 'conductors', 'splices', 'continuity', 'ulterum-job', 'screws', 'near'])
+    for (const word of [
+      'thermostats',
+      'conductors',
+      'splices',
+      'continuity',
+      'ulterum-job',
+      'screws',
+      'near'
+    ])
       expect(schema).toContain(word);
     expect(JSON.stringify(jobJsonSchema(1))).toContain('"wall"');
     expect(jobJsonSchema(3)).toBeNull();

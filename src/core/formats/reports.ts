@@ -1,13 +1,24 @@
 /** What the command line and the server give back: the plan, the match and the rest as plain JSON with the words of the contract. */
 import type { CallResult } from '../circuit/simulate';
 import type { Identification } from '../identify/identify';
+import type { Trait } from '../identify/traits/types';
 import type { WiringState } from '../job/bench-schema';
 import { aspectOf } from '../match/aspects';
 import type { Match } from '../match/match';
 import type { Move } from '../plan/move-types';
 import type { Together } from '../plan/together';
 import type { Plan, PlannedOption } from '../plan/plan';
-import type { Finding } from '../trade/findings';
+import type { Finding } from '../findings/finding';
+import { refId } from '../findings/refs';
+import { findingText } from '../words/findings/table';
+import { lossText } from '../words/losses';
+
+/** A finding as scripts read it: with its sentence, and with what it rests on as ids. */
+export function findingReport(one: Finding) {
+  const { code, level, params, because, path } = one;
+  const report = { code, level, text: findingText(one), params, because: because.map(refId) };
+  return path === undefined ? report : { ...report, path };
+}
 
 export function identifyReport(one: Identification) {
   return {
@@ -18,8 +29,8 @@ export function identifyReport(one: Identification) {
     stated: one.stated,
     voltageClass: one.voltageClass,
     candidates: one.candidates,
-    evidence: one.evidence,
-    traits: one.traits,
+    evidence: one.evidence.map((piece) => ({ ...piece, because: piece.because.map(refId) })),
+    traits: one.traits.map(traitReport),
     next: one.next.map(({ evidence, gain, answers }) => ({
       observation: evidence.id,
       ask: evidence.ask,
@@ -28,7 +39,14 @@ export function identifyReport(one: Identification) {
       gain,
       answers: answers.map((answer) => ({ ...answer, value: answer.value.value }))
     })),
-    findings: one.findings
+    findings: one.findings.map(findingReport)
+  };
+}
+
+function traitReport(trait: Trait) {
+  return {
+    ...trait,
+    clues: trait.clues.map((clue) => ({ ...clue, because: clue.because.map(refId) }))
   };
 }
 
@@ -40,7 +58,7 @@ export function matchReport(thermostat: string, matches: readonly Match[]) {
       maker: device.maker,
       name: device.model,
       verdict,
-      findings: findings.map((one) => ({ ...one, aspect: aspectOf(one) }))
+      findings: findings.map((one) => ({ ...findingReport(one), aspect: aspectOf(one) }))
     }))
   };
 }
@@ -71,10 +89,13 @@ export function planReport(plan: Plan) {
       method: option.method,
       title: option.title,
       variant: option.variant?.id ?? null,
-      variants: option.variants,
+      variants: option.variants.map((one) => ({
+        ...one,
+        closedBy: one.closedBy === null ? null : findingText(one.closedBy)
+      })),
       verdict: option.verdict,
-      findings: option.findings,
-      loses: option.loses.map((one) => one.text),
+      findings: option.findings.map(findingReport),
+      loses: option.loses.map(lossText),
       minutes: option.minutes,
       minutesBand: option.minutesBand,
       cost: option.cost,
@@ -136,7 +157,7 @@ export function callReport(result: CallResult, findings: readonly Finding[] = []
       ratedVa,
       fuseOpen
     })),
-    findings
+    findings: findings.map(findingReport)
   };
 }
 
@@ -146,5 +167,5 @@ export function simulateReport(
   calls: ReturnType<typeof callReport>[],
   extra: readonly Finding[]
 ) {
-  return { thermostat, wiring, calls, findings: extra };
+  return { thermostat, wiring, calls, findings: extra.map(findingReport) };
 }

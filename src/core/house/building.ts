@@ -2,8 +2,10 @@
  * A house as one heat capacity behind one heat loss, from a few answers. Good enough to say how many hours a house stays warm and what a
  * setback saves, within the band that is given; no design tool. Answers that are missing widen the band instead of being guessed.
  */
+import type { FindingParams } from '../findings/params';
+import { ref } from '../findings/refs';
 import type { BuildingFacts } from '../job/survey-schema';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 
 /** A figure with the limits between which it is taken to lie. */
 export interface Band {
@@ -114,33 +116,26 @@ export const LIMITS = {
 /** Answers that do not go together, or that no house has. */
 export function buildingFindings(facts: BuildingFacts, model: ThermalModel, coldestC: number): Finding[] {
   const found: Finding[] = [];
-  const doubt = (text: string) =>
-    found.push(finding('warn', 'house-facts-doubtful', text, ['survey:building']));
+  const because = [ref.survey('building')];
+  const doubt = (fact: FindingParams['house-facts-doubtful']) =>
+    found.push(finding('warn', 'house-facts-doubtful', fact, because));
   const area = facts.floorAreaM2;
   if (area !== null && (area < LIMITS.floorAreaM2[0] || area > LIMITS.floorAreaM2[1]))
-    doubt(
-      `A heated floor of ${area} m² is outside ${LIMITS.floorAreaM2.join(' to ')} m²: check the number and its unit.`
-    );
+    doubt({
+      what: 'floor',
+      areaM2: area,
+      fromM2: LIMITS.floorAreaM2[0],
+      toM2: LIMITS.floorAreaM2[1]
+    });
   const hours = timeConstantHours(model);
   if (hours < LIMITS.timeConstantH[0] || hours > LIMITS.timeConstantH[1])
-    doubt(
-      `With these answers the house would cool with a time constant of ${hours.toFixed(0)} h; houses lie between ${LIMITS.timeConstantH.join(' and ')} h.`
-    );
+    doubt({ what: 'time-constant', hours, from: LIMITS.timeConstantH[0], to: LIMITS.timeConstantH[1] });
   const need = (model.lossWPerK.low * (20 - coldestC)) / 1000;
   if (facts.heatingKw !== null && facts.heatingKw < need)
-    doubt(
-      `${facts.heatingKw} kW of heating could not hold 20 °C in the coldest hour (${need.toFixed(1)} kW at least): check the plate, or the answers on insulation.`
-    );
+    doubt({ what: 'too-weak', kw: facts.heatingKw, needKw: need });
   if (facts.heatingKw !== null && area !== null && facts.heatingKw * 1000 > 600 * area)
-    doubt(`${facts.heatingKw} kW is more than 600 W for each square metre: check the plate's unit.`);
+    doubt({ what: 'too-strong', kw: facts.heatingKw });
   if (model.missing.length > 0)
-    found.push(
-      finding(
-        'note',
-        'house-not-known',
-        `Not answered: ${model.missing.join(', ')}. The band is wide for that reason.`,
-        ['survey:building']
-      )
-    );
+    found.push(finding('note', 'house-not-known', { missing: model.missing }, because));
   return found;
 }

@@ -1,5 +1,6 @@
 /** Marks that mean one thing on some plates and another on others: they carry their readings until the other end decides. */
-import { finding, type Finding } from '../trade/findings';
+import { ref } from '../findings/refs';
+import { finding, type Finding } from '../findings/finding';
 import { canonicalMark, MARK_READINGS, markClass, type MarkReading } from '../trade/terminals';
 import {
   landedTerminal,
@@ -58,15 +59,11 @@ export function ambiguousMarks({ wiring }: Situation): Finding[] {
     const open =
       wall === null || BY_SYSTEM.has(printAt(wiring, strand.near) ?? '') ? [] : openReadings(wiring, strand);
     if (wall === null || open.length < 2) return [];
-    const mark = printedMark(wiring, wall);
-    const readings = open.map((one) => `${one.means} (if ${one.decidedBy})`).join('; or ');
-    return [
-      finding(
-        'warn',
-        'mark-ambiguous',
-        `The ${strand.name} conductor is on ${mark}, which may be: ${readings}. Read its other end before anything rests on it.`,
-        [strand.id]
-      )
-    ];
+    const fact = {
+      conductor: strand.name,
+      mark: printedMark(wiring, wall),
+      readings: open.map(({ means, decidedBy }) => ({ means, decidedBy }))
+    };
+    return [finding('warn', 'mark-ambiguous', fact, [ref.conductor(strand.id)])];
   });
 }

@@ -1,3 +1,4 @@
+import { ref } from '../findings/refs';
 import { describe, expect, it } from 'vitest';
 import { house } from '../houses/builder';
 import { FAMILY_HOUSES } from '../houses/families';
@@ -61,9 +62,13 @@ describe('families told apart', () => {
     );
     expect(result.family).toBe('furnace-ac');
     const finding = result.findings.find((one) => one.code === 'evidence-disagrees');
-    expect(finding?.text).toContain('landed at the wall but on nothing at the equipment');
-    expect(finding?.text).toContain('On the other side');
-    expect(finding?.because).toContain('co-5');
+    expect(finding).toMatchObject({
+      params: {
+        evidence: expect.stringContaining('landed at the wall but on nothing at the equipment') as string,
+        against: expect.any(String) as string
+      }
+    });
+    expect(finding?.because).toContainEqual(ref.conductor('co-5'));
   });
 
   it('finds no contradiction in a plain house', () => {

@@ -1,8 +1,9 @@
 /** What the recorded facts say about the system behind a thermostat, with everything that this rests on. */
+import { type Ref, ref } from '../findings/refs';
 import type { Job, Thermostat } from '../job/schema';
 import { EVIDENCE } from './evidence/registry';
-import { finding, sortFindings, type Finding } from '../trade/findings';
-import { FAMILY_NAMES, type Family, type VoltageClass } from '../trade/vocabulary';
+import { finding, sortFindings, type Finding } from '../findings/finding';
+import type { Family, VoltageClass } from '../trade/vocabulary';
 import { wiringOf } from '../wiring/from-job';
 import { beliefsFrom, chance, ranked, weigh, type Beliefs, type Ranked, type Weighed } from './beliefs';
 import { nextObservations, type NextObservation } from './next';
@@ -20,7 +21,7 @@ export interface EvidenceWeight {
   readonly id: string;
   readonly sentence: string;
   readonly value: string;
-  readonly because: readonly string[];
+  readonly because: readonly Ref[];
   /** Bits for or against each family, against the average of all: log2 of the likelihood ratio. */
   readonly bits: Readonly<Record<Candidate, number>>;
   readonly source: string;
@@ -142,13 +143,13 @@ function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
       chance(a.evidence, candidate, a.reading.value) / best(a)
   )[0];
   return against.map((one) => {
-    const forIt = strongest && strongest !== one ? ` On the other side: ${sentenceOf(strongest)}` : '';
-    return finding(
-      'warn',
-      'evidence-disagrees',
-      `${sentenceOf(one)} That is hardly ever met${best(one) < 0.06 ? ' at all' : ` with “${FAMILY_NAMES[candidate]}”`}. Look again.${forIt}`,
-      [...one.reading.because, ...(strongest?.reading.because ?? [])]
-    );
+    const fact = {
+      evidence: sentenceOf(one),
+      against: strongest && strongest !== one ? sentenceOf(strongest) : null,
+      family: best(one) < 0.06 ? null : candidate
+    };
+    const because = [...one.reading.because, ...(strongest?.reading.because ?? [])];
+    return finding('warn', 'evidence-disagrees', fact, because);
   });
 }
 
@@ -156,32 +157,24 @@ function statedAgainst(stated: Family, top: Ranked, weighed: readonly Weighed[])
   return finding(
     'warn',
     'stated-against-evidence',
-    `You say “${FAMILY_NAMES[stated]}”. What is recorded speaks for “${FAMILY_NAMES[top.family]}” (${Math.round(top.probability * 100)} %). Your word is taken; make sure of it at the machine's plate.`,
+    { stated, evident: top.family, probability: top.probability },
     weighed.flatMap((one) => one.reading.because)
   );
 }
 
 function unknownSystem(candidates: readonly Ranked[]): Finding {
-  const still = candidates
+  const families = candidates
     .filter((one) => one.probability >= 0.1 && one.family !== 'unknown')
-    .map((one) => FAMILY_NAMES[one.family])
-    .join(', ');
-  const text =
-    still === ''
-      ? 'What is recorded fits no system that Ulterum knows.'
-      : `The system is not known yet. Still possible: ${still}.`;
-  return finding('warn', 'system-unknown', text);
+    .map((one) => one.family);
+  return finding(
+    'warn',
+    'system-unknown',
+    families.length === 0 ? { what: 'fits-none' } : { what: 'still-possible', families }
+  );
 }
 
 function unknownObservations(thermostat: Thermostat): Finding[] {
   return Object.keys(thermostat.observed)
     .filter((id) => !EVIDENCE.some((one) => one.id === id) && !TRAIT_QUESTIONS.some((one) => one.id === id))
-    .map((id) =>
-      finding(
-        'note',
-        'unknown-observation',
-        `The record holds an answer to “${id}”, which this version does not ask: it is kept and not weighed.`,
-        [`observed:${id}`]
-      )
-    );
+    .map((id) => finding('note', 'unknown-observation', { id }, [ref.observation(id)]));
 }

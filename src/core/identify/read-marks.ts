@@ -1,4 +1,5 @@
 /** Reads what the recorded wiring says about a terminal: whether a conductor on it at the wall arrives at the equipment. */
+import { ref } from '../findings/refs';
 import type { Job, Thermostat } from '../job/schema';
 import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
 import { markClass } from '../trade/terminals';
@@ -22,8 +23,9 @@ export type Arrival = 'both' | 'wall-only' | 'none';
  */
 export function arrival(wiring: Wiring, marks: readonly string[]): Reading | null {
   const atWall = wiring.strands.filter((strand) => landedOnOneOf(wiring, strand, 'near', marks));
-  if (atWall.length === 0) return wallIsRead(wiring) ? { value: 'none', because: landedIds(wiring) } : null;
-  const because = atWall.map((strand) => strand.id);
+  if (atWall.length === 0)
+    return wallIsRead(wiring) ? { value: 'none', because: landedIds(wiring).map(ref.conductor) } : null;
+  const because = atWall.map((strand) => ref.conductor(strand.id));
   if (atWall.some((strand) => strand.far.state === 'landed')) return { value: 'both', because };
   if (atWall.some((strand) => strand.far.state === 'unseen')) return null;
   return { value: 'wall-only', because };
@@ -79,14 +81,14 @@ export function equipmentMarkClass(job: Job, thermostat: Thermostat): Reading | 
   const value = classOfMarks(
     own.flatMap((one) => one.screws.map((screw) => said(screw.mark, screw.role?.means ?? null)))
   );
-  return value === null ? null : { value, because: own.map((one) => one.id) };
+  return value === null ? null : { value, because: own.map((one) => ref.machine(one.id)) };
 }
 
 /** What the inventory holds for this thermostat, by the kinds that the user gave the machines. */
 export function machines(job: Job, thermostat: Thermostat): Reading | null {
   const own = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
   const has = (kind: string) => own.some((one) => one.kind === kind);
-  const because = own.map((one) => one.id);
+  const because = own.map((one) => ref.machine(one.id));
   if (has('boiler')) return { value: has('air-handler') ? 'boiler-and-air' : 'boiler', because };
   const value = (['furnace', 'air-handler', 'room-heater'] as const).find(has);
   return value === undefined ? null : { value, because };
@@ -97,13 +99,15 @@ export function hotAtWall(wiring: Wiring): Reading | null {
   if (!wallIsRead(wiring)) return null;
   const hot = wiring.strands.filter((strand) => landedOnOneOf(wiring, strand, 'near', ['R', 'RH', 'RC']));
   const marks = new Set(hot.map((strand) => landedMark(wiring, strand.near)));
-  const because = hot.map((strand) => strand.id);
+  const because = hot.map((strand) => ref.conductor(strand.id));
   const wall = wallThermostat(wiring).at;
-  if (hot.length === 0) return { value: 'none', because: landedIds(wiring) };
+  if (hot.length === 0) return { value: 'none', because: landedIds(wiring).map(ref.conductor) };
   if (marks.size < 2) return { value: 'one', because };
   const link = wiring.links.find(
     (one) =>
       one.at === wall && [one.a, one.b].every((end) => marks.has(markAt(wiring, end))) && one.a !== one.b
   );
-  return link ? { value: 'two-linked', because: [...because, link.id] } : { value: 'two-apart', because };
+  return link
+    ? { value: 'two-linked', because: [...because, ref.link(link.id)] }
+    : { value: 'two-apart', because };
 }

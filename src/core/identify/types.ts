@@ -1,4 +1,5 @@
 /** What evidence is: an observation with values, and how often each value is met in each family of systems. */
+import { type Ref, ref } from '../findings/refs';
 import { FAMILIES, type Family } from '../trade/vocabulary';
 import type { Job, Thermostat } from '../job/schema';
 import type { Wiring } from '../wiring/graph';
@@ -27,7 +28,7 @@ export interface Situation {
 export interface Reading {
   readonly value: string;
   /** Ids of the recorded facts that it was read from. */
-  readonly because: readonly string[];
+  readonly because: readonly Ref[];
 }
 
 export interface Evidence {
@@ -52,7 +53,7 @@ export function answered(id: string, values: readonly EvidenceValue[]) {
   return ({ thermostat }: Situation): Reading | null => {
     const answer = thermostat.observed[id];
     return values.some((one) => one.value === answer)
-      ? { value: String(answer), because: [`observed:${id}`] }
+      ? { value: String(answer), because: [ref.observation(id)] }
       : null;
   };
 }

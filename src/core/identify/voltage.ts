@@ -2,7 +2,8 @@
  * The voltage class comes before the family: mains kills, a millivolt heater burns on 24 V, data conductors burn a board. What is dangerous
  * is taken from its evidence at once and from beliefs early; 24 V has to be proven.
  */
-import { finding, type Finding } from '../trade/findings';
+import type { Ref } from '../findings/refs';
+import { finding, type Finding } from '../findings/finding';
 import type { VoltageClass } from '../trade/vocabulary';
 import type { Beliefs, Weighed } from './beliefs';
 
@@ -61,17 +62,6 @@ const CLASS_EVIDENCE = [
   'programmer'
 ];
 
-const texts = {
-  line: 'This is mains voltage: shock and fire. Put the cover back on, leave the conductors alone, and have a licensed person fit a thermostat made for line voltage.',
-  hydronic:
-    'These are mains heating controls: 230 V at the room thermostat and the programmer. Leave the covers on. An all-in-one controller for them is planned by function and fitted by a competent person with every supply isolated.',
-  millivolt:
-    'A millivolt heater: under 1 V from its own flame. Never connect 24 V to it. Only a battery thermostat made for millivolt belongs here.',
-  underOneVolt:
-    'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.',
-  data: 'These conductors carry data between the machine and its own control. No ordinary thermostat belongs on them: stay with its own kind, or have the control board replaced.'
-};
-
 /** What stops, and what is not settled yet, about the class. */
 export function voltageFindings(
   voltageClass: VoltageClass,
@@ -84,31 +74,28 @@ export function voltageFindings(
   switch (voltageClass) {
     case 'line':
       return beliefs['mains-hydronic'] > beliefs['line-voltage']
-        ? [finding('stop', 'mains-controls', texts.hydronic, about)]
-        : [finding('stop', 'line-voltage', texts.line, about)];
+        ? [finding('stop', 'mains-controls', {}, about)]
+        : [finding('stop', 'line-voltage', {}, about)];
     case 'millivolt':
       return beliefs.millivolt >= TAKEN_AT
-        ? [finding('stop', 'millivolt', texts.millivolt, about)]
-        : [finding('stop', 'voltage-class-unsettled', texts.underOneVolt, about)];
+        ? [finding('stop', 'millivolt', {}, about)]
+        : [finding('stop', 'voltage-class-unsettled', { what: 'under-one-volt' }, about)];
     case 'data':
-      return [finding('stop', 'data-conductors', texts.data, about)];
+      return [finding('stop', 'data-conductors', {}, about)];
     default:
       return openClass(voltageClass, sharesOf(beliefs), about);
   }
 }
 
-function openClass(voltageClass: VoltageClass, shares: Shares, about: readonly string[]): Finding[] {
-  const still = [
-    shares.line >= MAINS_STOPS_AT ? `mains (${Math.round(shares.line * 100)} %)` : '',
-    shares.millivolt >= OTHERS_STOP_AT ? `a millivolt heater (${Math.round(shares.millivolt * 100)} %)` : '',
-    shares.data >= OTHERS_STOP_AT ? `data conductors (${Math.round(shares.data * 100)} %)` : ''
-  ].filter(Boolean);
-  if (still.length > 0) {
-    const text = `The voltage is not known: still possible: ${still.join(', ')}. Touch no conductor until it is settled.`;
-    return [finding('stop', 'voltage-class-unsettled', text, about)];
-  }
+function openClass(voltageClass: VoltageClass, shares: Shares, about: readonly Ref[]): Finding[] {
+  const over = (share: number, least: number) => (share >= least ? share : null);
+  const line = over(shares.line, MAINS_STOPS_AT);
+  const millivolt = over(shares.millivolt, OTHERS_STOP_AT);
+  const data = over(shares.data, OTHERS_STOP_AT);
+  if (line !== null || millivolt !== null || data !== null)
+    return [
+      finding('stop', 'voltage-class-unsettled', { what: 'still-possible', line, millivolt, data }, about)
+    ];
   if (voltageClass === '24v') return [];
-  const text =
-    'The voltage class is not settled yet: look at the conductors and the marks, or have it measured.';
-  return [finding('warn', 'voltage-class-unsettled', text, about)];
+  return [finding('warn', 'voltage-class-unsettled', { what: 'not-settled' }, about)];
 }

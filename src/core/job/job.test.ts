@@ -1,3 +1,4 @@
+import { ref } from '../findings/refs';
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
@@ -219,7 +220,7 @@ describe('records that cannot be', () => {
       code: 'landed-twice',
       level: 'stop',
       path: 'thermostats[0].conductors[0].near.on',
-      because: ['co-1']
+      because: [ref.conductor('co-1')]
     });
   });
 

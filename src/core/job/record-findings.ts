@@ -1,10 +1,11 @@
 /** Records that cannot be: a house cannot be like that, so somebody misread or mistyped. Said, never crashed on. */
-import { finding, type Finding } from '../trade/findings';
+import { ref } from '../findings/refs';
+import { finding, type Finding } from '../findings/finding';
 import { markFacts } from '../trade/terminals';
 import { doubledIds, limitedLists } from './edit';
 import type { StrandEnd } from './edits';
 import { LIMITS } from './limits';
-import { capital, conductorName } from './names';
+import { conductorName } from './names';
 import type { Conductor, ConductorEnd, Job, ScrewRef, Thermostat, WhereId } from './schema';
 import { findScrew, refName, screwsAt } from './screws';
 
@@ -33,9 +34,11 @@ function ownFindings(job: Job, thermostat: Thermostat, path: string): Finding[] 
       job.equipment.some((one) => one.id === id)
         ? []
         : [
-            missing(
-              `The thermostat names equipment ${id}, which the job does not hold.`,
-              id,
+            finding(
+              'stop',
+              'unknown-reference',
+              { what: 'machine', id },
+              [ref.machine(id)],
               `${path}.equipment[${index}]`
             )
           ]
@@ -55,8 +58,8 @@ function doubled(job: Job, within: (path: string) => boolean): Finding[] {
     if (!within(path)) return [];
     return doubledIds(members).map((id) => {
       const numbers = members.flatMap((one, at) => ((one as { id?: string }).id === id ? [at + 1] : []));
-      const text = `Two ${what} carry the id ${id} (numbers ${numbers.join(' and ')} in the list): give one of them an id of its own.`;
-      return finding('stop', 'duplicate-id', text, [id], `${path}[${(numbers[1] ?? 1) - 1}].id`);
+      const at = `${path}[${(numbers[1] ?? 1) - 1}].id`;
+      return finding('stop', 'duplicate-id', { what, id, numbers }, [], at);
     });
   });
 }
@@ -66,25 +69,15 @@ function tooMany(job: Job): Finding[] {
   return limitedLists(job).flatMap(({ path, what, members }) => {
     const { most } = LIMITS[what];
     if (members.length <= most) return [];
-    const text = `${members.length} ${what} are recorded; more than ${most} are not worked with here. Take out what does not belong to this job.`;
-    return [finding('warn', 'too-many', text, [], path)];
+    return [finding('warn', 'too-many', { what, count: members.length, most }, [], path)];
   });
-}
-
-function missing(text: string, id: string, path: string): Finding {
-  return finding('stop', 'unknown-reference', text, [id], path);
 }
 
 function conductorFindings(job: Job, thermostat: Thermostat, conductor: Conductor, path: string): Finding[] {
   const found: Finding[] = [];
   if (!thermostat.cables.some((one) => one.id === conductor.cable)) {
-    found.push(
-      missing(
-        `${capital(conductorName(conductor))} belongs to cable ${conductor.cable}, which is not recorded.`,
-        conductor.id,
-        `${path}.cable`
-      )
-    );
+    const fact = { what: 'cable', conductor: conductorName(conductor), id: conductor.cable } as const;
+    found.push(finding('stop', 'unknown-reference', fact, [ref.conductor(conductor.id)], `${path}.cable`));
   }
   for (const side of ENDS) found.push(...endFindings(job, thermostat, conductor, side, `${path}.${side}`));
   return found;
@@ -98,39 +91,27 @@ function endFindings(
   path: string
 ): Finding[] {
   const end: ConductorEnd = conductor[side];
-  const name = capital(conductorName(conductor));
-  const because = [conductor.id];
+  const name = { conductor: conductorName(conductor) };
+  const because = [ref.conductor(conductor.id)];
   const found: Finding[] = [];
-  const names = end.on.map((ref) => refName(job, ref));
+  const screws = end.on.map((on) => refName(job, on));
   if (end.on.length > 1) {
-    const text = `${name} is recorded as landed twice at the ${SIDES[side]} (${names.join(' and ')}). A conductor ends once: record the piece between the two as a link.`;
-    found.push(finding('stop', 'landed-twice', text, because, `${path}.on`));
+    found.push(finding('stop', 'landed-twice', { ...name, end: SIDES[side], screws }, because, `${path}.on`));
   }
   if (end.state === 'landed' && end.on.length === 0) {
-    const text = `${name} is recorded as landed at the ${SIDES[side]}, but not on which terminal.`;
-    found.push(finding('warn', 'landed-nowhere', text, because, `${path}.on`));
+    found.push(finding('warn', 'landed-nowhere', { ...name, end: SIDES[side] }, because, `${path}.on`));
   }
   if (end.state !== 'landed' && end.on.length > 0) {
-    const text = `${name} is recorded as ${end.state} at the ${SIDES[side]} and yet on ${names.join(', ')}.`;
-    found.push(finding('stop', 'on-terminal-but-not-landed', text, because, `${path}.state`));
+    const fact = { ...name, end: SIDES[side], state: end.state, screws };
+    found.push(finding('stop', 'on-terminal-but-not-landed', fact, because, `${path}.state`));
   }
-  for (const [index, ref] of end.on.entries()) {
-    if (!isKnownPlace(job, thermostat, ref.at, side)) {
-      found.push(
-        missing(
-          `${name} is landed at ${ref.at}, which is not at the ${SIDES[side]} of this thermostat.`,
-          conductor.id,
-          `${path}.on[${index}].at`
-        )
-      );
-    } else if (!findScrew(job, ref)) {
-      found.push(
-        missing(
-          `${name} is landed on ${ref.screw} at ${ref.at}, which has no such terminal.`,
-          conductor.id,
-          `${path}.on[${index}].screw`
-        )
-      );
+  for (const [index, on] of end.on.entries()) {
+    if (!isKnownPlace(job, thermostat, on.at, side)) {
+      const fact = { what: 'place', ...name, id: on.at, end: SIDES[side] } as const;
+      found.push(finding('stop', 'unknown-reference', fact, because, `${path}.on[${index}].at`));
+    } else if (!findScrew(job, on)) {
+      const fact = { what: 'screw', ...name, id: on.screw, at: on.at } as const;
+      found.push(finding('stop', 'unknown-reference', fact, because, `${path}.on[${index}].screw`));
     }
   }
   return found;
@@ -146,17 +127,15 @@ function linkFindings(job: Job, thermostat: Thermostat, path: string): Finding[]
   const seen = new Set<string>();
   return thermostat.links.flatMap((link, index) => {
     const at = `${path}.links[${index}]`;
-    const key = (ref: ScrewRef) => `${ref.at}.${ref.screw}`;
+    const key = (end: ScrewRef) => `${end.at}.${end.screw}`;
+    const because = [ref.link(link.id)];
     const ends = [key(link.a), key(link.b)].sort().join(' ');
     const [a, b] = [refName(job, link.a), refName(job, link.b)];
     const found: Finding[] = [];
     if (key(link.a) === key(link.b)) {
-      const text = `A link joins ${a} to itself: which two terminals does it join?`;
-      found.push(finding('stop', 'link-to-itself', text, [link.id], at));
+      found.push(finding('stop', 'link-to-itself', { screw: a }, because, at));
     } else if (seen.has(ends)) {
-      found.push(
-        finding('note', 'link-doubled', `${a} and ${b} are linked twice in the record.`, [link.id], at)
-      );
+      found.push(finding('note', 'link-doubled', { screws: [a, b] }, because, at));
     }
     seen.add(ends);
     const wall = link.at === thermostat.id;
@@ -165,14 +144,8 @@ function linkFindings(job: Job, thermostat: Thermostat, path: string): Finding[]
       const known = wall
         ? there === thermostat.id
         : thermostat.equipment.some((id) => id === there) || job.places.some((one) => one.id === there);
-      if (!known)
-        found.push(
-          missing(
-            `A link stands at ${there}, which is not at the ${wall ? 'wall' : 'equipment'} of this thermostat.`,
-            link.id,
-            `${at}.${side}.at`
-          )
-        );
+      const fact = { what: 'link', id: there, end: wall ? 'wall' : 'equipment' } as const;
+      if (!known) found.push(finding('stop', 'unknown-reference', fact, because, `${at}.${side}.at`));
     }
     return found;
   });
@@ -187,9 +160,9 @@ function sharedTerminals(job: Job, thermostat: Thermostat, path: string): Findin
   return [...on].flatMap(([screw, conductors]) => {
     if (conductors.length < 2) return [];
     const name = refName(job, { at: thermostat.id, screw: screw as ScrewRef['screw'] });
-    const text = `${conductors.length} conductors are recorded on ${name} at the wall: ${conductors.map(conductorName).join(', ')}. Look again which of them is there.`;
-    const because = conductors.map((one) => one.id);
-    return [finding('warn', 'terminal-shared', text, because, `${path}.conductors`)];
+    const because = conductors.map((one) => ref.conductor(one.id));
+    const fact = { screw: name, conductors: conductors.map(conductorName) };
+    return [finding('warn', 'terminal-shared', fact, because, `${path}.conductors`)];
   });
 }
 
@@ -207,8 +180,8 @@ function unknownMarks(job: Job, thermostat: Thermostat, path: string): Finding[]
       const { mark, role } = screw;
       if (mark === '' || role !== null || markFacts(mark) || told.has(mark)) return [];
       told.add(mark);
-      const text = `Nothing is known of a terminal marked ${mark}: it is kept as read, and no plan moves anything onto it.`;
-      return [finding('note', 'unknown-mark', text, [], `${plate.path}[${index}]`)];
+      const because = [ref.screw(plate.at, screw.id)];
+      return [finding('note', 'unknown-mark', { mark }, because, `${plate.path}[${index}]`)];
     })
   );
 }

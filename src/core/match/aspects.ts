@@ -1,5 +1,5 @@
 /** What a finding about a device means for whoever buys it. */
-import type { Finding, FindingCode } from '../trade/findings';
+import type { Finding, FindingCode } from '../findings/finding';
 
 export const ASPECTS = ['damages', 'unsettled', 'lost', 'needs', 'cut', 'set', 'fits'] as const;
 export type Aspect = (typeof ASPECTS)[number];

@@ -1,3 +1,5 @@
+import { findingText } from '../words/findings/table';
+import { ref } from '../findings/refs';
 import { RAILS, SUPPLY_NEEDS } from '../job/device-facts';
 import { describe, expect, it } from 'vitest';
 import { house } from '../houses/builder';
@@ -26,7 +28,7 @@ const codes = (where: House, model: string) =>
 const settings = (where: House, model: string) =>
   match(where, model)
     .findings.filter((one) => one.code === 'set-up')
-    .map((one) => one.text);
+    .map((one) => findingText(one));
 
 describe('the catalogue', () => {
   it('holds fourteen devices that differ in what decides a match', () => {
@@ -63,7 +65,7 @@ describe('checks', () => {
     const found = match(heatPumpHouse(), 'de-pair');
     expect(found.findings.find((one) => one.code === 'missing-terminal')).toMatchObject({
       level: 'stop',
-      because: ['co-6', 'de-pair']
+      because: [ref.conductor('co-6'), ref.device('de-pair')]
     });
     expect(codes(heatPumpHouse(), 'de-onebar')).not.toContain('missing-terminal');
   });
@@ -153,8 +155,8 @@ describe('what a match means for whoever buys it', () => {
     const moist: House = { job: { ...base.job, equipment }, thermostat: base.thermostat };
     const said = (model: string) =>
       match(moist, model).findings.find((one) => one.code === 'accessory-output');
-    expect(said('de-fellgate')?.text).toContain('has no output for the humidifier');
-    expect(said('de-moistly')?.text).toContain('never one supply onto another');
+    expect(said('de-fellgate')?.params).toEqual({ what: 'none', accessory: 'humidifier' });
+    expect(said('de-moistly')?.params).toEqual({ what: 'powered', accessory: 'humidifier' });
     expect(said('de-twobridge')).toBeUndefined();
   });
 });

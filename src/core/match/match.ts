@@ -3,7 +3,7 @@ import { identify, type Identification } from '../identify/identify';
 import { worldsOf } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
-import { hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
+import { hasStop, hasWarning, sortFindings, type Finding } from '../findings/finding';
 import type { Verdict } from '../trade/vocabulary';
 import { wiringOf } from '../wiring/from-job';
 import { devicesOf } from './catalogue';

@@ -1,7 +1,7 @@
 import type { World } from '../devices/world';
 import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
-import type { Finding } from '../trade/findings';
+import type { Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
 
 export interface MatchSituation {

@@ -1,3 +1,4 @@
+import { ref } from '../findings/refs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { running } from '../circuit/expected';
@@ -260,6 +261,8 @@ describe('the plan', () => {
     });
     const best = planned(where).options[0];
     expect(best?.verdict).toBe('care');
-    expect(best?.findings.find((one) => one.code === 'end-not-read')?.because).toEqual(['co-3']);
+    expect(best?.findings.find((one) => one.code === 'end-not-read')?.because).toEqual([
+      ref.conductor('co-3')
+    ]);
   });
 });

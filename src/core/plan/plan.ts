@@ -1,4 +1,5 @@
 /** The plan of one thermostat: all options proven and ranked, and the moves, parts and rows of the one that is taken. */
+import type { Finding } from '../findings/finding';
 import type { CallResult } from '../circuit/simulate';
 import { identify, type Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
@@ -29,7 +30,7 @@ export interface PlannedVariant extends Variant {
   readonly minutes: number;
   readonly cost: number;
   /** The stop that closes it, or null. */
-  readonly closedBy: string | null;
+  readonly closedBy: Finding | null;
 }
 
 export interface PlannedOption extends Option {
@@ -253,7 +254,7 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
 function variantsOf(same: readonly Priced[]): PlannedVariant[] {
   return same.flatMap(({ option: { variant, verdict, findings }, facts: { minutes, cost } }) => {
     if (variant === null) return [];
-    const closedBy = findings.find((one) => one.level === 'stop')?.text ?? null;
+    const closedBy = findings.find((one) => one.level === 'stop') ?? null;
     return [{ ...variant, verdict, minutes, cost, closedBy }];
   });
 }

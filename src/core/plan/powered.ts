@@ -4,7 +4,8 @@ import type { World } from '../devices/world';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { worldsOf } from '../identify/worlds';
 import { harmFindings } from '../supply/harm';
-import { finding, type Finding } from '../trade/findings';
+import { unsolvable } from '../supply/proof-findings';
+import { finding, type Finding } from '../findings/finding';
 import type { WiringState } from '../job/bench-schema';
 import type { Call } from '../trade/calls';
 import type { Wiring } from '../wiring/graph';
@@ -21,10 +22,9 @@ export interface Powerable {
 export function powerable(plan: Plan, which: WiringState): Powerable | Finding {
   const before = plan.wiringFound;
   const [likeliest] = worldsOf(plan.identification, before);
-  if (!likeliest)
-    return finding('stop', 'system-unknown', 'The system is not known: there is nothing to power up.');
+  if (!likeliest) return finding('stop', 'system-unknown', { what: 'nothing-to-power' });
   const wiring = { found: before, now: plan.wiringNow, after: plan.wiringAfter }[which];
-  if (wiring === null) return finding('stop', 'system-unknown', 'There is no wiring after: no way is open.');
+  if (wiring === null) return finding('stop', 'system-unknown', { what: 'no-wiring-after' });
   return {
     wiring,
     world: likeliest.world,
@@ -51,8 +51,7 @@ export function powerPlan(plan: Plan, which: WiringState, wanted: Call | null = 
   for (const call of wanted === null ? subject.calls : [wanted]) {
     const one = simulate(subject.wiring, subject.world, call);
     if (!one.ok) {
-      const code = one.reason === 'no-model' ? 'no-circuit' : 'circuit-not-solvable';
-      return { calls: [], findings: [finding('stop', code, `Not solved: ${one.why}.`, [one.at])] };
+      return { calls: [], findings: [unsolvable(one, subject.world)] };
     }
     calls.push({ result: one.result, findings: harmFindings(one.result) });
   }

@@ -106,7 +106,7 @@ function mergeParts(parts: readonly Part[]): Part[] {
     const known = merged.get(part.id);
     if (!known) merged.set(part.id, part);
     // One exchange of a machine's transformer serves all that hang on it.
-    else if (!part.id.startsWith('transformer-'))
+    else if (part.for === undefined)
       merged.set(part.id, {
         ...known,
         quantity: known.quantity + part.quantity,

@@ -2,12 +2,13 @@
  * Ends found at the equipment, matched with the conductors at the wall by cable and colour. A proposal is never more than that: colours are
  * doubled and splices change them, so somebody confirms each, and where two of one colour remain only a continuity check decides.
  */
+import { ref } from '../findings/refs';
 import { conductorName } from '../job/names';
 import type { FoundEnd } from '../job/reading-schema';
 import type { Conductor, Thermostat } from '../job/schema';
 import { screwName } from '../job/screws';
 import { colourName } from '../trade/colours';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 
 export interface EndProposal {
   readonly end: FoundEnd;
@@ -64,13 +65,6 @@ function textOf(
 /** Ends that wait for somebody to say which conductor they are. */
 export function unmatchedFindings(thermostat: Thermostat): Finding[] {
   if (thermostat.foundEnds.length === 0) return [];
-  const count = thermostat.foundEnds.length;
-  return [
-    finding(
-      'warn',
-      'ends-not-matched',
-      `${count} ${count === 1 ? 'end' : 'ends'} found at the equipment ${count === 1 ? 'is' : 'are'} not matched with the wall yet: nothing rests on ${count === 1 ? 'it' : 'them'}.`,
-      thermostat.foundEnds.map((one) => one.id)
-    )
-  ];
+  const because = thermostat.foundEnds.map((one) => ref.foundEnd(one.id));
+  return [finding('warn', 'ends-not-matched', { count: thermostat.foundEnds.length }, because)];
 }

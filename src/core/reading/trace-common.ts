@@ -2,9 +2,10 @@
  * The common of a board that has no C mark. The transformer's low-voltage side has two leads: one goes to R, the other is common. A single
  * finding can be a mistake; two that were made in different ways and agree may be landed on, and two that differ stop.
  */
+import { ref } from '../findings/refs';
 import type { TRACE_WAYS, TraceFinding } from '../job/reading-schema';
 import type { Equipment } from '../job/schema';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { ROLE_MARKS } from '../trade/roles';
 import { canonicalMark, usualMeanings } from '../trade/terminals';
 
@@ -56,23 +57,22 @@ function meansCommon({ mark, role }: Equipment['screws'][number]): boolean {
 /** What the findings recorded for a machine come to. */
 export function traceOf(machine: Equipment): CommonTrace {
   if (machine.screws.some((one) => meansCommon(one))) return { state: 'marked', spot: 'C', findings: [] };
-  const because = [machine.id];
+  const because = [ref.machine(machine.id)];
   if (machine.trace.length === 0) return { state: 'none', spot: null, findings: [] };
   const spots = new Set(machine.trace.map(spotKey));
   if (spots.size > 1) {
-    const where = [...new Set(machine.trace.map((one) => one.spot))].join(' and ');
-    const text = `The findings on the common of ${machine.name} disagree (${where}). Land nothing: one of them is wrong. Look again, or have a technician say.`;
+    const fact = { spots: [...new Set(machine.trace.map((one) => one.spot))], machine: machine.name };
     return {
       state: 'disagree',
       spot: null,
-      findings: [finding('stop', 'common-traces-disagree', text, because)]
+      findings: [finding('stop', 'common-traces-disagree', fact, because)]
     };
   }
   const ways = new Set(machine.trace.map((one) => one.way));
   const [first] = machine.trace;
   if (ways.size < 2 || !first) {
-    const text = `One finding says that ${first?.spot ?? 'a spot'} of ${machine.name} is common. A second one, made in another way, has to agree before anything is landed there.`;
-    return { state: 'one', spot: null, findings: [finding('warn', 'common-not-traced', text, because)] };
+    const fact = { spot: first?.spot ?? 'a spot', machine: machine.name };
+    return { state: 'one', spot: null, findings: [finding('warn', 'common-not-traced', fact, because)] };
   }
   return { state: 'agreed', spot: first.spot, findings: [] };
 }

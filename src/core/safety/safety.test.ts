@@ -89,7 +89,7 @@ describe('a stop', () => {
     expect(plan.options.filter((one) => one.method !== 'none').every((one) => one.verdict === 'no')).toBe(
       true
     );
-    expect(stopFindings(locked)[0]?.text).toContain('Call ');
+    expect(stopFindings(locked)[0]?.params).toMatchObject({ call: expect.any(String) as string });
     const resolved = {
       ...locked,
       stops: { ...allNo, [id]: { ...yes, resolved: { at: AT, how: 'mended' } } }

@@ -1,8 +1,9 @@
 /** Whether it is safe to go on: stops answered, supplies off and proven off, what proves nothing, what is too long ago. */
+import { ref } from '../findings/refs';
 import type { Identification } from '../identify/identify';
 import type { StopAnswer, SupplyOff } from '../job/reading-schema';
 import type { Job, Thermostat } from '../job/schema';
-import { finding, sortFindings, type Finding } from '../trade/findings';
+import { finding, sortFindings, type Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
 import { findStop, STOP_QUESTIONS, type StopQuestion } from './stops';
 import { impliedSupplies, type ImpliedSupply } from './supplies';
@@ -81,75 +82,34 @@ export function stopFindings(thermostat: Thermostat): Finding[] {
   return Object.entries(thermostat.stops).flatMap(([id, answer]) => {
     const question = findStop(id);
     if (!question || answer.answer === 'no' || answer.resolved !== null) return [];
-    const text = `${question.then} Call ${question.call}. It is resolved when ${question.resolvedWhen}.`;
-    return [finding('stop', 'stop-answered', text, [`stop:${id}`])];
+    const { then, call, resolvedWhen } = question;
+    return [finding('stop', 'stop-answered', { then, call, resolvedWhen }, [ref.stop(id)])];
   });
 }
 
 function unasked(stops: readonly StopStanding[]): Finding[] {
   const open = stops.filter((one) => one.answer === null);
   if (open.length === 0) return [];
-  const text =
-    open.length === stops.length
-      ? 'The stop questions are not answered yet: they come before everything.'
-      : `${open.length} of the stop questions ${open.length === 1 ? 'is' : 'are'} not answered yet.`;
-  return [
-    finding(
-      'warn',
-      'stop-not-asked',
-      text,
-      open.map((one) => `stop:${one.question.id}`)
-    )
-  ];
+  const because = open.map((one) => ref.stop(one.question.id));
+  return [finding('warn', 'stop-not-asked', { open: open.length, of: stops.length }, because)];
 }
 
 function supplyFindings({ supply, record, off, hoursAgo }: SupplyStanding): Finding[] {
+  const { name, why } = supply;
+  const because = [ref.supply(supply.id)];
   if (record === null || record.proof === 'none')
-    return [
-      finding('warn', 'supply-not-off', `${supply.name}: not off and proven off yet (${supply.why}).`, [
-        supply.id
-      ])
-    ];
+    return [finding('warn', 'supply-not-off', { name, why }, because)];
   if (record.proof === 'display-dark')
-    return [
-      finding(
-        'warn',
-        'proves-nothing',
-        `${supply.name}: a dark display proves nothing, and a lit one neither: it may live on batteries or on another supply. The machine was running and stops, or a meter between R and C reads nothing: that is proof.`,
-        [supply.id]
-      )
-    ];
-  if (!off && hoursAgo !== null)
-    return [
-      finding(
-        'warn',
-        'off-long-ago',
-        `${supply.name}: proven off ${Math.round(hoursAgo)} hours ago. Somebody may have switched it on again: prove it anew.`,
-        [supply.id]
-      )
-    ];
+    return [finding('warn', 'proves-nothing', { what: 'display-dark', name }, because)];
+  if (!off && hoursAgo !== null) return [finding('warn', 'off-long-ago', { name, hours: hoursAgo }, because)];
   return [];
 }
 
 function remarks(thermostat: Thermostat): Finding[] {
+  const because = [ref.thermostat(thermostat.id)];
   const found: Finding[] = [];
   if (thermostat.oldSupply === 'battery')
-    found.push(
-      finding(
-        'note',
-        'proves-nothing',
-        'The old thermostat has batteries: its display stays lit with every supply off.',
-        [thermostat.id]
-      )
-    );
-  if (thermostat.mercury === 'yes')
-    found.push(
-      finding(
-        'warn',
-        'mercury',
-        'A glass bulb with mercury is in the old thermostat: keep it level and whole, in a closed box, and take it to the collection point for mercury. If it breaks: windows open, people out of the room, no vacuum cleaner, ask the local authority.',
-        [thermostat.id]
-      )
-    );
+    found.push(finding('note', 'proves-nothing', { what: 'old-batteries' }, because));
+  if (thermostat.mercury === 'yes') found.push(finding('warn', 'mercury', {}, because));
   return found;
 }

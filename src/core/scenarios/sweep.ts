@@ -1,4 +1,5 @@
 /** What has to hold of every option that is offered, whatever the house: asserted over enumerated situations. */
+import { callsIn } from '../findings/refs';
 import { running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
@@ -9,7 +10,7 @@ import { CIRCUIT_LIMITS } from '../supply/limit-findings';
 import { SLACK_VOLTS } from '../supply/limits';
 import { circuitKey, rememberingProver, type Prover } from '../supply/proof-memory';
 import { requestsOf, type Call } from '../trade/calls';
-import type { FindingCode } from '../trade/findings';
+import type { FindingCode } from '../findings/finding';
 import { deviceOf, isSupply, landedTerminal, sortedWiring, type Wiring } from '../wiring/graph';
 import { reachedLoads } from './reach-checker';
 import { situationOf, type Situation } from '../houses/situations';
@@ -99,7 +100,7 @@ function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situatio
   const needs = device.supply === 'common-required' && option.method !== 'no-c-needed';
   const declared = option.findings
     .filter((one) => one.code === 'function-lost')
-    .map((one) => one.because.join());
+    .map((one) => callsIn(one.because).join());
   const said = new Set(option.findings.map((one) => one.code).filter((code) => CIRCUIT_LIMITS.has(code)));
   const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')} ${[...said].join(' ')}`;
   const known = memory.checks.get(key);
@@ -176,7 +177,7 @@ function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected
       'runs without the blower'
     ],
     [
-      lost.length > 0 && !requestsOf(now.call).some((request) => declared.includes(`call:${request}`)),
+      lost.length > 0 && !requestsOf(now.call).some((request) => declared.includes(request)),
       `${lost.join(', ')} lost and not said`
     ]
   ];

@@ -1,6 +1,7 @@
 /** Pulling something along the old path: how long, and what the path allows. */
+import { ref } from '../findings/refs';
 import { WORST_LENGTH_M } from '../trade/cable';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { wallPlace, type Board, type Wiring } from '../wiring/graph';
 import type { Part, SupplySituation } from './types';
 
@@ -55,8 +56,8 @@ export function pathConditions({ before }: SupplySituation): Finding[] {
       finding(
         'stop',
         'cable-stapled',
-        `${stapled.map((one) => one.name).join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`,
-        stapled.map((one) => one.id)
+        { cables: stapled.map((one) => one.name) },
+        stapled.map((one) => ref.cable(one.id))
       )
     );
   }
@@ -66,8 +67,8 @@ export function pathConditions({ before }: SupplySituation): Finding[] {
       finding(
         'warn',
         'cable-path-unknown',
-        'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.',
-        unknown.map((one) => one.id)
+        {},
+        unknown.map((one) => ref.cable(one.id))
       )
     );
   }
@@ -76,8 +77,8 @@ export function pathConditions({ before }: SupplySituation): Finding[] {
       finding(
         'warn',
         'hidden-splice',
-        'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.',
-        before.strands.filter((one) => one.spliced !== 'no').map((one) => one.id)
+        { what: 'on-the-way' },
+        before.strands.filter((one) => one.spliced !== 'no').map((one) => ref.conductor(one.id))
       )
     );
   }

@@ -2,9 +2,10 @@
  * Whether the device may report a wiring fault though everything works: many look for a voltage between each hot terminal and C. Put to the
  * solved circuit: a hot terminal whose supply has no tie to that of C has no voltage against it at all.
  */
+import { ref } from '../findings/refs';
 import { powerUp } from '../circuit/simulate';
 import type { World } from '../devices/world';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { canonicalMark, isHot } from '../trade/terminals';
 import { deviceAtEnd, landedMark, sheetTerminal, wallThermostat, type Wiring } from '../wiring/graph';
 
@@ -23,11 +24,6 @@ export function complaintFindings(after: Wiring, world: World): Finding[] {
   const common = sheetTerminal(device.facts, 'C');
   const blind = others.filter((mark) => idle.meter.volts(sheetTerminal(device.facts, mark), common) === null);
   return blind.map((mark) =>
-    finding(
-      'note',
-      'device-may-complain',
-      `Between ${mark} and C there is no voltage to be found: ${mark} belongs to another transformer, whose common is not here. The ${device.facts.model} may report a wiring fault for it. The circuit shows that both sides work; its own sheet says how such a report is put aside.`,
-      [device.id]
-    )
+    finding('note', 'device-may-complain', { model: device.facts.model, mark }, [ref.device(device.id)])
   );
 }

@@ -1,6 +1,7 @@
 /** Questions that the methods share about what was read at the equipment. */
+import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { canonicalMark, isHot } from '../trade/terminals';
 import {
   boards,
@@ -49,10 +50,8 @@ export function commonBoards(wiring: Wiring, device: DeviceFacts): Board[] {
 }
 
 export function noCommonMark(board: Board | undefined): Finding {
-  const text = board
-    ? `No terminal marked C is recorded at ${board.name}. Look again at its board; if it has none, trace the transformer’s other side (Strands, “Find the common”): nothing is landed on what was not read.`
-    : 'No machine is recorded: read the equipment end first.';
-  return finding('stop', 'board-mark-missing', text, board ? [board.id] : []);
+  const because = board ? [ref.machine(board.id)] : [];
+  return finding('stop', 'board-mark-missing', { machine: board?.name ?? null }, because);
 }
 
 /** Strands landed on the given mark at the equipment. */
@@ -66,35 +65,16 @@ export function strandsAt(wiring: Wiring, board: Board, mark: string): Strand[] 
 /** What a conductor that is to carry the common must have shown, beyond where its ends are. */
 export function continuityFindings(strand: Strand): Finding[] {
   const found: Finding[] = [];
+  const fact = { conductor: strand.name };
+  const because = [ref.conductor(strand.id)];
   if (strand.continuity === 'broken') {
-    found.push(
-      finding(
-        'stop',
-        'continuity-broken',
-        `The ${strand.name} conductor measured open: it is broken somewhere on the way.`,
-        [strand.id]
-      )
-    );
+    found.push(finding('stop', 'continuity-broken', fact, because));
   }
   if (strand.continuity === 'untested') {
-    found.push(
-      finding(
-        'warn',
-        'continuity-not-proven',
-        `With the power off, prove that the ${strand.name} conductor is one and the same at both ends: join it to another at one end and measure at the other.`,
-        [strand.id]
-      )
-    );
+    found.push(finding('warn', 'continuity-not-proven', fact, because));
   }
   if (strand.spliced === 'hidden') {
-    found.push(
-      finding(
-        'warn',
-        'hidden-splice',
-        `The ${strand.name} conductor changes colour on the way: a hidden joint. Only a continuity check tells the ends apart.`,
-        [strand.id]
-      )
-    );
+    found.push(finding('warn', 'hidden-splice', { what: 'colour-changes', ...fact }, because));
   }
   return found;
 }

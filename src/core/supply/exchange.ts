@@ -1,7 +1,8 @@
 /** A bigger transformer in a machine, where the user means to have one put in: it comes along with whichever way is taken. */
+import { ref } from '../findings/refs';
 import type { Job } from '../job/schema';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
-import { finding } from '../trade/findings';
+import { finding } from '../findings/finding';
 import type { Board } from '../wiring/graph';
 import type { Offer, Part } from './types';
 
@@ -37,8 +38,13 @@ export function withExchange(offer: Offer, job: Job): Offer {
         finding(
           'warn',
           'transformer-exchange',
-          `The transformer of ${one.name} (${one.transformerVa ?? `taken as ${USUAL_TRANSFORMER_VA}`} VA) is replaced by one of ${wanted(one)} VA, Class 2, by a licensed person: its other side is mains. Its fuse and its place have to suit it.`,
-          [one.id]
+          {
+            machine: one.name,
+            va: one.transformerVa,
+            takenVa: USUAL_TRANSFORMER_VA,
+            plannedVa: wanted(one) ?? 0
+          },
+          [ref.machine(one.id)]
         )
       )
     ],
@@ -53,6 +59,7 @@ function transformerPart(machine: string, va: number): Part {
     name: `Class 2 control transformer, 24 VAC, ${va} VA`,
     quantity: 1,
     unit: 'piece',
-    cost: size?.cost ?? 0
+    cost: size?.cost ?? 0,
+    for: machine
   };
 }

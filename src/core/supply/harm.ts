@@ -1,84 +1,60 @@
 /** What in a solved circuit would hurt a machine, whatever was wired before. */
-import type { CallResult } from '../circuit/simulate';
+import { asMetered } from '../trade/figures';
+import { ref } from '../findings/refs';
+import type { CallResult, SupplyResult } from '../circuit/simulate';
 import { running } from '../circuit/expected';
-import { finding, type Finding } from '../trade/findings';
-import { callName } from '../trade/calls';
+import { finding, type Finding } from '../findings/finding';
+import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 
-/** Loads that need air over them, and what happens without it. */
-const needsAir: readonly {
-  load: LoadId;
-  code: 'compressor-without-blower' | 'strips-without-blower' | 'burner-without-blower';
-  why: string;
-}[] = [
-  {
-    load: 'compressor',
-    code: 'compressor-without-blower',
-    why: 'the compressor runs and the blower does not. The coil freezes and the compressor is hurt'
-  },
-  {
-    load: 'strips',
-    code: 'strips-without-blower',
-    why: 'the heating strips glow and the blower does not run. They overheat'
-  },
-  {
-    load: 'burner',
-    code: 'burner-without-blower',
-    why: 'the burner fires and the blower does not run. It goes off on its limit again and again'
-  }
+/** Loads that need air over them. */
+const NEEDS_AIR: readonly (readonly [
+  LoadId,
+  'compressor-without-blower' | 'strips-without-blower' | 'burner-without-blower'
+])[] = [
+  ['compressor', 'compressor-without-blower'],
+  ['strips', 'strips-without-blower'],
+  ['burner', 'burner-without-blower']
 ];
 
 export function harmFindings(result: CallResult): Finding[] {
-  const because = [`call:${result.call}`];
-  const call = callName(result.call);
+  const { call } = result;
+  const because = [ref.call(call)];
   const on = running(result.loads);
-  const found: Finding[] = [];
-  if (!on.includes('blower')) {
-    for (const { load, code, why } of needsAir) {
-      if (on.includes(load)) found.push(finding('stop', code, `With ${call}, ${why}.`, because));
-    }
-  }
-  for (const supply of result.supplies) {
-    if (supply.fuseOpen) {
-      const amps = supply.fuseAmps === null ? '' : ` (about ${supply.fuseAmps.toFixed(0)} A)`;
-      found.push(
-        finding('stop', 'fuse-opens', `With ${call}, ${supply.name} is shorted${amps}: its fuse opens.`, [
-          supply.id,
-          ...because
-        ])
+  const found: Finding[] = on.includes('blower')
+    ? []
+    : NEEDS_AIR.filter(([load]) => on.includes(load)).map(([, code]) =>
+        finding('stop', code, { call }, because)
       );
-    } else if (supply.amps > supply.ratedAmps) {
-      const text = `With ${call}, ${supply.name} gives ${supply.amps.toFixed(2)} A; it is rated for ${supply.ratedAmps.toFixed(2)} A (${supply.ratedVa} VA).`;
-      found.push(finding('stop', 'transformer-overloaded', text, [supply.id, ...because]));
-    }
+  found.push(...result.supplies.flatMap((supply) => supplyHarm(supply, call)));
+  if (result.tied.length > 0) found.push(finding('stop', 'supplies-tied', {}, result.tied.flat()));
+  for (const island of result.islands) {
+    const classes = new Set(island.supplies.map((supply) => supply.voltageClass));
+    if (classes.size < 2) continue;
+    const supplies = island.supplies.map((supply) => supply.name);
+    const parts = island.supplies.map((supply) => supply.part);
+    found.push(finding('stop', 'voltage-classes-joined', { call, supplies }, [...parts, ...because]));
   }
-  if (result.tied.length > 0) {
-    found.push(
+  if (result.chattering.length > 0)
+    found.push(finding('stop', 'relay-chatter', { call }, [...result.chattering, ...because]));
+  if (result.starved.length > 0)
+    found.push(finding('warn', 'coil-starved', { call }, [...result.starved, ...because]));
+  return found;
+}
+
+function supplyHarm(supply: SupplyResult, call: Call): Finding[] {
+  const because = [supply.part, ref.call(call)];
+  const { name, amps, ratedAmps, ratedVa, fuseAmps } = supply;
+  if (supply.fuseOpen)
+    return [
       finding(
         'stop',
-        'supplies-tied',
-        'Two supplies are joined by copper. Nobody can see their polarity or an earth from the wall: they may feed each other and burn.',
-        result.tied.flat()
+        'fuse-opens',
+        { call, supply: name, amps: fuseAmps === null ? null : asMetered(fuseAmps, 1) },
+        because
       )
-    );
-  }
-  if (result.chattering.length > 0) {
-    found.push(
-      finding('stop', 'relay-chatter', `With ${call}, a relay pulls in and lets go without end.`, [
-        ...result.chattering,
-        ...because
-      ])
-    );
-  }
-  if (result.starved.length > 0) {
-    found.push(
-      finding(
-        'warn',
-        'coil-starved',
-        `With ${call}, a coil gets some voltage but too little to pull in: it hums and warms up.`,
-        [...result.starved, ...because]
-      )
-    );
-  }
-  return found;
+    ];
+  if (amps <= ratedAmps) return [];
+  const fact = { call, supply: name, amps: asMetered(amps, 0.01), ratedAmps, ratedVa };
+  return [finding('stop', 'transformer-overloaded', fact, because)];
 }

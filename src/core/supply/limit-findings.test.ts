@@ -1,12 +1,15 @@
 /** The corners of all tolerances in words: what is said of a transformer, by what is known of its size and of today. */
+import { refId, type PartRef } from '../findings/refs';
 import { describe, expect, it } from 'vitest';
 import type { SupplyResult } from '../circuit/simulate';
 import type { Call } from '../trade/calls';
 import { limitFindings, type HoldsNominally } from './limit-findings';
 import type { AtLimits } from './limits';
 
+const part = (id: string): PartRef => ({ kind: 'part', id, device: 'eq-1', part: null, mark: null });
 const supply = (amps: number, more: Partial<SupplyResult> = {}): SupplyResult => ({
   id: 'eq-1:secondary',
+  part: part('eq-1:secondary'),
   name: 'furnace',
   va: amps * 24,
   amps,
@@ -46,10 +49,10 @@ describe('a transformer of a size that was read', () => {
   it('beyond its rating is a condition, and a note where it is so today', () => {
     const [fresh] = limitFindings([limit('heat1', beyond(supply(1.8), 1.6))], all);
     expect(fresh).toMatchObject({ code: 'overloaded-at-limits', level: 'warn' });
-    expect(fresh!.text).toContain('it is rated for 1.67 A (40 VA). Add up');
+    expect(fresh!.params).toMatchObject({ ratedVa: 40, read: true, amps: 1.8, todayAmps: null });
     const [old] = limitFindings([limit('heat1', beyond(supply(1.8), 1.7))], all);
     expect(old!.level).toBe('note');
-    expect(old!.text).toContain('Today it is 1.70 A already.');
+    expect(old!.params).toMatchObject({ todayAmps: 1.7 });
   });
 
   it('is said once, of the call in which it gives the most', () => {
@@ -57,7 +60,7 @@ describe('a transformer of a size that was read', () => {
       [limit('heat1', beyond(supply(1.7))), limit('cool1', beyond(supply(1.9))), limit('fan', {})],
       all
     );
-    expect(said.map((one) => one.because)).toEqual([['eq-1:secondary', 'call:cool1']]);
+    expect(said.map((one) => one.because.map(refId))).toEqual([['eq-1:secondary', 'call:cool1']]);
   });
 
   it('that is overloaded with nominal values already is not said again', () => {
@@ -83,7 +86,7 @@ describe('a transformer whose plate nobody has read', () => {
   it('is judged by the usual size then, and that is said to be taken', () => {
     const calls = [limit('heat1', { ...beyond(unread(1.8)), ...today(0.9) })];
     const [one] = limitFindings(calls, all);
-    expect(one!.text).toContain('it is taken to be rated for 1.67 A (40 VA)');
+    expect(one!.params).toMatchObject({ ratedVa: 40, read: false });
   });
 });
 
@@ -93,17 +96,17 @@ describe('coils and loads', () => {
     const holds = { ...all, runs: (call: Call) => call === 'cool1' };
     const said = limitFindings(lost, holds);
     expect(said).toHaveLength(1);
-    expect(said[0]!.text).toContain('compressor, blower no longer pull in, though they do today');
+    expect(said[0]!.params).toEqual({ what: 'lost', call: 'cool1', loads: ['compressor', 'blower'] });
   });
 
   it('that hum, or run uncalled, are said with their call', () => {
     const said = limitFindings(
-      [limit('cool1', { weakAtPullIn: ['eq-1:coil-Y1'], uncalled: ['burner'] })],
+      [limit('cool1', { weakAtPullIn: [part('eq-1:coil-Y1')], uncalled: ['burner'] })],
       all
     );
     expect(said.map((one) => one.code)).toEqual(['load-at-limits', 'load-at-limits']);
-    expect(said[0]!.because).toEqual(['eq-1:coil-Y1', 'call:cool1']);
-    expect(said[1]!.text).toContain('burner may run though nobody called for it');
+    expect(said[0]!.because.map(refId)).toEqual(['eq-1:coil-Y1', 'call:cool1']);
+    expect(said[1]!.params).toEqual({ what: 'uncalled', call: 'cool1', loads: ['burner'] });
   });
 });
 
@@ -117,9 +120,9 @@ describe('the thermostat', () => {
       ],
       all
     );
-    expect(said.map((one) => one.text)).toEqual([
-      expect.stringContaining('gets 16.9 V (heat, cooling), which is less than it needs') as string,
-      expect.stringContaining('gets 30.9 V (nothing called), which is more than its sheet stands') as string
+    expect(said.map((one) => one.params)).toEqual([
+      { side: 'low', volts: 16.9, calls: ['heat1', 'cool1'] },
+      { side: 'high', volts: 30.9, calls: ['idle'] }
     ]);
   });
 

@@ -1,11 +1,10 @@
 /** The corners of all tolerances in words: one sentence for each kind, whatever the number of calls. */
-import { finding, type Finding, type FindingCode } from '../trade/findings';
-import { LOAD_NAMES } from '../trade/loads';
-import { callName, type Call } from '../trade/calls';
+import { asMetered } from '../trade/figures';
+import { ref } from '../findings/refs';
+import { finding, type Finding, type FindingCode } from '../findings/finding';
+import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { AtLimits, Excess } from './limits';
-
-const WORST = 'At the worst of all tolerances';
 
 /** What is said of volts and amps, whatever the coils bring on. */
 export const CIRCUIT_LIMITS: ReadonlySet<FindingCode> = new Set([
@@ -46,33 +45,25 @@ function voltsFindings(
   const which = limits.filter((one) => out(one) && fed(one.call));
   if (which.length === 0) return [];
   const volts = which.map((one) => one[side] ?? 0);
-  const calls = which.map((one) => callName(one.call)).join(', ');
-  const text =
-    side === 'low'
-      ? `${WORST} (mains 10 % low, every coil and joint poor), the thermostat gets ${Math.min(...volts).toFixed(1)} V (${calls}), which is less than it needs. Measure R to C once all is on.`
-      : `${WORST} (mains 10 % high, little drawn), the thermostat gets ${Math.max(...volts).toFixed(1)} V (${calls}), which is more than its sheet stands. Measure R to C with nothing on.`;
-  const because = which.map((one) => `call:${one.call}`);
-  return [finding('warn', 'volts-at-limits', text, because)];
+  const calls = which.map((one) => one.call);
+  const worst = side === 'low' ? Math.min(...volts) : Math.max(...volts);
+  const fact = { side, volts: asMetered(worst, 0.1), calls };
+  return [finding('warn', 'volts-at-limits', fact, calls.map(ref.call))];
 }
 
 function coilFindings(one: AtLimits, { runs }: HoldsNominally): Finding[] {
-  const because = [`call:${one.call}`];
-  const names = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ');
+  const { call } = one;
+  const because = [ref.call(call)];
   const found: Finding[] = [];
-  const lost = one.lost.filter((load) => runs(one.call, load));
-  if (lost.length > 0) {
-    const many = lost.length > 1;
-    const text = `${WORST} (mains 10 % low) and ${callName(one.call)} called, ${names(lost)} no longer ${many ? 'pull' : 'pulls'} in, though ${many ? 'they do' : 'it does'} today. Measure across the coil.`;
-    found.push(finding('warn', 'load-at-limits', text, because));
-  }
+  const lost = one.lost.filter((load) => runs(call, load));
+  if (lost.length > 0)
+    found.push(finding('warn', 'load-at-limits', { what: 'lost', call, loads: lost }, because));
   if (one.weakAtPullIn.length > 0) {
-    const text = `${WORST} (mains 10 % low) and ${callName(one.call)} called, a coil gets less than it needs to move while all pull in at once: it may hum instead. Listen for it.`;
-    found.push(finding('warn', 'load-at-limits', text, [...one.weakAtPullIn, ...because]));
+    const coils = [...one.weakAtPullIn, ...because];
+    found.push(finding('warn', 'load-at-limits', { what: 'weak-at-pull-in', call }, coils));
   }
-  if (one.uncalled.length > 0) {
-    const text = `${WORST} and ${callName(one.call)} called, ${names(one.uncalled)} may run though nobody called for it.`;
-    found.push(finding('warn', 'load-at-limits', text, because));
-  }
+  if (one.uncalled.length > 0)
+    found.push(finding('warn', 'load-at-limits', { what: 'uncalled', call, loads: one.uncalled }, because));
   return found;
 }
 
@@ -108,19 +99,25 @@ function excessFinding(
   today: number,
   thermostats: number
 ): Finding[] {
-  const because = [supply.id, `call:${call}`];
-  const rated = (va: number) => `${(va / supply.nominalVolts).toFixed(2)} A (${va} VA)`;
-  const crowd = thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : '';
-  const gives = `${supply.name} gives ${(supply.fuseAmps ?? supply.amps).toFixed(2)} A with ${callName(call)}${crowd}`;
+  const because = [supply.part, ref.call(call)];
+  const at = {
+    call,
+    supply: supply.name,
+    amps: asMetered(supply.fuseAmps ?? supply.amps, 0.01),
+    nominalVolts: supply.nominalVolts,
+    thermostats
+  };
   // One of the smallest size would be beyond its rating today already: then it is not that small.
   if (supply.leastVa < supply.ratedVa && today * supply.nominalVolts <= supply.leastVa) {
-    const text = `Nobody has read the size of the transformer. ${WORST}, ${gives}; the smallest ones are rated for ${rated(supply.leastVa)}. Read its plate first.`;
-    return [finding('warn', 'transformer-unread', text, because)];
+    return [finding('warn', 'transformer-unread', { ...at, leastVa: supply.leastVa }, because)];
   }
   if (!supply.fuseOpen && supply.amps <= supply.ratedAmps) return [];
   const isSo = ampsToday !== null && ampsToday > supply.ratedAmps;
-  const already = isSo ? ` Today it is ${ampsToday.toFixed(2)} A already.` : '';
-  const taken = supply.leastVa < supply.ratedVa ? 'it is taken to be rated' : 'it is rated';
-  const text = `${WORST} (mains 10 % high, every coil a quarter above its plate), ${gives}; ${taken} for ${rated(supply.ratedVa)}.${already} Add up the plates of the coils, or measure the current.`;
-  return [finding(isSo ? 'note' : 'warn', 'overloaded-at-limits', text, because)];
+  const fact = {
+    ...at,
+    ratedVa: supply.ratedVa,
+    read: supply.leastVa === supply.ratedVa,
+    todayAmps: isSo ? asMetered(ampsToday, 0.01) : null
+  };
+  return [finding(isSo ? 'note' : 'warn', 'overloaded-at-limits', fact, because)];
 }

@@ -1,3 +1,5 @@
+import { ref } from '../findings/refs';
+import type { Call } from '../trade/calls';
 import { describe, expect, it } from 'vitest';
 import { makeId } from '../job/ids';
 import type { Equipment } from '../job/schema';
@@ -47,7 +49,7 @@ describe('the tolerances of a house', () => {
   it('are a condition where they take the thermostat over what its sheet stands, and none where they do not', () => {
     const narrow = withWindow(22, 28);
     const [high] = said(narrow, 'de-own', 'volts-at-limits');
-    expect(high?.text).toMatch(/mains 10 % high, .* gets 30\.0 V/);
+    expect(high?.params).toMatchObject({ side: 'high', volts: 30 });
     expect(high?.level).toBe('warn');
     expect(option(narrow, 'de-own').verdict).toBe('care');
     expect(said(furnaceWithCommon(), 'de-fellgate', 'volts-at-limits')).toEqual([]);
@@ -59,10 +61,10 @@ describe('the tolerances of a house', () => {
     const where = withWindow(26.3, 30);
     const { verdict, findings } = option(where, 'de-own');
     expect(verdict).toBe('no');
-    expect(findings.flatMap((one) => (one.code === 'thermostat-unfed' ? one.because : []))).toEqual([
-      'call:heat1',
-      'call:cool1',
-      'call:heat1+fan'
+    expect(findings.flatMap((one) => (one.code === 'thermostat-unfed' ? one.params.calls : []))).toEqual([
+      'heat1',
+      'cool1',
+      'heat1+fan'
     ]);
     expect(said(where, 'de-own', 'volts-at-limits')).toEqual([]);
     expect(row(where, 'de-own')).toMatchObject({ voltsLow: null, voltsHigh: null, ampsMost: null });
@@ -70,8 +72,9 @@ describe('the tolerances of a house', () => {
 
   it('name each call once in which they are too much', () => {
     const [low] = said(withWindow(22.8, 31), 'de-own', 'volts-at-limits');
-    expect(low?.text).toMatch(/mains 10 % low, .* gets 22\.2 V \(heat, cooling, heat with the fan held on\)/);
-    expect(low?.because).toEqual(['call:heat1', 'call:cool1', 'call:heat1+fan']);
+    const calls = ['heat1', 'cool1', 'heat1+fan'] as const;
+    expect(low?.params).toEqual({ side: 'low', volts: 22.2, calls });
+    expect(low?.because).toEqual(calls.map((call) => ref.call(call as Call)));
   });
 
   it('show the most that the transformer gives, and the fuse behind it', () => {
@@ -89,9 +92,8 @@ describe('a transformer at the worst of all tolerances', () => {
     const house = withDevice({ drawVa: 5 }, heated({ transformerVa: 20 }));
     const [over] = said(house, 'de-own', 'overloaded-at-limits');
     expect(over?.level).toBe('warn');
-    expect(over?.text).toContain('it is rated for 0.83 A (20 VA)');
-    expect(over?.text).not.toContain('Today');
-    expect(over?.because).toContain('call:heat1');
+    expect(over?.params).toMatchObject({ ratedVa: 20, read: true, todayAmps: null });
+    expect(over?.because).toContainEqual(ref.call('heat1'));
     expect(option(house, 'de-own').verdict).toBe('care');
     expect(said(withDevice({ drawVa: 5 }, heated({})), 'de-own', 'overloaded-at-limits')).toEqual([]);
   });
@@ -105,7 +107,7 @@ describe('a transformer at the worst of all tolerances', () => {
     });
     const [over] = said(withDevice({ drawVa: 1 }, small), 'de-own', 'overloaded-at-limits');
     expect(over?.level).toBe('note');
-    expect(over?.text).toMatch(/Today it is 0\.\d+ A already/);
+    expect(over?.params).toMatchObject({ todayAmps: expect.closeTo(0.7, 0) as number });
   });
 
   it('is to be read first where nobody has, and one of the smallest would not do', () => {
@@ -113,7 +115,7 @@ describe('a transformer at the worst of all tolerances', () => {
       said(withDevice({ drawVa }, heated({ transformerVa })), 'de-own', 'transformer-unread');
     const [first] = unread(5, null);
     expect(first?.level).toBe('warn');
-    expect(first?.text).toContain('Read its plate first');
+    expect(first?.params).toMatchObject({ leastVa: 20 });
     expect(unread(2, null)).toEqual([]);
     expect(unread(5, 40)).toEqual([]);
   });

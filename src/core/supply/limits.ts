@@ -6,6 +6,7 @@
 import { running } from '../circuit/expected';
 import { simulate, type CallResult, type SupplyResult } from '../circuit/simulate';
 import { PLAIN_CASE, type CornerId, type SupplyCase, type World } from '../devices/world';
+import type { PartRef } from '../findings/refs';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
@@ -32,7 +33,7 @@ export interface AtLimits {
   /** Loads that run in the weak corner today, and will not. */
   readonly lost: readonly LoadId[];
   /** Coils that would not move while all pull in at once in the weak corner, though they do today. */
-  readonly weakAtPullIn: readonly string[];
+  readonly weakAtPullIn: readonly PartRef[];
   /** Loads that run in some corner and neither with nominal values nor today. */
   readonly uncalled: readonly LoadId[];
   /** Beyond the rating, or beyond the least that an unread plate may say. */
@@ -86,7 +87,12 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
     tooHigh: highs.some((one) => one.volts > one.max + SLACK_VOLTS),
     amps: Math.max(0, ...loaded.flatMap((one) => one.supplies.map((supply) => supply.amps))),
     lost: dead.length === 0 ? [] : dead.filter((load) => runsToday(corners, load)),
-    weakAtPullIn: humming.length === 0 ? [] : [...new Set(humming)].filter((id) => !hums(corners, id)),
+    weakAtPullIn:
+      humming.length === 0
+        ? []
+        : [...new Map(humming.map((coil) => [coil.id, coil])).values()].filter(
+            (coil) => !hums(corners, coil.id)
+          ),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
     excess: excessOf(loaded, corners, wirings.shared),
     today: new Map(nominal.was.supplies.map((one) => [one.id, one.amps])),
@@ -151,7 +157,7 @@ function runsToday(corners: Corners, load: LoadId): boolean {
 }
 
 function hums(corners: Corners, coil: string): boolean {
-  return corners.before('weak')?.inrush.weak.includes(coil) ?? false;
+  return corners.before('weak')?.inrush.weak.some((one) => one.id === coil) ?? false;
 }
 
 function excessOf(loaded: readonly CallResult[], corners: Corners, shared: boolean): Excess[] {

@@ -2,7 +2,8 @@
  * An adapter of the old thermostat that stands in line at the equipment. It belongs to that thermostat, so every way begins without it: its
  * conductors go back to the board's own terminals, and a house whose Y and G shared one conductor is again what it was before.
  */
-import { finding, type Finding } from '../trade/findings';
+import { ref } from '../findings/refs';
+import { finding, type Finding } from '../findings/finding';
 import {
   boards,
   deviceAtEnd,
@@ -31,12 +32,7 @@ export function withoutOldAdapter(wiring: Wiring): WithoutAdapter {
       wiring: takeOut(so.wiring, adapter),
       findings: [
         ...so.findings,
-        finding(
-          'warn',
-          'old-adapter-in-line',
-          `The ${adapter.name} sits between the conductors and the board. It belongs to the old thermostat and comes out; its conductors go to the board’s own terminals. Only the new thermostat’s own sheet can say that it may stay.`,
-          [adapter.id]
-        )
+        finding('warn', 'old-adapter-in-line', { name: adapter.name }, [ref.machine(adapter.id)])
       ]
     }),
     { wiring, findings: [] }

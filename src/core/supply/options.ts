@@ -1,4 +1,6 @@
 /** Every method asked about one thermostat's place: what it would make, what it costs, and what the circuit says of it. */
+import type { Loss } from '../words/losses';
+import { ref } from '../findings/refs';
 import { identify, type Identification } from '../identify/identify';
 import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
@@ -7,8 +9,8 @@ import type { Job, Thermostat } from '../job/schema';
 import { heatPump } from '../match/checks/heat-pump';
 import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
-import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../trade/findings';
-import { FAMILY_NAMES, type MethodId, type Verdict } from '../trade/vocabulary';
+import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../findings/finding';
+import type { MethodId, Verdict } from '../trade/vocabulary';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Landing, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
@@ -20,7 +22,6 @@ import { withoutOldAdapter } from './old-adapter';
 import { prove, type Proof, type ProofInput, type ProofNeighbour } from './prove';
 import {
   refused,
-  type Loss,
   type Method,
   type Offer,
   type Part,
@@ -129,19 +130,10 @@ function gate(
     ...identification.findings
   ].filter((one) => one.level === 'stop');
   if (identification.family === 'unknown' || worlds.length === 0) {
-    closed.push(
-      finding(
-        'stop',
-        'system-unknown',
-        'What the conductors drive is not known yet. Answer the next question on System first.',
-        [thermostat.id]
-      )
-    );
+    closed.push(finding('stop', 'system-unknown', { what: 'ask' }, [ref.thermostat(thermostat.id)]));
   }
   if (thermostat.conductors.length === 0) {
-    closed.push(
-      finding('stop', 'end-not-read', 'No conductor is recorded yet: read the wall first.', [thermostat.id])
-    );
+    closed.push(finding('stop', 'end-not-read', { what: 'no-conductor' }, [ref.thermostat(thermostat.id)]));
   }
   return closed;
 }
@@ -155,44 +147,22 @@ function sharedConditions(
 ): Finding[] {
   const found: Finding[] = [];
   if (!identification.decided && worlds.length > 0) {
-    const families = [...new Set(worlds.map((one) => FAMILY_NAMES[one.world.family]))].join(', ');
-    found.push(
-      finding(
-        'warn',
-        'system-unsettled',
-        `The system is not settled. Solved for each that is still believable: ${families}.`,
-        []
-      )
-    );
+    const families = [...new Set(worlds.map((one) => one.world.family))];
+    found.push(finding('warn', 'system-unsettled', { what: 'solved-for', families }));
   }
   if (assumed.length > 0) {
-    const names = recorded.strands.filter((one) => assumed.includes(one.id)).map((one) => one.name);
-    found.push(
-      finding(
-        'warn',
-        'end-not-read',
-        `Nobody has seen the equipment end of: ${names.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`,
-        assumed
-      )
-    );
+    const conductors = recorded.strands.filter((one) => assumed.includes(one.id)).map((one) => one.name);
+    found.push(finding('warn', 'end-not-read', { what: 'assumed', conductors }, assumed.map(ref.conductor)));
   }
   const guessed = recorded.cables
     .filter((one) => one.lengthM === null || one.gauge === null)
-    .map((one) => one.id);
+    .map((one) => ref.cable(one.id));
   const noPlate = boards(recorded)
     .filter((one) => one.transformerVa === null)
-    .map((one) => one.id);
+    .map((one) => ref.machine(one.id));
   if (guessed.length + noPlate.length > 0) {
-    const what = [
-      guessed.length > 0 ? 'length or gauge of the cable (22 AWG and 30 m are taken)' : '',
-      noPlate.length > 0 ? 'size of the transformer (40 VA is taken)' : ''
-    ];
-    found.push(
-      finding('note', 'values-assumed', `Not recorded: ${what.filter(Boolean).join('; ')}.`, [
-        ...guessed,
-        ...noPlate
-      ])
-    );
+    const fact = { cable: guessed.length > 0, transformer: noPlate.length > 0 };
+    found.push(finding('note', 'values-assumed', fact, [...guessed, ...noPlate]));
   }
   return found;
 }
@@ -223,8 +193,8 @@ function optionOf(
           finding(
             'stop',
             'device-needs-no-common',
-            `The wired part of the ${situation.device.model} sits at the equipment: nothing of it is fed at the wall.`,
-            [situation.device.id]
+            { what: 'nothing-at-wall', model: situation.device.model },
+            [ref.device(situation.device.id)]
           )
         )
       : finished(method.offer(situation, variant?.id ?? null), situation.job);
@@ -268,7 +238,7 @@ function needsSupply(method: Method, device: DeviceFacts): ProofInput['needsSupp
 /** To leave everything alone is open always; what closes the other ways is why. */
 function leave(method: Method, situation: SupplySituation, closed: readonly Finding[]): Option {
   const offer = method.offer(situation, null);
-  const because = [...new Set(closed.flatMap((one) => one.because))];
+  const because = closed.flatMap((one) => one.because);
   return assemble(
     method,
     null,
@@ -306,7 +276,9 @@ function assemble(
 }
 
 function functionLosses(findings: readonly Finding[]): Loss[] {
-  return findings.filter((one) => one.code === 'function-lost').map((one) => ({ text: one.text }));
+  return findings.flatMap((one) =>
+    one.code === 'function-lost' ? [{ what: 'function', ...one.params, worlds: one.worlds ?? null }] : []
+  );
 }
 
 function verdictOf(method: Method, findings: readonly Finding[]): Verdict {

@@ -1,6 +1,7 @@
 /** A supply of the thermostat's own, beside the machine's: what the plug-in and the second transformer have in common. */
+import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { canonicalMark, isHot, marksMean } from '../trade/terminals';
 import {
   landed,
@@ -19,21 +20,19 @@ import type { SupplySituation } from './types';
 /** Why a supply of its own cannot even be drawn: there is no terminal for its other side. Whether two supplies tie is the circuit's word. */
 export function noCommonTerminal(device: DeviceFacts): Finding | null {
   if (marksMean(device.marks, 'C')) return null;
-  return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
+  return finding('stop', 'device-has-no-common', { what: 'none', model: device.model }, [
+    ref.device(device.id)
+  ]);
 }
 
 /** The reason behind what the circuit will show for a device whose hot terminals do not come apart. */
 function railsRemark(device: DeviceFacts): Finding[] {
-  if (device.rails === 'link-removable') return [];
-  if (device.rails === 'link-to-be-cut')
-    return [
-      finding('warn', 'link-must-suit-supplies', 'The link between RH and RC has to be cut for good.', [
-        device.id
-      ])
-    ];
-  const how = device.rails === 'one-r' ? 'has one R only' : 'joins RH and RC inside';
-  const text = `The ${device.model} ${how}: a second supply asks for RH and RC with a link that comes out.`;
-  return [finding('note', 'rails-not-separable', text, [device.id])];
+  const { rails, model } = device;
+  const because = [ref.device(device.id)];
+  if (rails === 'link-removable') return [];
+  if (rails === 'link-to-be-cut')
+    return [finding('warn', 'link-must-suit-supplies', { what: 'cut-for-good' }, because)];
+  return [finding('note', 'rails-not-separable', { what: rails, model }, because)];
 }
 
 export interface OwnSupply extends Swapped {

@@ -1,11 +1,12 @@
 /** The proof by itself, over pairs of wirings written by hand: each thing that it says, where it must and where it must not. */
+import { ref, refId } from '../findings/refs';
 import { describe, expect, it } from 'vitest';
 import type { World } from '../devices/world';
 import { findDevice, CATALOGUE } from '../match/catalogue';
 import { newJob } from '../job/create';
 import { makeId } from '../job/ids';
 import { boardOf, linkOf, plug, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
-import type { FindingCode } from '../trade/findings';
+import type { FindingCode } from '../findings/finding';
 import {
   screwsOfMarks,
   type Board,
@@ -73,8 +74,8 @@ function proven(before: Wiring, after: Wiring, world: World = furnace, more: Par
 
 const codes = (proof: ReturnType<typeof prove>, level?: 'stop' | 'warn' | 'note') =>
   proof.findings.filter((one) => level === undefined || one.level === level).map((one) => one.code);
-const text = (proof: ReturnType<typeof prove>, code: FindingCode) =>
-  proof.findings.find((one) => one.code === code)?.text ?? '';
+const fact = (proof: ReturnType<typeof prove>, code: FindingCode) =>
+  proof.findings.find((one) => one.code === code)?.params;
 
 describe('a whole plan', () => {
   it('says nothing, and has a row for each call with what ran, what will run and what it takes', () => {
@@ -95,14 +96,14 @@ describe('a whole plan', () => {
 describe('what is lost', () => {
   it('is a stop for heat and cooling, and a warning for the fan alone', () => {
     const noY = proven(today({ on: FOUR }), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
-    expect(text(noY, 'function-lost')).toBe('Cooling is lost: compressor no longer runs.');
+    expect(fact(noY, 'function-lost')).toEqual({ call: 'cool1', loads: ['compressor'] });
     expect(codes(noY, 'stop')).toContain('function-lost');
     const noG = proven(
       today({ on: FOUR }),
       then({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('machine', 'eq.Y1', 'eq.G')] })
     );
     expect(codes(noG, 'warn')).toEqual(['function-lost']);
-    expect(text(noG, 'function-lost')).toBe('Fan alone is lost: blower no longer runs.');
+    expect(fact(noG, 'function-lost')).toEqual({ call: 'fan', loads: ['blower'] });
     expect(codes(noG, 'stop')).toEqual([]);
   });
 
@@ -110,7 +111,7 @@ describe('what is lost', () => {
     const dead = { on: ['R', 'W', 'Y>-', 'G'] };
     const proof = proven(today(dead), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
     expect(codes(proof)).not.toContain('function-lost');
-    expect(text(proof, 'dead-before')).toContain('cooling does not start: compressor');
+    expect(fact(proof, 'dead-before')).toEqual({ call: 'cool1', loads: ['compressor'] });
   });
 });
 
@@ -120,9 +121,9 @@ describe('the thermostat', () => {
   it('that gets nothing in any call is said once, with all of them', () => {
     const proof = proven(today({ on: FOUR }), noC);
     expect(codes(proof, 'stop')).toEqual(['thermostat-unfed']);
-    expect(text(proof, 'thermostat-unfed')).toContain(
-      'in 5 calls (nothing called, heat, cooling, fan alone, heat with the fan held on)'
-    );
+    expect(fact(proof, 'thermostat-unfed')).toMatchObject({
+      calls: ['idle', 'heat1', 'cool1', 'fan', 'heat1+fan']
+    });
     expect(proof.findings[0]!.because).toHaveLength(5);
   });
 
@@ -135,12 +136,13 @@ describe('the thermostat', () => {
 
   it('that charges itself is asked for in the idle house only', () => {
     const proof = proven(today({ on: FOUR }), noC, furnace, { needsSupply: 'idle' });
-    expect(proof.findings.flatMap((one) => one.because)).toEqual(['call:idle']);
+    expect(proof.findings.flatMap((one) => one.because)).toEqual([ref.call('idle')]);
   });
 
   it('that gets more than it stands is told apart from one that gets too little', () => {
     const proof = proven(today({ on: FOUR }), then({ on: FIVE }, { voltsMin: 10, voltsMax: 26.5 }));
-    expect(codes(proof, 'stop')).toContain('thermostat-unfed');
+    expect(codes(proof, 'stop')).toContain('thermostat-overfed');
+    expect(fact(proof, 'thermostat-overfed')).toMatchObject({ call: 'idle' });
     const above30 = proven(
       today({ on: FOUR, more: { transformerVa: 40 } }),
       then({ on: FIVE }, { voltsMin: 10, voltsMax: 40 })
@@ -154,7 +156,7 @@ describe('harm', () => {
     const noFan = { on: ['R', 'W', 'Y'] };
     const proof = proven(today(noFan), then({ on: ['RC>R', 'W', 'Y', 'C'] }));
     expect(codes(proof, 'stop')).toEqual(['compressor-without-blower']);
-    expect(text(proof, 'compressor-without-blower')).toContain('The coil freezes');
+    expect(fact(proof, 'compressor-without-blower')).toEqual({ call: 'cool1' });
   });
 
   it('of strips without air shows on an electric furnace whose board leaves the blower to G', () => {
@@ -169,17 +171,18 @@ describe('harm', () => {
   it('of an overload names the amps and the rating', () => {
     const proof = proven(today({ on: FOUR }), then({ on: FIVE, more: { transformerVa: 14 } }));
     expect(codes(proof, 'stop')).toContain('transformer-overloaded');
-    expect(text(proof, 'transformer-overloaded')).toMatch(
-      /gives 0\.\d\d A; it is rated for 0\.58 A \(14 VA\)/
-    );
+    expect(fact(proof, 'transformer-overloaded')).toMatchObject({
+      ratedVa: 14,
+      ratedAmps: expect.closeTo(14 / 24, 6) as number
+    });
   });
 
   it('of a short opens the fuse, in the call that closes it', () => {
     const crossed = then({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
     const proof = proven(today({ on: FOUR }), crossed);
     const opened = proof.findings.filter((one) => one.code === 'fuse-opens');
-    expect(opened.map((one) => one.because.at(-1))).toEqual(['call:cool1']);
-    expect(opened[0]!.text).toMatch(/is shorted \(about \d+ A\): its fuse opens/);
+    expect(opened.map((one) => one.because.at(-1))).toEqual([ref.call('cool1')]);
+    expect(opened[0]!.params).toMatchObject({ amps: expect.any(Number) as number });
     expect(proof.worlds[0]!.rows.find((one) => one.call === 'cool1')!.fuse).toMatchObject({ open: true });
   });
 
@@ -199,14 +202,14 @@ describe('harm', () => {
     expect(codes(proven(before, { ...both, links: [] }, world), 'stop')).toEqual([]);
     const tied = proven(before, both, world);
     expect(codes(tied, 'stop')).toContain('supplies-tied');
-    expect(tied.findings.some((one) => one.text.includes('Worst case: opposite polarity'))).toBe(true);
+    expect(tied.findings.some((one) => one.supplyCase?.startsWith('opposite polarity'))).toBe(true);
   });
 
   it('of a load that nobody called is a stop', () => {
     const linked = then({ on: FIVE, links: [linkOf('machine', 'eq.W1', 'eq.G')] });
     const proof = proven(today({ on: FOUR }), linked);
     expect(codes(proof, 'stop')).toContain('load-runs-uncalled');
-    expect(text(proof, 'load-runs-uncalled')).toContain('burner would run though nobody called for it');
+    expect(fact(proof, 'load-runs-uncalled')).toMatchObject({ loads: ['burner'] });
   });
 });
 
@@ -221,7 +224,7 @@ describe('what may be', () => {
     const after = then({ on: ['RC>R', 'Y', 'G', 'W', 'O/B>O', 'C'], board: [...MARKS, 'O'] });
     const proof = prove({ before, after, worlds, needsSupply: 'always' });
     expect(proof.worlds.map((one) => one.world.family)).toEqual(['furnace-ac', 'heat-pump']);
-    for (const one of proof.findings) expect(one.text).toMatch(/^If it is a (furnace-ac|heat-pump): /);
+    for (const one of proof.findings) expect(one.worlds).toHaveLength(1);
   });
 
   it('counts in what its worst says, and once where all agree', () => {
@@ -232,7 +235,7 @@ describe('what may be', () => {
       needsSupply: 'always'
     });
     expect(codes(proof).filter((one) => one === 'thermostat-unfed')).toHaveLength(1);
-    expect(text(proof, 'thermostat-unfed')).not.toContain('If it is');
+    expect(proof.findings.find((one) => one.code === 'thermostat-unfed')?.worlds).toBeUndefined();
   });
 
   it('has no proof where no circuit is known, and says so', () => {
@@ -245,7 +248,7 @@ describe('what may be', () => {
     const broken = then({ on: FIVE, more: { transformerVa: 0 } });
     const proof = proven(today({ on: FOUR }), broken);
     expect(codes(proof, 'stop')).toEqual(['circuit-not-solvable']);
-    expect(proof.findings[0]!.because).toEqual(['eq:secondary']);
+    expect(proof.findings[0]!.because.map(refId)).toEqual(['eq:secondary']);
   });
 });
 
@@ -284,14 +287,14 @@ describe('neighbours on one transformer', () => {
     expect(codes(beside(0), 'stop')).toEqual([]);
     const crowd = beside(4);
     expect(codes(crowd, 'stop')).toEqual(['overloaded-together']);
-    expect(text(crowd, 'overloaded-together')).toContain('All 5 thermostats on it call at once');
+    expect(fact(crowd, 'overloaded-together')).toMatchObject({ thermostats: 5, call: 'heat1' });
   });
 
   it('may be too much only at the worst of all tolerances: then it is a condition, and says how many call', () => {
     const few = beside(2);
     expect(codes(few, 'stop')).toEqual([]);
     expect(codes(few, 'warn')).toEqual(['overloaded-at-limits']);
-    expect(text(few, 'overloaded-at-limits')).toContain('with heat called by all 3 thermostats on it');
+    expect(fact(few, 'overloaded-at-limits')).toMatchObject({ thermostats: 3, call: 'heat1' });
     expect(codes(beside(0))).not.toContain('overloaded-at-limits');
   });
 
@@ -311,6 +314,6 @@ describe('neighbours on one transformer', () => {
       neighbours: [{ thermostat: 'th-2', wiring: other, worlds: {} }]
     });
     expect(codes(proof, 'stop')).toEqual([]);
-    expect(text(proof, 'load-at-limits')).not.toContain('nobody called');
+    expect(fact(proof, 'load-at-limits')).not.toMatchObject({ what: 'uncalled' });
   });
 });

@@ -14,7 +14,7 @@ import {
   type World
 } from '../devices/world';
 import type { WeightedWorld } from '../identify/worlds';
-import { hasStop, sortFindings, type Finding } from '../trade/findings';
+import { hasStop, sortFindings, type Finding, factKey, subjectKey } from '../findings/finding';
 import { isCombined, type Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
@@ -45,6 +45,8 @@ export interface NominalRow {
   /** The lowest over the cases solved. */
   readonly voltsAfter: number | null;
   readonly fedAfter: boolean | null;
+  /** The most that it gets, where that is more than its window allows; else null. */
+  readonly voltsOver: number | null;
   /** The most that any one transformer gives, VA, over the cases solved. */
   readonly vaBefore: number;
   readonly vaAfter: number;
@@ -109,20 +111,19 @@ export function prove(input: ProofInput): Proof {
 
 /** What holds in every world is said once; what holds in some names them. */
 function mergeAcrossWorlds(outcomes: readonly WorldOutcome[]): Finding[] {
-  const byText = new Map<string, { finding: Finding; worlds: Set<World> }>();
+  const byFact = new Map<string, { finding: Finding; worlds: Set<World> }>();
   for (const { world, findings } of outcomes) {
     for (const one of findings) {
-      const key = `${one.code} ${one.text}`;
-      const entry = byText.get(key) ?? { finding: one, worlds: new Set() };
+      const key = factKey(one);
+      const entry = byFact.get(key) ?? { finding: one, worlds: new Set() };
       entry.worlds.add(world);
-      byText.set(key, entry);
+      byFact.set(key, entry);
     }
   }
-  return [...byText.values()].map(({ finding: one, worlds }) => {
+  return [...byFact.values()].map(({ finding: one, worlds }) => {
     if (worlds.size === outcomes.length) return one;
     // Two worlds may go by one name: a family whose board may behave in two ways.
-    const says = [...new Set([...worlds].map((world) => world.says))];
-    return { ...one, text: `If it is ${says.join(' or ')}: ${one.text}` };
+    return { ...one, worlds: [...new Set([...worlds].map((world) => world.says))] };
   });
 }
 
@@ -147,15 +148,13 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
   const [first = world, ...others] = behaviours(world);
   const calls = [...callsOf(first, input.before), ...combinedCallsOf(first, input.before)];
   const printed = proveBehaviour(input, first, world, weight, calls);
-  const said = new Set(printed.findings.map((one) => `${one.code} ${one.text}`));
+  const said = new Set(printed.findings.map(factKey));
   const more = others
     .map((one) => proveBehaviour(input, one, world, weight, printed.cooled))
     // The circuit is the same: volts and amps have been said, what the coils bring on may be new.
     .map(({ findings, solves }) => ({
       solves,
-      findings: findings.filter(
-        (one) => !said.has(`${one.code} ${one.text}`) && !CIRCUIT_LIMITS.has(one.code)
-      )
+      findings: findings.filter((one) => !said.has(factKey(one)) && !CIRCUIT_LIMITS.has(one.code))
     }));
   return {
     ...printed,
@@ -202,7 +201,7 @@ function proveBehaviour(
       ...worstHarm(one.cases),
       ...dipFindings(one.was, one.cases)
     ];
-    findings.push(...(isCombined(call) ? newWith(call, own, findings) : own));
+    findings.push(...(isCombined(call) ? newWith(own, findings) : own));
   }
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
@@ -220,11 +219,16 @@ function proveBehaviour(
 }
 
 /** Of a call that asks for several things at once: what none of them did by itself. */
-function newWith(call: Call, own: readonly Finding[], said: readonly Finding[]): Finding[] {
-  const about = (one: Finding) =>
-    `${one.code} ${one.because.filter((id) => !id.startsWith('call:')).join(' ')}`;
-  const known = new Set(said.map(about));
-  return own.filter((one) => !known.has(about(one)) || one.code === 'thermostat-unfed');
+function newWith(own: readonly Finding[], said: readonly Finding[]): Finding[] {
+  const known = new Set(said.map(subjectKey));
+  return own.filter((one) => {
+    if (one.code === 'thermostat-unfed') return true;
+    if (!('loads' in one.params)) return !known.has(subjectKey(one));
+    const before = said.flatMap((other) =>
+      other.code === one.code && 'loads' in other.params ? other.params.loads : []
+    );
+    return one.params.loads.some((load) => !before.includes(load));
+  });
 }
 
 function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {
@@ -298,6 +302,9 @@ function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solve
     (one): one is number => one !== null
   );
   const fed = [...cases.map((one) => one.thermostatFed), ...crowded.map((one) => one.fed)];
+  const over = [...cases.flatMap((one) => one.feeds), ...crowded].flatMap((feed) =>
+    feed.volts > feed.max ? [feed.volts] : []
+  );
   const supplies = all.flatMap((one) => one.supplies);
   return {
     call,
@@ -308,6 +315,7 @@ function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solve
     voltsBefore: was.thermostatVolts,
     voltsAfter: volts.length > 0 ? Math.min(...volts) : null,
     fedAfter: fed.includes(false) ? false : (fed[0] ?? null),
+    voltsOver: over.length > 0 ? Math.max(...over) : null,
     vaBefore: mostVa([was]),
     vaAfter: mostVa(all),
     loadShare: Math.max(0, ...supplies.map((one) => one.amps / one.ratedAmps)),

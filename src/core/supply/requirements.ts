@@ -1,5 +1,6 @@
 /** What several methods ask for before they can be drawn at all. */
-import { finding, type Finding } from '../trade/findings';
+import { ref } from '../findings/refs';
+import { finding, type Finding } from '../findings/finding';
 import { marksMean } from '../trade/terminals';
 import type { Board, Strand } from '../wiring/graph';
 import { boardWithCommon, commonBoards, feedingBoard, noCommonMark, strandsAt } from './equipment';
@@ -8,7 +9,9 @@ import type { SupplySituation, Variant } from './types';
 /** The board that feeds the wall, with a common, for a device that takes one; or why not. */
 export function commonAtBothPlates({ before, device }: SupplySituation): Board | Finding {
   if (!marksMean(device.marks, 'C'))
-    return finding('stop', 'device-has-no-common', `The ${device.model} has no C terminal.`, [device.id]);
+    return finding('stop', 'device-has-no-common', { what: 'none', model: device.model }, [
+      ref.device(device.id)
+    ]);
   return boardWithCommon(before, device) ?? noCommonMark(feedingBoard(before, device));
 }
 
@@ -47,12 +50,9 @@ export function callPair({ before }: SupplySituation, board: Board): CallPair | 
   const on = (mark: string) => strandsAt(before, board, mark).find((one) => one.near.state === 'landed');
   const [y, g] = [on('Y1'), on('G')];
   if (y && g) return { y, g };
-  return finding(
-    'stop',
-    'fan-conductor-missing',
-    `No conductor is on ${y ? 'G' : 'Y'} at both ends: both Y and G are needed to put two calls on one conductor.`,
-    [board.id]
-  );
+  return finding('stop', 'fan-conductor-missing', { what: 'pair', mark: y ? 'G' : 'Y' }, [
+    ref.machine(board.id)
+  ]);
 }
 
 export function isFinding(one: object): one is Finding {

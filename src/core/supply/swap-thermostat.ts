@@ -2,10 +2,11 @@
  * The part that all methods share: the old thermostat comes off, the new one goes on, and each conductor moves to the terminal that does
  * on the new plate what its other end does at the equipment. By function, never by the letter and never by colour.
  */
+import { ref } from '../findings/refs';
 import { markForRole, roleOf, type Role } from '../devices/roles';
 import type { MachineWorld } from '../devices/world';
 import type { DeviceFacts } from '../job/device-facts';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import { canonicalMark, isHot, marksMean } from '../trade/terminals';
 import {
   deviceAtEnd,
@@ -49,12 +50,9 @@ export function swapThermostat(
     if (strand.near.state !== 'landed') return strand;
     if (twoSupplies && isCommonOfAnother(before, strand, common)) {
       findings.push(
-        finding(
-          'note',
-          'terminal-moved',
-          `The ${strand.name} conductor is the common of another transformer: it stays off, since two commons on one terminal tie the supplies.`,
-          [strand.id]
-        )
+        finding('note', 'terminal-moved', { what: 'other-common', conductor: strand.name }, [
+          ref.conductor(strand.id)
+        ])
       );
       return { ...strand, near: COILED };
     }
@@ -124,34 +122,39 @@ function placeFor(wiring: Wiring, strand: Strand, { device, world, twoSupplies }
   const far = landedTerminal(strand.far);
   const wall = landedTerminal(strand.near);
   const wallPrint = wall === null ? '?' : printedMark(wiring, wall);
+  const conductor = strand.name;
+  const because = [ref.conductor(strand.id)];
   if (far === null && strand.far.state === 'unseen') {
-    const text = `The ${strand.name} conductor is on ${wallPrint} at the wall, which nobody can read, and its other end was not seen. Find that end before anything is moved.`;
-    return { landing: COILED, finding: finding('stop', 'end-not-read', text, [strand.id]) };
+    const fact = { what: 'wall-unreadable', conductor, mark: wallPrint } as const;
+    return { landing: COILED, finding: finding('stop', 'end-not-read', fact, because) };
   }
   if (far === null) {
-    const text = `The ${strand.name} conductor is fixed at the wall but on nothing at the equipment: it stays off, wrapped back.`;
-    return { landing: COILED, finding: finding('note', 'terminal-moved', text, [strand.id]) };
+    const fact = { what: 'nothing-behind', conductor } as const;
+    return { landing: COILED, finding: finding('note', 'terminal-moved', fact, because) };
   }
   const farMark = landedMark(wiring, strand.far);
   const farPrint = printedMark(wiring, far);
   if (farMark === null) {
-    const text = `Nobody knows what ${farPrint} at the equipment is for, and the ${strand.name} conductor is on it at both ends: it does something. Look in the diagram inside the door what ${farPrint} is, and say so at the terminal.`;
-    return { landing: COILED, finding: finding('stop', 'mark-not-explained', text, [strand.id]) };
+    const fact = { conductor, mark: farPrint };
+    return { landing: COILED, finding: finding('stop', 'mark-not-explained', fact, because) };
   }
   const wallMark = landedMark(wiring, strand.near);
   const role = roleOf(farMark, world);
   const mark =
     role === null ? sameMark(device, farMark) : markFor(role, device, twoSupplies ? wallMark : null);
   if (mark === null) {
-    const text = `The ${device.model} has no terminal for what the ${strand.name} conductor does (${farPrint} at the equipment): it stays off, wrapped back.`;
+    const fact = { what: 'stays-off', model: device.model, conductor, mark: farPrint } as const;
     const level = role === 'common' ? 'note' : 'warn';
-    return { landing: COILED, finding: finding(level, 'missing-terminal', text, [strand.id, device.id]) };
+    return {
+      landing: COILED,
+      finding: finding(level, 'missing-terminal', fact, [...because, ref.device(device.id)])
+    };
   }
   const landing = landed(sheetTerminal(device, mark));
   const stays = wallMark !== null && (isHot(wallMark) || wallMark === mark);
   if (stays || role === 'reversing') return { landing };
-  const text = `The ${strand.name} conductor was on ${wallPrint} at the wall and is on ${farPrint} at the equipment: it goes to ${mark}.`;
-  return { landing, finding: finding('note', 'terminal-moved', text, [strand.id]) };
+  const fact = { what: 'by-function', conductor, wall: wallPrint, far: farPrint, to: mark } as const;
+  return { landing, finding: finding('note', 'terminal-moved', fact, because) };
 }
 
 function sameMark(device: DeviceFacts, mark: string): string | null {

@@ -2,8 +2,9 @@
  * Y and G on one conductor: the part that combined terminals and splitters share. Of the two conductors one becomes the common and the other
  * carries both calls to a module at the equipment, which takes them apart again.
  */
+import { ref } from '../findings/refs';
 import { isHeatPump } from '../devices/roles';
-import { finding, type Finding } from '../trade/findings';
+import { finding, type Finding } from '../findings/finding';
 import {
   landed,
   landedMark,
@@ -102,49 +103,30 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
     (one) => [common.id, shared.id].includes(one.id) && one.far.state === 'unseen'
   );
   return [
-    finding(
-      'note',
-      'adapter-mounting',
-      'The adapter is screwed to bare metal inside the machine, clear of insulation and of anything hot or moving.'
-    ),
-    finding(
-      'note',
-      'adapter-ends-agree',
-      `Both ends have to agree: the ${common.name} conductor is the common at both, the ${shared.name} conductor carries both calls.`,
-      [common.id, shared.id]
-    ),
+    finding('note', 'adapter-mounting', {}),
+    finding('note', 'adapter-ends-agree', { common: common.name, shared: shared.name }, [
+      ref.conductor(common.id),
+      ref.conductor(shared.id)
+    ]),
     ...notForThis(situation),
     ...unread.map((one) =>
-      finding(
-        'stop',
-        'end-not-read',
-        `Nobody has seen the equipment end of the ${one.name} conductor. Read it before it is moved.`,
-        [one.id]
-      )
+      finding('stop', 'end-not-read', { what: 'before-moved', conductor: one.name }, [ref.conductor(one.id)])
     )
   ];
 }
 
 /** Houses that the makers of such modules leave out. */
 function notForThis({ before, worlds }: SupplySituation): Finding[] {
-  const not = (level: 'stop' | 'warn', text: string) => finding(level, 'adapter-not-for-this', text);
   const secondHeat = before.strands.some(
     (one) => one.near.state === 'landed' && landedMark(before, one.far) === 'W2'
   );
   return [
     ...(countSupplies(before) > 1
-      ? [
-          not(
-            'stop',
-            'Not with two transformers at the wall: the adapter takes R and C of one, unless its maker says otherwise.'
-          )
-        ]
+      ? [finding('stop', 'adapter-not-for-this', { what: 'two-transformers' })]
       : []),
-    ...(secondHeat
-      ? [not('stop', 'Not where two heat stages are in use, unless the maker of the adapter says so.')]
-      : []),
+    ...(secondHeat ? [finding('stop', 'adapter-not-for-this', { what: 'two-heat-stages' })] : []),
     ...(worlds.some((one) => isHeatPump(one.world.family))
-      ? [not('warn', 'On a heat pump only where the maker of the adapter allows it: ask its sheet.')]
+      ? [finding('warn', 'adapter-not-for-this', { what: 'heat-pump' })]
       : [])
   ];
 }

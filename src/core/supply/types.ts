@@ -4,8 +4,9 @@ import type { Identification } from '../identify/identify';
 import type { WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
-import type { Finding } from '../trade/findings';
+import type { Finding } from '../findings/finding';
 import type { MethodId } from '../trade/vocabulary';
+import type { Loss } from '../words/losses';
 import type { Wiring } from '../wiring/graph';
 
 export interface SupplySituation {
@@ -37,6 +38,8 @@ export interface Part {
   readonly cost: number;
   /** One run of cable, for cutting it from rolls. */
   readonly run?: CableRun;
+  /** The machine that it is put into: one serves all that are wired to it. */
+  readonly for?: string;
 }
 
 export interface CableRun {
@@ -44,10 +47,6 @@ export interface CableRun {
   /** AWG. */
   readonly gauge: number;
   readonly lengthM: number;
-}
-
-export interface Loss {
-  readonly text: string;
 }
 
 export interface Offer {

@@ -3,7 +3,7 @@ import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { stopFindings } from '../safety/standing';
-import { sortFindings, type Finding } from '../trade/findings';
+import { sortFindings, type Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
 import { studyHouse, type HouseStudy } from './house-study';
 import { REASONS } from './reasons/registry';

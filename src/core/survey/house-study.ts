@@ -6,7 +6,7 @@ import { hoursWithoutHeat, wallTasks, type WallTask } from '../house/wall-work';
 import { coldestStart, dayAt, hourOfDay, weatherOf, type Weather } from '../house/weather';
 import type { WallFace } from '../job/survey-schema';
 import type { Survey } from '../job/survey-schema';
-import type { Finding } from '../trade/findings';
+import type { Finding } from '../findings/finding';
 
 /** A cooling curve from one evening, with the hours until the lowest temperature allowed. */
 export interface Cooling {

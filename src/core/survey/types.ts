@@ -2,7 +2,7 @@
 import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
-import type { Finding } from '../trade/findings';
+import type { Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
 import type { HouseStudy } from './house-study';
 

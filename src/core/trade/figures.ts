@@ -6,6 +6,11 @@ export function percentText(share: number): string {
   return `${Math.round(share * 100)} %`;
 }
 
+/** A solved figure as finely as a meter shows it: two that differ by less are one and the same to anybody. */
+export function asMetered(value: number, step: number): number {
+  return Number((Math.round(value / step) * step).toFixed(6));
+}
+
 export function voltsText(volts: number | null): string {
   return volts === null ? '–' : `${volts.toFixed(1)} V`;
 }

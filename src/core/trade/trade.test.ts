@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { conductorOhms, GAUGES } from './cable';
 import { COLOURS, COLOUR_CODES, colourName, usualColours } from './colours';
 import { dayText, percentText, quantityText, voltsText } from './figures';
-import { finding, hasStop, hasWarning, sortFindings } from './findings';
 import { coilOhms, COILS, LEAST_TRANSFORMER_VA, OPEN_CIRCUIT_VOLTS, transformerOhms } from './loads';
 import { canonicalMark, COMMON_MARKS, isHot, MARK_READINGS, markClass, markFacts } from './terminals';
 import { METRES_PER_FOOT } from './cable';
@@ -130,27 +129,5 @@ describe('figures', () => {
     expect(quantityText(3, 'metre')).toBe('3 metres');
     expect(dayText('03-05')).toBe('5 March');
     expect(dayText('12-31')).toBe('31 December');
-  });
-});
-
-describe('findings', () => {
-  const one = (level: 'stop' | 'warn' | 'note', text: string) => finding(level, 'local-code', text, ['co-1']);
-
-  it('come stops first, then warnings, then notes, each as they came, and each sentence once', () => {
-    const all = [one('note', 'a'), one('warn', 'b'), one('stop', 'c'), one('warn', 'd'), one('warn', 'b')];
-    expect(sortFindings(all).map((it) => it.text)).toEqual(['c', 'b', 'd', 'a']);
-    expect(all).toHaveLength(5);
-  });
-
-  it('close a way by one stop, and make it conditional by one warning', () => {
-    expect(hasStop([one('warn', 'a'), one('note', 'b')])).toBe(false);
-    expect(hasStop([one('warn', 'a'), one('stop', 'b')])).toBe(true);
-    expect(hasWarning([one('stop', 'a'), one('note', 'b')])).toBe(false);
-    expect(hasWarning([one('warn', 'a')])).toBe(true);
-  });
-
-  it('name the place in the file only where there is one', () => {
-    expect(one('note', 'a')).not.toHaveProperty('path');
-    expect(finding('stop', 'local-code', 'a', [], 'thermostats[0]').path).toBe('thermostats[0]');
   });
 });

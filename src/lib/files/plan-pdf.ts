@@ -1,4 +1,5 @@
 /** The move list as PDF: cautions first, both drawings as vectors, moves with boxes to tick, parts, proof. It reads in black and white. */
+import { lossText } from '$core/words/losses';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { wiringSvg } from '$core/formats/wiring-svg';
 import { deviceName } from '$core/match/catalogue';
@@ -53,7 +54,7 @@ export function planContent(sheet: PlanSheet): Content[] {
     ...(taken.loses.length > 0
       ? [
           {
-            text: `Takes away: ${taken.loses.map((one) => one.text).join(' ')}`,
+            text: `Takes away: ${taken.loses.map(lossText).join(' ')}`,
             margin: [0, 6, 0, 0] as [number, number, number, number]
           }
         ]

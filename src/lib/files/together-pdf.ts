@@ -1,4 +1,5 @@
 /** The plan of a whole job as PDF: what each gets, shared transformers, what to buy, one trip with its moves. */
+import { findingText } from '$core/words/findings/table';
 import type { Content } from 'pdfmake/interfaces';
 import type { SharedSupply } from '$core/plan/shared-supply';
 import type { Together } from '$core/plan/together';
@@ -83,9 +84,10 @@ function ways({ places, moves, minutes, minutesApart }: Together, chosen: Readon
 function mindsOf(places: Together['places']): string[] {
   const whose = new Map<string, string[]>();
   for (const { thermostat, option } of places)
-    for (const { level, text } of option.findings) {
-      if (level === 'note') continue;
-      const said = level === 'stop' ? `STOP. ${text}` : text;
+    for (const one of option.findings) {
+      if (one.level === 'note') continue;
+      const text = findingText(one);
+      const said = one.level === 'stop' ? `STOP. ${text}` : text;
       whose.set(said, [...(whose.get(said) ?? []), thermostat.name]);
     }
   return [...whose].map(([text, names]) => `${names.join(', ')}: ${text}`);

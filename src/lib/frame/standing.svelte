@@ -3,7 +3,7 @@
   import { percentText } from '$core/trade/figures';
   import { deviceName } from '$core/match/catalogue';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
-  import { sortFindings, type Finding } from '$core/trade/findings';
+  import { sortFindings, type Finding } from '$core/findings/finding';
   import OctagonX from '@lucide/svelte/icons/octagon-x';
   import EvidenceList from '../reasons/evidence-list.svelte';
   import FindingList from '../reasons/finding-list.svelte';

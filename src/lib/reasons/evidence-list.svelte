@@ -3,7 +3,7 @@
   import { CANDIDATES } from '$core/identify/types';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
-  import { factText } from './facts';
+  import FactList from './fact-list.svelte';
 
   const place = getPlace();
   const family = $derived(
@@ -29,10 +29,8 @@
           <td class="align-top">
             {piece.sentence}
             <details class="text-sm">
-              <summary class="quiet cursor-pointer">Rests on</summary>
-              <ul class="list-disc pl-5">
-                {#each piece.because as id (id)}<li>{factText(place, id)}</li>{/each}
-              </ul>
+              <summary class="quiet cursor-pointer">Why</summary>
+              <FactList refs={piece.because} />
               <p class="quiet">{piece.source}</p>
             </details>
           </td>

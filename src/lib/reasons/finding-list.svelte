@@ -3,9 +3,11 @@
   import Info from '@lucide/svelte/icons/info';
   import OctagonX from '@lucide/svelte/icons/octagon-x';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
-  import type { Finding } from '$core/trade/findings';
+  import type { Finding } from '$core/findings/finding';
   import { getPlace } from '../state/context';
-  import { factText } from './facts';
+  import { factKey } from '$core/findings/finding';
+  import { findingText } from '$core/words/findings/table';
+  import FactList from './fact-list.svelte';
 
   interface Props {
     findings: readonly Finding[];
@@ -16,23 +18,21 @@
   let { findings, compact = false }: Props = $props();
   const place = getPlace();
   const shapes = { stop: OctagonX, warn: TriangleAlert, note: Info };
-  const words = { stop: 'Stop', warn: 'Mind', note: 'Note' };
+  const words = { stop: 'Stop', warn: 'Caution', note: 'Note' };
 </script>
 
 <ul class="flex flex-col gap-2">
-  {#each findings as one (one.code + one.text)}
+  {#each findings as one (factKey(one))}
     {@const Shape = shapes[one.level]}
     <li class="finding" data-level={one.level} data-code={one.code}>
       <span class="mt-0.5 flex-none"><Shape size={18} aria-hidden="true" /></span>
       <div class="min-w-0">
         <b>{words[one.level]}.</b>
-        {one.text}
+        {findingText(one, place.job.units)}
         {#if one.because.length > 0 && !compact}
           <details class="mt-0.5 text-sm">
-            <summary class="quiet cursor-pointer">Rests on</summary>
-            <ul class="list-disc pl-5">
-              {#each [...new Set(one.because)] as id (id)}<li>{factText(place, id)}</li>{/each}
-            </ul>
+            <summary class="quiet cursor-pointer">Why</summary>
+            <FactList refs={one.because} />
           </details>
         {/if}
       </div>

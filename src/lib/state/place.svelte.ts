@@ -11,7 +11,7 @@ import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import { planFor, type Plan } from '$core/plan/plan';
 import { rememberingProver } from '$core/supply/proof-memory';
-import { sortFindings, type Finding } from '$core/trade/findings';
+import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';

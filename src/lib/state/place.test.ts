@@ -1,7 +1,7 @@
 /** What the screens read of a place, over a session that is edited as a user would. */
 import { describe, expect, it } from 'vitest';
 import { setConductorEnd } from '$core/job/edits';
-import { chooseDevice, chooseMethod, observe } from '$core/job/choices';
+import { chooseDevice, chooseMethod } from '$core/job/choices';
 import { NO_HISTORY } from '$core/job/history';
 import { makeId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
@@ -9,7 +9,6 @@ import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { memoryStore } from '$storage/memory';
 import { Bench } from '../bench/bench.svelte';
 import { stationsOf, type Station } from '../frame/stations';
-import { factText } from '../reasons/facts';
 import { Place } from './place.svelte';
 import { JobSession } from './session.svelte';
 
@@ -69,39 +68,6 @@ describe('a place', () => {
     place.session.edit(chooseMethod(place.job, CLASSROOM, 'existing-c'));
     expect(place.plan.options.find((one) => one.method === 'existing-c')?.verdict).toBe('no');
     expect(station(place, 'supply').done).toBe(false);
-  });
-});
-
-describe('what a judgement rests on', () => {
-  const place = placeIn('th-classroom');
-
-  it.each([
-    ['co-classroom-1', 'recorded: white conductor, wall on RH, equipment on R'],
-    ['co-classroom-5', 'recorded: green conductor, wall coiled, equipment coiled'],
-    ['ca-classroom', 'recorded: brown five-conductor cable'],
-    ['ln-classroom-1', 'recorded: jumper RH to RC at the wall'],
-    ['call:cool1', 'solved: the circuit with cooling called'],
-    ['eq-oil-furnace:secondary', 'solved: the transformer of Oil furnace'],
-    ['eq-oil-furnace:coil-Y1', 'solved: the coil on Y1 of Oil furnace'],
-    ['outlet', 'recorded: outlet near the plate: near'],
-    ['de-fellgate', 'sheet: Tarnwick Fellgate 4'],
-    ['th-classroom', 'recorded: the plate of Former classroom, terminals RH RC W Y G']
-  ])('%s is said in words', (id, text) => {
-    expect(factText(place, id)).toBe(text);
-  });
-
-  it('names an observation by its question and the answer as it stood on the button', () => {
-    expect(factText(place, 'observed:flue')).toMatch(
-      /^observed: Does the machine burn .* Burner with a flue$/
-    );
-    place.session.edit(observe(place.job, CLASSROOM, 'measured-volts', 27));
-    expect(factText(place, 'observed:measured-volts')).toMatch(/27 V$/);
-  });
-
-  it('leads every finding of every option down to words', () => {
-    for (const option of place.plan.options)
-      for (const one of option.findings)
-        for (const id of one.because) expect(factText(place, id), id).not.toMatch(/undefined|null/);
   });
 });
 

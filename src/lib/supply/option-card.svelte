@@ -1,10 +1,13 @@
 <script lang="ts">
   /** One way of supplying the common: verdict, what it takes away, minutes, cost, proof. */
+  import { findingText } from '$core/words/findings/table';
+  import { lossText } from '$core/words/losses';
   import { callsText } from './words';
   import type { MistakeCounts } from '$core/diagnose/mistakes';
   import type { PlannedOption } from '$core/plan/plan';
   import type { MethodId } from '$core/trade/vocabulary';
   import { costText, minutesText } from '../moves/bands';
+  import { getPlace } from '../state/context';
   import FindingList from '../reasons/finding-list.svelte';
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
@@ -21,6 +24,7 @@
   }
 
   let { option, mistakes, best, number, chosen, onchoose }: Props = $props();
+  const place = getPlace();
   const conditions = $derived(
     option.findings.filter((one) => one.level !== 'note' && one.code !== 'function-lost')
   );
@@ -55,7 +59,9 @@
         <span class="quiet"
           >{option.variants
             .filter((one) => one.closedBy !== null)
-            .map((one) => `${one.title}: ${one.closedBy}`)
+            .flatMap((one) =>
+              one.closedBy === null ? [] : `${one.title}: ${findingText(one.closedBy, place.job.units)}`
+            )
             .join(' ')}</span
         >{/if}
     </label>
@@ -64,7 +70,7 @@
     <dt class="quiet">Takes away</dt>
     <dd>
       {#if option.loses.length === 0}nothing{:else}<ul>
-          {#each option.loses as loss (loss.text)}<li>{loss.text}</li>{/each}
+          {#each option.loses.map(lossText) as loss (loss)}<li>{loss}</li>{/each}
         </ul>{/if}
     </dd>
     {#if option.standing !== 'left'}

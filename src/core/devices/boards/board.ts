@@ -11,7 +11,8 @@ import {
 } from '../../trade/loads';
 import { HOT_MARKS } from '../../trade/terminals';
 import { screwThat, type Board, type Screw, type TerminalId } from '../../wiring/graph';
-import type { Coil, Element, Fuse, PartName, PartOf, Resistor } from '../elements';
+import type { Coil, Element, Fuse, PartOf, Resistor } from '../elements';
+import type { PartName } from '../../trade/parts';
 import { secondary } from '../transformer';
 import { switchesInFeed } from './feed-switches';
 

@@ -1,5 +1,6 @@
 /** Faults inside devices: a part of the circuit that no longer conducts, or a transformer that gives too little. */
-import type { Element, PartName } from '../../devices/elements';
+import type { Element } from '../../devices/elements';
+import type { PartName } from '../../trade/parts';
 import type { Upset, Wiring } from '../../wiring/graph';
 import type { Fault, FaultKind, FaultRule } from '../types';
 import { withUpset } from './change';

@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import { wallIsRead } from '../read-marks';
 import { ESTIMATE, type Evidence } from '../types';
 
@@ -38,6 +39,6 @@ export const conductorCount: Evidence = {
     if (!wallIsRead(wiring)) return null;
     const landed = wiring.strands.filter((strand) => strand.near.state === 'landed');
     const value = landed.length <= 2 ? 'two' : landed.length <= 5 ? 'three-to-five' : 'six-or-more';
-    return { value, because: landed.map((strand) => strand.id) };
+    return { value, because: landed.map((strand) => ref.conductor(strand.id)) };
   }
 };

@@ -1,4 +1,5 @@
 /** What each piece of evidence reads in a house written for it, and which way it moves the beliefs. */
+import { ref, refId } from '../../findings/refs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Thermostat } from '../../job/schema';
@@ -58,9 +59,9 @@ describe('evidence that is read off the strand sheet', () => {
   });
 
   it('rests on the conductors that it was read from', () => {
-    expect(read('fan-landed', wires('RD R R', 'GN G G'))?.because).toEqual(['co-2']);
+    expect(read('fan-landed', wires('RD R R', 'GN G G'))?.because).toEqual([ref.conductor('co-2')]);
     const linked = { ...wires('RD RH R', 'BU RC R'), links: ['wall RH RC'] };
-    expect(read('hot-conductors', linked)?.because).toEqual(['co-1', 'co-2', 'ln-1']);
+    expect(read('hot-conductors', linked)?.because.map(refId)).toEqual(['co-1', 'co-2', 'ln-1']);
   });
 });
 

@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import type { Evidence, EvidenceValue } from '../types';
 
 const values: EvidenceValue[] = [
@@ -51,7 +52,7 @@ export const measuredVolts: Evidence = {
   read: ({ thermostat }) => {
     const volts = thermostat.observed['measured-volts'];
     return typeof volts === 'number'
-      ? { value: voltageBand(volts), because: ['observed:measured-volts'] }
+      ? { value: voltageBand(volts), because: [ref.observation('measured-volts')] }
       : null;
   }
 };

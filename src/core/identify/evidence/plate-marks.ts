@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import { classOfMarks, wallMarks } from '../read-marks';
 import { ESTIMATE, type Evidence } from '../types';
 
@@ -37,6 +38,6 @@ export const plateMarks: Evidence = {
   },
   read: ({ wiring, thermostat }) => {
     const value = classOfMarks(wallMarks(wiring));
-    return value === null ? null : { value, because: [thermostat.id] };
+    return value === null ? null : { value, because: [ref.thermostat(thermostat.id)] };
   }
 };

@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import { mixed, type Clue, type TraitRule } from './types';
 
 /** Who starts the blower when heat is called: the board by itself, or nothing but G. G is never taken where only G does. */
@@ -32,20 +33,20 @@ export const blowerInHeat: TraitRule = {
             ? 'The diagram shows that the board starts the blower in heating.'
             : 'The diagram shows that only G starts the blower.',
         likelihood: seen === 'board' ? [0.99, 0.01] : [0.01, 0.99],
-        because: ['observed:blower-diagram']
+        because: [ref.observation('blower-diagram')]
       });
     for (const machine of job.equipment.filter((one) => thermostat.equipment.includes(one.id))) {
       if (machine.fuel === 'gas' || machine.fuel === 'oil' || machine.fuel === 'propane')
         found.push({
           sentence: `${machine.name} burns ${machine.fuel}: its board runs the blower once it is warm.`,
           likelihood: [0.95, 0.3],
-          because: [machine.id]
+          because: [ref.machine(machine.id)]
         });
       if (machine.fuel === 'electricity')
         found.push({
           sentence: `${machine.name} heats by electricity: often only G runs the blower.`,
           likelihood: [0.3, 0.95],
-          because: [machine.id]
+          because: [ref.machine(machine.id)]
         });
     }
     return found;

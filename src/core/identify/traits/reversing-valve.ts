@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import { boards, hasMark, landedMark } from '../../wiring/graph';
 import { landedOnOneOf } from '../read-marks';
 import { mixed, type Clue, type TraitRule } from './types';
@@ -26,13 +27,13 @@ export const reversingValve: TraitRule = {
         found.push({
           sentence: 'The machine’s strip has O and no B.',
           likelihood: [0.95, 0.03],
-          because: [board.id]
+          because: [ref.machine(board.id)]
         });
       if (b && !o)
         found.push({
           sentence: 'The machine’s strip has B and no O.',
           likelihood: [0.02, 0.9],
-          because: [board.id]
+          because: [ref.machine(board.id)]
         });
     }
     for (const strand of wiring.strands.filter((one) => landedOnOneOf(wiring, one, 'far', ['O', 'B']))) {
@@ -40,7 +41,7 @@ export const reversingValve: TraitRule = {
       found.push({
         sentence: `The ${strand.name} conductor is on ${mark} at the machine.`,
         likelihood: mark === 'O' ? [0.95, 0.04] : [0.04, 0.9],
-        because: [strand.id]
+        because: [ref.conductor(strand.id)]
       });
     }
     const diagram = thermostat.observed['valve-diagram'];
@@ -48,7 +49,7 @@ export const reversingValve: TraitRule = {
       found.push({
         sentence: `The diagram says that the valve is energised for ${diagram}.`,
         likelihood: diagram === 'cooling' ? [0.99, 0.01] : [0.01, 0.99],
-        because: ['observed:valve-diagram']
+        because: [ref.observation('valve-diagram')]
       });
     return found;
   }

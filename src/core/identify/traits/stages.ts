@@ -1,4 +1,5 @@
 /** Stages of heat and cold, by the board and the plate of the machine: a single-stage thermostat before does not mean a single stage. */
+import { ref } from '../../findings/refs';
 import { boards, hasMark } from '../../wiring/graph';
 import type { Situation } from '../types';
 import { mixed, type Clue, type TraitRule } from './types';
@@ -20,13 +21,13 @@ function clues(
     found.push({
       sentence: `The machine’s strip has ${mark}, whether or not the old thermostat used it.`,
       likelihood: [0.12, 0.97],
-      because: marked.map((one) => one.id)
+      because: marked.map((one) => ref.machine(one.id))
     });
   else if (read.length > 0)
     found.push({
       sentence: `The machine’s strip has no ${mark}.`,
       likelihood: [0.88, 0.03],
-      because: read.map((one) => one.id)
+      because: read.map((one) => ref.machine(one.id))
     });
   for (const machine of job.equipment.filter((one) => thermostat.equipment.includes(one.id))) {
     const stages = machine[field];
@@ -34,7 +35,7 @@ function clues(
     found.push({
       sentence: `The plate of ${machine.name} says ${stages === 1 ? 'one stage' : `${stages} stages`}.`,
       likelihood: stages === 1 ? [0.98, 0.02] : [0.01, 0.98],
-      because: [machine.id]
+      because: [ref.machine(machine.id)]
     });
   }
   return found;

@@ -1,3 +1,4 @@
+import { ref } from '../../findings/refs';
 import { hotAtWall } from '../read-marks';
 import { deviceAtEnd } from '../../wiring/graph';
 import { landedOnOneOf } from '../read-marks';
@@ -60,13 +61,13 @@ export const supplies: TraitRule = {
       found.push({
         sentence: 'The hot conductors come from two machines.',
         likelihood: [0.05, 0.95],
-        because: [...machines]
+        because: [...machines].map(ref.machine)
       });
     if (ends.length > 1 && machines.size === 1)
       found.push({
         sentence: 'The hot conductors come from one machine.',
         likelihood: [0.9, 0.1],
-        because: [...machines]
+        because: [...machines].map(ref.machine)
       });
     return found;
   }

@@ -1,4 +1,5 @@
 /** A trait: one property of the system besides its family, believed with a doubt of its own. */
+import type { Ref } from '../../findings/refs';
 import type { Beliefs } from '../beliefs';
 import type { Situation } from '../types';
 
@@ -12,7 +13,7 @@ export interface TraitValue {
 export interface Clue {
   readonly sentence: string;
   readonly likelihood: readonly number[];
-  readonly because: readonly string[];
+  readonly because: readonly Ref[];
 }
 
 export interface Trait {

@@ -1,4 +1,5 @@
-import { finding, type Finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding, type Finding } from '../../findings/finding';
 import { boards } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
@@ -14,22 +15,13 @@ export const accessories: MatchCheck = {
         .map((one) => ({ board, one }))
     );
     return there.flatMap(({ board, one }): Finding[] => {
-      const because = [board.id, device.id];
+      const because = [ref.machine(board.id), ref.device(device.id)];
       if (device.accessoryOutputs === 'none' || device.accessoryOutputs === 'unknown') {
-        const knows =
-          device.accessoryOutputs === 'none' ? 'has no output' : 'has, as far as is known, no output';
-        const text = `It ${knows} for the ${one.kind}: that keeps its own control, or stands still.`;
-        return [finding('warn', 'accessory-output', text, because)];
+        const what = device.accessoryOutputs === 'none' ? 'none' : 'none-known';
+        return [finding('warn', 'accessory-output', { what, accessory: one.kind }, because)];
       }
       if (device.accessoryOutputs === 'powered' && one.ownRelay === 'yes')
-        return [
-          finding(
-            'warn',
-            'accessory-output',
-            `Its output for the ${one.kind} is powered, and the ${one.kind} has a relay of its own: join them as both sheets say, never one supply onto another.`,
-            because
-          )
-        ];
+        return [finding('warn', 'accessory-output', { what: 'powered', accessory: one.kind }, because)];
       return [];
     });
   }

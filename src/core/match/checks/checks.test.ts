@@ -60,11 +60,8 @@ describe('heat pump', () => {
 
 describe('stages', () => {
   it('of heat and of cooling are each said that the device leaves unused', () => {
-    const texts = found(staged({}), 'too-few-stages', { heatStages: 1, coolStages: 1 }).map(
-      (one) => one.text
-    );
-    expect(texts).toHaveLength(2);
-    expect(texts.join(' ')).toMatch(/W2.*Y2/);
+    const unused = found(staged({}), 'too-few-stages', { heatStages: 1, coolStages: 1 });
+    expect(unused.map((one) => one.params)).toMatchObject([{ stage: 'heat' }, { stage: 'compressor' }]);
     expect(found(staged({}), 'too-few-stages')).toEqual([]);
     expect(found(staged({ board: ['R', 'C', 'W', 'Y', 'G'] }), 'too-few-stages', { heatStages: 1 })).toEqual(
       []
@@ -85,14 +82,15 @@ describe('terminals', () => {
   ])('%s has no place where the device has no %s: %s', (spoken, mark, level) => {
     const marks = device().marks.filter((one) => one !== mark);
     const [one] = found(furnaceWithCommon(), 'missing-terminal', { marks });
-    expect(one).toMatchObject({ level });
-    expect(one?.text).toContain(spoken);
+    expect(one).toMatchObject({ level, params: { what: 'role', role: spoken } });
   });
 
   it('are asked for by what a conductor does at the machine, not by what the old plate called it', () => {
     const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
     const marks = device().marks.filter((one) => one !== 'Y2');
-    expect(found(renamed, 'missing-terminal', { marks })[0]?.text).toContain('second compressor stage');
+    expect(found(renamed, 'missing-terminal', { marks })).toMatchObject([
+      { params: { role: 'the second compressor stage' } }
+    ]);
   });
 
   it('are not asked for by a spare, nor by a conductor that leads nowhere', () => {
@@ -103,7 +101,9 @@ describe('terminals', () => {
 
   it('name a mark that the device cannot know', () => {
     const lamp = staged({ strands: ['RD R R', 'WH W W', 'BU C C', 'GN L L'], board: ['R', 'C', 'W', 'L'] });
-    expect(found(lamp, 'missing-terminal')[0]?.text).toMatch(/on L \(fault lamp/);
+    expect(found(lamp, 'missing-terminal')).toMatchObject([
+      { params: { mark: 'L', means: expect.stringContaining('fault lamp') as string } }
+    ]);
   });
 });
 
@@ -120,12 +120,10 @@ describe('rails', () => {
 
   it('with one transformer are a setting at most', () => {
     const set = (rails: DeviceFacts['rails']) =>
-      found(furnaceWithCommon(), 'set-up', { rails })
-        .map((one) => one.text)
-        .join(' ');
-    expect(set('joined-inside')).toContain('joins RH and RC inside');
-    expect(set('link-removable')).toContain('its link between RH and RC stays in');
-    expect(set('one-r')).not.toContain('RC');
+      found(furnaceWithCommon(), 'set-up', { rails }).map(({ params }) => 'what' in params && params.what);
+    expect(set('joined-inside')).toContain('one-supply-joined');
+    expect(set('link-removable')).toContain('one-supply-clip');
+    expect(set('one-r').filter((what) => String(what).startsWith('one-supply'))).toEqual([]);
   });
 });
 
@@ -156,7 +154,7 @@ describe('common', () => {
 
 describe('set-up', () => {
   const set = (where: House, facts: Partial<DeviceFacts> = {}) =>
-    found(where, 'set-up', facts).map((one) => one.text);
+    found(where, 'set-up', facts).map((one) => one.params);
 
   it.each([
     ['boiler', 'water (boiler)'],
@@ -164,20 +162,21 @@ describe('set-up', () => {
     ['dual-fuel', 'heat pump with a burner for help'],
     ['cooling-only', 'cooling only']
   ] as const)('names the kind of system of a %s', (family, words) => {
-    expect(set(FAMILY_HOUSES[family].plain()).join(' ').toLowerCase()).toContain(
-      `kind of system to ${words}`
-    );
+    const system = set(FAMILY_HOUSES[family].plain()).find((it) => 'systems' in it);
+    expect(JSON.stringify(system).toLowerCase()).toBe(`{"what":"system","systems":["${words}"]}`);
   });
 
   it('names the side of the reversing valve where one is landed, and none where there is none', () => {
-    expect(set(heatPumpHouse())).toContain('Set its reversing valve to O.');
-    expect(set(furnaceWithCommon()).join(' ')).not.toContain('reversing');
+    expect(set(heatPumpHouse())).toContainEqual({ what: 'valve', valve: 'O' });
+    expect(set(furnaceWithCommon()).filter((it) => 'valve' in it)).toEqual([]);
   });
 
   it('leaves who runs the blower to the safe side while that is open', () => {
     const electric = FAMILY_HOUSES['electric-furnace'].plain();
-    expect(set(electric).join(' ')).toContain('“electric”');
-    expect(set(FAMILY_HOUSES.boiler.plain()).join(' ')).not.toContain('blower');
+    const fans = (where: House) => JSON.stringify(set(where)).match(/fan-[a-z]+/g) ?? [];
+    expect(fans(electric)).toHaveLength(1);
+    expect(fans(electric)[0]).not.toBe('fan-board');
+    expect(fans(FAMILY_HOUSES.boiler.plain())).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import type { DeviceFacts } from '../../job/device-facts';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { marksMean } from '../../trade/terminals';
 import { landedMark } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
@@ -13,14 +14,9 @@ export const common: MatchCheck = {
     );
     switch (device.supply) {
       case 'battery':
-        return [note(device, 'It lives on batteries and needs no common.')];
+        return [note(device, 'batteries')];
       case 'paired-receiver':
-        return [
-          note(
-            device,
-            'Its wired part sits at the equipment, where a common is; the wall part lives on cells and speaks by radio.'
-          )
-        ];
+        return [note(device, 'paired')];
       case 'common-required':
         return required(device, there);
       default:
@@ -29,37 +25,20 @@ export const common: MatchCheck = {
   }
 };
 
-function note(device: DeviceFacts, text: string): Finding {
-  return finding('note', 'device-needs-no-common', text, [device.id]);
+function note(device: DeviceFacts, what: 'batteries' | 'paired'): Finding {
+  return finding('note', 'device-needs-no-common', { what }, [ref.device(device.id)]);
 }
 
 function optional(device: DeviceFacts): Finding {
-  if (device.supply === 'self-charging')
-    return finding(
-      'warn',
-      'supply-not-proven',
-      'Without a common it charges itself through an idle call circuit. How boards take that is not proven here: a common is the better way.',
-      [device.id]
-    );
-  return finding(
-    'note',
-    'needs-common',
-    'It can live on cells, but is fully awake only with a common: see Supply.',
-    [device.id]
-  );
+  const because = [ref.device(device.id)];
+  return device.supply === 'self-charging'
+    ? finding('warn', 'supply-not-proven', { what: 'match', model: device.model }, because)
+    : finding('note', 'needs-common', { what: 'better-with' }, because);
 }
 
 function required(device: DeviceFacts, there: boolean): Finding[] {
+  const because = [ref.device(device.id)];
   if (!marksMean(device.marks, 'C'))
-    return [
-      finding(
-        'stop',
-        'device-has-no-common',
-        'Its sheet says that it needs a common, yet names no C terminal: check the entry.',
-        [device.id]
-      )
-    ];
-  if (there) return [];
-  const text = 'It needs a common, and none is landed at both ends: see Supply.';
-  return [finding('warn', 'needs-common', text, [device.id])];
+    return [finding('stop', 'device-has-no-common', { what: 'sheet' }, because)];
+  return there ? [] : [finding('warn', 'needs-common', { what: 'none-landed' }, because)];
 }

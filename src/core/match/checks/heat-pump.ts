@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { isHeatPump } from '../../devices/roles';
-import { finding } from '../../trade/findings';
+import { finding } from '../../findings/finding';
 import type { MatchCheck } from '../types';
 
 /** A heat pump needs a thermostat that knows the reversing valve. */
@@ -9,15 +10,7 @@ export const heatPump: MatchCheck = {
     const pump = worlds.find((world) => isHeatPump(world.family));
     if (!pump || device.heatPump) return [];
     const sure = worlds.every((world) => isHeatPump(world.family));
-    return [
-      finding(
-        sure ? 'stop' : 'warn',
-        'no-heat-pump',
-        sure
-          ? `The ${device.model} cannot drive a heat pump.`
-          : `The ${device.model} cannot drive a heat pump, and this may still be one: settle the system first.`,
-        [device.id]
-      )
-    ];
+    const fact = { sure, model: device.model };
+    return [finding(sure ? 'stop' : 'warn', 'no-heat-pump', fact, [ref.device(device.id)])];
   }
 };

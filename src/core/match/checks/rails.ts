@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import type { DeviceFacts } from '../../job/device-facts';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { deviceOf, landedMark, landedTerminal } from '../../wiring/graph';
 import { reachable } from '../../wiring/trace';
 import type { MatchCheck } from '../types';
@@ -22,40 +23,18 @@ export const rails: MatchCheck = {
       return terminal !== null && !together.has(terminal) && deviceOf(wiring, terminal)?.id !== boardOf;
     });
     if (!second) return oneSupply(device);
-    const because = [first.id, second.id, device.id];
+    const because = [ref.conductor(first.id), ref.conductor(second.id), ref.device(device.id)];
     if (device.rails === 'one-r' || device.rails === 'joined-inside') {
-      const text = `Two machines each bring a hot conductor of their own. The ${device.model} joins them inside: two transformers would feed each other.`;
-      return [finding('stop', 'link-must-suit-supplies', text, because)];
+      const fact = { what: 'joined-inside', model: device.model } as const;
+      return [finding('stop', 'link-must-suit-supplies', fact, because)];
     }
-    if (device.rails === 'link-to-be-cut')
-      return [
-        finding(
-          'warn',
-          'link-to-be-cut',
-          'Two machines each bring a hot conductor of their own: its link between RH and RC is cut, for good.',
-          because
-        )
-      ];
-    return [
-      finding(
-        'warn',
-        'link-must-suit-supplies',
-        'Two machines each bring a hot conductor of their own: the link between RH and RC must be out.',
-        because
-      )
-    ];
+    if (device.rails === 'link-to-be-cut') return [finding('warn', 'link-to-be-cut', {}, because)];
+    return [finding('warn', 'link-must-suit-supplies', { what: 'must-be-out' }, because)];
   }
 };
 
 function oneSupply(device: DeviceFacts): Finding[] {
-  if (device.rails === 'joined-inside')
-    return [
-      finding('note', 'set-up', 'Set that one supply feeds both its sides: it joins RH and RC inside.', [
-        device.id
-      ])
-    ];
   if (device.rails === 'one-r') return [];
-  const text =
-    'One supply: its link between RH and RC stays in, unless the way of supplying it says otherwise.';
-  return [finding('note', 'set-up', text, [device.id])];
+  const what = device.rails === 'joined-inside' ? 'one-supply-joined' : 'one-supply-clip';
+  return [finding('note', 'set-up', { what }, [ref.device(device.id)])];
 }

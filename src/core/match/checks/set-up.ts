@@ -1,7 +1,8 @@
+import { ref } from '../../findings/refs';
 import { isHeatPump, isHydronic } from '../../devices/roles';
 import type { World } from '../../devices/world';
 import type { DeviceFacts } from '../../job/device-facts';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { FAMILY_NAMES } from '../../trade/vocabulary';
 import type { MatchCheck } from '../types';
 
@@ -11,13 +12,9 @@ export const setUp: MatchCheck = {
   check({ device, worlds }) {
     if (worlds.length === 0) return [];
     const kinds = [...new Set(worlds.map(kindOf))];
-    const open = kinds.length > 1;
+    const system = { what: 'system', systems: kinds } as const;
     const found: Finding[] = [
-      open
-        ? finding('warn', 'set-up', `Its kind of system cannot be set yet: ${kinds.join(', or ')}.`, [
-            device.id
-          ])
-        : finding('note', 'set-up', `Set its kind of system to ${kinds[0]}.`, [device.id])
+      finding(kinds.length > 1 ? 'warn' : 'note', 'set-up', system, [ref.device(device.id)])
     ];
     const valves = [...new Set(worlds.map((one) => one.reversing).filter((one) => one !== 'none'))];
     const hasValve = device.marks.some((one) => ['O/B', 'OB', 'O', 'B'].includes(one));
@@ -40,28 +37,15 @@ function kindOf({ family }: World): string {
 
 function valveSetting(device: DeviceFacts, valves: readonly World['reversing'][]): Finding {
   const [only, other] = valves;
-  return other === undefined
-    ? finding('note', 'set-up', `Set its reversing valve to ${only}.`, [device.id])
-    : finding(
-        'warn',
-        'set-up',
-        'Its reversing valve is set to O or B: which, the plate of the machine says. Set wrongly, it cools when heat is called.',
-        [device.id]
-      );
+  const valve = other === undefined && (only === 'O' || only === 'B') ? only : null;
+  const level = valve === null ? 'warn' : 'note';
+  return finding(level, 'set-up', { what: 'valve', valve }, [ref.device(device.id)]);
 }
 
 function fanSetting(device: DeviceFacts, worlds: readonly World[]): Finding {
   const who = [...new Set(worlds.map((one) => one.blowerInHeat))];
-  if (who.length > 1)
-    return finding(
-      'warn',
-      'set-up',
-      'Who runs the blower in heating is not settled: set that the thermostat does (“electric”), which is the safe side.',
-      [device.id]
-    );
-  const text =
-    who[0] === 'board'
-      ? 'Set that the machine runs the blower in heating by itself.'
-      : 'Set that the thermostat calls the blower with heat (“electric”).';
-  return finding('note', 'set-up', text, [device.id]);
+  const because = [ref.device(device.id)];
+  if (who.length > 1) return finding('warn', 'set-up', { what: 'fan-open' }, because);
+  const what = who[0] === 'board' ? 'fan-board' : 'fan-thermostat';
+  return finding('note', 'set-up', { what }, because);
 }

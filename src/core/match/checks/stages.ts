@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { isHeatPump } from '../../devices/roles';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { boards, hasMark } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
@@ -12,25 +13,12 @@ export const stages: MatchCheck = {
     const found: Finding[] = [];
     const board = boards(wiring).find((one) => hasMark(one, 'W2') || hasMark(one, 'Y2'));
     if (!board) return [];
+    const because = [ref.machine(board.id), ref.device(device.id)];
     if (hasMark(board, 'W2') && device.heatStages < 2) {
-      found.push(
-        finding(
-          'warn',
-          'too-few-stages',
-          `The board has a second heat stage (W2); the ${device.model} drives only one.`,
-          [board.id, device.id]
-        )
-      );
+      found.push(finding('warn', 'too-few-stages', { stage: 'heat', model: device.model }, because));
     }
     if (hasMark(board, 'Y2') && world.compressor && device.coolStages < 2) {
-      found.push(
-        finding(
-          'warn',
-          'too-few-stages',
-          `The board has a second compressor stage (Y2); the ${device.model} drives only one.`,
-          [board.id, device.id]
-        )
-      );
+      found.push(finding('warn', 'too-few-stages', { stage: 'compressor', model: device.model }, because));
     }
     return found;
   }

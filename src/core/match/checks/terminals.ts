@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { markForRole, roleOf, type Role } from '../../devices/roles';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { MARKS } from '../../trade/terminals';
 import { assumeUnseenEnds } from '../../wiring/from-job';
 import { landedMark, marksOf, sheetPlate } from '../../wiring/graph';
@@ -35,26 +36,15 @@ export const terminals: MatchCheck = {
       const role = roleOf(mark, world);
       if (role === null) {
         const means = MARKS.get(mark)?.means ?? 'unknown';
-        found.push(
-          finding(
-            'warn',
-            'missing-terminal',
-            `The ${strand.name} conductor is on ${mark} (${means}): the ${device.model} gives it no place.`,
-            [strand.id]
-          )
-        );
+        const fact = { what: 'mark', conductor: strand.name, mark, means, model: device.model } as const;
+        found.push(finding('warn', 'missing-terminal', fact, [ref.conductor(strand.id)]));
       } else if (role === 'common' || role.startsWith('hot')) {
         continue;
       } else if (markForRole(role, marks) === null) {
         const level = role === 'heat1' || role === 'compressor1' || role === 'reversing' ? 'stop' : 'warn';
-        found.push(
-          finding(
-            level,
-            'missing-terminal',
-            `It has no terminal for ${spoken[role] ?? mark}, which the ${strand.name} conductor carries today.`,
-            [strand.id, device.id]
-          )
-        );
+        const fact = { what: 'role', role: spoken[role] ?? mark, conductor: strand.name } as const;
+        const because = [ref.conductor(strand.id), ref.device(device.id)];
+        found.push(finding(level, 'missing-terminal', fact, because));
       }
     }
     return found;

@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { conductorOhms } from '../../trade/cable';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import {
   landed,
   screwsOfMarks,
@@ -51,7 +52,7 @@ export const addedTransformer: Method = {
       return {
         after: onSpares(wiring, spares, ends),
         findings: rules,
-        loses: [{ text: 'two spare conductors' }],
+        loses: [{ what: 'two-spares' }],
         parts: [TRANSFORMER],
         extraMinutes: 60
       };
@@ -79,18 +80,8 @@ function transformerBeside({ before }: SupplySituation): AddedTransformer {
 
 function mainsRules(device: string): Finding[] {
   return [
-    finding(
-      'warn',
-      'call-licensed-person',
-      'The new transformer is joined to the mains: that takes a licensed person in most places, and a junction box with a cover.',
-      [device]
-    ),
-    finding(
-      'note',
-      'second-supply-off',
-      'From then on two supplies reach the thermostat: both are cut before anybody works on it.',
-      [device]
-    )
+    finding('warn', 'call-licensed-person', { what: 'mains-joint' }, [ref.device(device)]),
+    finding('note', 'second-supply-off', { what: 'transformer' }, [ref.device(device)])
   ];
 }
 

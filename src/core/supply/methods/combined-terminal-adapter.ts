@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { marksMean } from '../../trade/terminals';
 import { sheetTerminal } from '../../wiring/graph';
 import { callPair, commonAtBothPlates, isFinding } from '../requirements';
@@ -17,12 +18,7 @@ export const combinedTerminalAdapter: Method = {
     const { device } = situation;
     if (!marksMean(device.marks, 'K'))
       return refused(
-        finding(
-          'stop',
-          'device-has-no-combined',
-          `The ${device.model} has no combined terminal: its maker has no adapter for it.`,
-          [device.id]
-        )
+        finding('stop', 'device-has-no-combined', { model: device.model }, [ref.device(device.id)])
       );
     const board = commonAtBothPlates(situation);
     if (isFinding(board)) return refused(board);

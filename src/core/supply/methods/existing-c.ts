@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { isFree, landed, landedMark, sheetTerminal } from '../../wiring/graph';
 import { continuityFindings, strandsAt } from '../equipment';
 import { commonAt, isFinding, perCommon } from '../requirements';
@@ -31,14 +32,7 @@ export const existingC: Method = {
       return refused(
         ...(reasons.length > 0
           ? reasons
-          : [
-              finding(
-                'stop',
-                'no-common-found',
-                'No conductor of the thermostat cable is on C at the equipment.',
-                [board.id]
-              )
-            ])
+          : [finding('stop', 'no-common-found', { what: 'cable' }, [ref.machine(board.id)])])
       );
     }
     const { wiring, findings } = swapThermostat(situation, board);
@@ -66,12 +60,9 @@ function oneEnded({ recorded }: SupplySituation) {
   return recorded.strands.flatMap((strand) =>
     landedMark(recorded, strand.near) === 'C' && isFree(strand.far)
       ? [
-          finding(
-            'stop',
-            'common-one-ended',
-            `The ${strand.name} conductor is on C at the wall but on nothing at the equipment: it carries no common.`,
-            [strand.id]
-          )
+          finding('stop', 'common-one-ended', { what: 'carries-none', conductor: strand.name }, [
+            ref.conductor(strand.id)
+          ])
         ]
       : []
   );
@@ -80,13 +71,6 @@ function oneEnded({ recorded }: SupplySituation) {
 function notRead(recorded: SupplySituation['recorded'], id: string) {
   const strand = recorded.strands.find((one) => one.id === id);
   return strand?.far.state === 'unseen'
-    ? [
-        finding(
-          'stop',
-          'end-not-read',
-          `The ${strand.name} conductor is on C at the wall; nobody has seen its other end. Read it at the equipment: landed at the wall proves nothing about the other end.`,
-          [strand.id]
-        )
-      ]
+    ? [finding('stop', 'end-not-read', { what: 'on-c', conductor: strand.name }, [ref.conductor(strand.id)])]
     : [];
 }

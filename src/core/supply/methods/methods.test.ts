@@ -1,4 +1,5 @@
 /** Each method: one house where it is open, and those where it must not be. */
+import { ref } from '../../findings/refs';
 import { makeId } from '../../job/ids';
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../../match/catalogue';
@@ -141,7 +142,7 @@ describe('repurpose-g', () => {
     const option = optionOf(cool, 'repurpose-g');
     expect(option.verdict).toBe('care');
     expect(option.findings.filter((one) => one.code === 'function-lost').map((one) => one.because)).toEqual([
-      ['call:fan']
+      [ref.call('fan')]
     ]);
   });
 
@@ -215,7 +216,7 @@ describe('no-c-needed', () => {
     const plan = planOf(furnaceWithSpare(), 'de-twobridge');
     expect(plan.recommended).toBe('spare-conductor');
     const cells = plan.options.find((one) => one.method === 'no-c-needed');
-    expect(cells?.loses.map((one) => one.text).join(' ')).toContain('its radio sleeps');
+    expect(cells?.loses).toContainEqual({ what: 'radio-asleep' });
     expect(planOf(furnaceWithSpare(), 'de-pair').recommended).toBe('no-c-needed');
   });
 
@@ -380,7 +381,7 @@ describe('variants', () => {
     expect(cable.variant?.id).toBe('8');
     expect(cable.variants.find((one) => one.id === '3')).toMatchObject({
       verdict: 'no',
-      closedBy: expect.stringContaining('too few')
+      closedBy: { code: 'cable-too-few' }
     });
     expect(shown(optionOf(heatOnly(), 'plug-in-transformer')).map(([id]) => id)).toEqual([
       'cord-on-face',

@@ -1,6 +1,7 @@
+import { ref } from '../../findings/refs';
 import { conductorOhms, type Gauge } from '../../trade/cable';
 import { colourName, usualColours, type ColourCode } from '../../trade/colours';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import {
   landed,
   landedTerminal,
@@ -47,8 +48,8 @@ export const newCable: Method = {
         finding(
           'stop',
           'cable-too-few',
-          `A cable of ${conductors} conductors is too few: ${ends.length} are in use.`,
-          before.cables.map((one) => one.id)
+          { conductors, used: ends.length },
+          before.cables.map((one) => ref.cable(one.id))
         )
       );
     const lengthM = newCableLength(before);
@@ -58,9 +59,7 @@ export const newCable: Method = {
         ...findings,
         ...pathFindings,
         ...notRead(situation),
-        ...(conductors === ends.length
-          ? [finding('warn', 'no-spare', 'No conductor would be left over for what comes later.', [])]
-          : [])
+        ...(conductors === ends.length ? [finding('warn', 'no-spare', { what: 'none-left' })] : [])
       ],
       loses: [],
       parts: [cablePart(conductors, lengthM), pullLine(lengthM)],
@@ -151,7 +150,5 @@ function withCable(
 /** Every conductor of the new cable is landed at the equipment: on terminals that somebody has read, and on no guess. */
 function notRead({ assumed }: SupplySituation): Finding[] {
   if (assumed.length === 0) return [];
-  const text =
-    'Nobody has seen the equipment end of every conductor: read them before the old cable comes out.';
-  return [finding('stop', 'end-not-read', text, assumed)];
+  return [finding('stop', 'end-not-read', { what: 'new-cable' }, assumed.map(ref.conductor))];
 }

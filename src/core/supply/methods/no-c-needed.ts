@@ -1,7 +1,9 @@
+import type { Loss } from '../../words/losses';
+import { ref } from '../../findings/refs';
 import type { DeviceFacts } from '../../job/device-facts';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import { swapThermostat } from '../swap-thermostat';
-import { refused, type Loss, type Method } from '../types';
+import { refused, type Method } from '../types';
 
 /** A thermostat that lives on batteries, or charges itself, takes the old one's place as it is. */
 export const noCNeeded: Method = {
@@ -13,7 +15,7 @@ export const noCNeeded: Method = {
     const { device } = situation;
     if (device.supply === 'common-required') {
       return refused(
-        finding('stop', 'device-needs-supply', `The ${device.model} needs a constant supply.`, [device.id])
+        finding('stop', 'device-needs-supply', { model: device.model }, [ref.device(device.id)])
       );
     }
     const selfCharging = device.supply === 'self-charging';
@@ -33,28 +35,17 @@ export const noCNeeded: Method = {
 };
 
 function losses(device: DeviceFacts): Loss[] {
-  const cells = { text: 'cells have to be changed, about once a year' };
-  return device.supply === 'common-or-battery'
-    ? [{ text: 'its radio sleeps: it is not reached from outside' }, cells]
-    : [cells];
+  const cells: Loss = { what: 'cells' };
+  return device.supply === 'common-or-battery' ? [{ what: 'radio-asleep' }, cells] : [cells];
 }
 
 /** What the circuit does not know: how boards take an idle current, and what a device does on cells. */
 function remarks(device: DeviceFacts): Finding[] {
+  const because = [ref.device(device.id)];
+  const { model } = device;
   if (device.supply === 'self-charging')
-    return [
-      finding(
-        'warn',
-        'supply-not-proven',
-        `The ${device.model} draws through an idle call. Some boards take that for a call or chatter: ask its maker about this board, and listen to the relays after power-up.`,
-        [device.id]
-      )
-    ];
-  if (device.supply === 'common-or-battery')
-    return [
-      finding('warn', 'needs-common', `On cells the ${device.model} works with its radio asleep.`, [
-        device.id
-      ])
-    ];
-  return [];
+    return [finding('warn', 'supply-not-proven', { what: 'method', model }, because)];
+  return device.supply === 'common-or-battery'
+    ? [finding('warn', 'needs-common', { what: 'asleep', model }, because)]
+    : [];
 }

@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { stopFindings } from '../../safety/standing';
-import { finding } from '../../trade/findings';
+import { finding } from '../../findings/finding';
 import type { Method } from '../types';
 
 /** Leave it. Always open, and the only way where anything could hurt. */
@@ -14,20 +15,9 @@ export const none: Method = {
     return {
       after: found,
       findings: licensed
-        ? [
-            finding(
-              'warn',
-              'call-licensed-person',
-              'Leave the wires alone and have a licensed person look at it.',
-              [thermostat.id]
-            )
-          ]
-        : [
-            finding('note', 'keep-the-old', 'The old thermostat goes on working as it does today.', [
-              thermostat.id
-            ])
-          ],
-      loses: [{ text: 'no connected thermostat' }],
+        ? [finding('warn', 'call-licensed-person', { what: 'leave' }, [ref.thermostat(thermostat.id)])]
+        : [finding('note', 'keep-the-old', {}, [ref.thermostat(thermostat.id)])],
+      loses: [{ what: 'no-connected' }],
       parts: [],
       extraMinutes: 0
     };

@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { conductorOhms } from '../../trade/cable';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import {
   landed,
   screwsOfMarks,
@@ -32,10 +33,7 @@ export const plugInTransformer: Method = {
     const { device, thermostat } = situation;
     const trouble = noCommonTerminal(device);
     if (trouble) return refused(trouble);
-    if (thermostat.outlet === 'none')
-      return refused(
-        finding('stop', 'no-outlet', 'There is no outlet in reach of the thermostat.', ['outlet'])
-      );
+    if (thermostat.outlet === 'none') return refused(finding('stop', 'no-outlet', {}, [ref.outlet]));
     const plug: PlugInTransformer = {
       kind: 'plug-in-transformer',
       id: PLUG_ID,
@@ -68,7 +66,7 @@ export const plugInTransformer: Method = {
         ]
       },
       findings: [...findings, ...conditions(situation, hidden)],
-      loses: [{ text: hidden ? 'an outlet is taken' : 'a cord shows on the wall, and an outlet is taken' }],
+      loses: [{ what: hidden ? 'outlet' : 'cord-and-outlet' }],
       parts: partsOf(hidden),
       extraMinutes: hidden ? 45 : 15
     };
@@ -119,31 +117,9 @@ function cordStrand(id: string, name: string, wall: string, plug: string): Stran
 
 function conditions({ thermostat, device }: SupplySituation, hidden: boolean): Finding[] {
   const found: Finding[] = [
-    hidden
-      ? finding(
-          'warn',
-          'cord-not-in-wall',
-          'The supply’s own flexible cord may not run inside the wall in most codes: only cable that is listed for it, from a low-voltage box of its own beside the outlet. Look for mains cables before the wall is opened.',
-          []
-        )
-      : finding(
-          'note',
-          'cord-not-in-wall',
-          'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.',
-          []
-        ),
-    finding(
-      'note',
-      'second-supply-off',
-      'From then on the thermostat has a supply of its own: pull the plug as well before anybody works on it.',
-      [device.id]
-    )
+    finding(hidden ? 'warn' : 'note', 'cord-not-in-wall', { hidden }),
+    finding('note', 'second-supply-off', { what: 'plug' }, [ref.device(device.id)])
   ];
-  if (thermostat.outlet === 'unknown')
-    found.push(
-      finding('warn', 'outlet-not-known', 'Make sure that an outlet is in reach that no switch turns off.', [
-        'outlet'
-      ])
-    );
+  if (thermostat.outlet === 'unknown') found.push(finding('warn', 'outlet-not-known', {}, [ref.outlet]));
   return found;
 }

@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import { markForRole, roleOf } from '../../devices/roles';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import {
   deviceOf,
   landedTerminal,
@@ -46,12 +47,7 @@ export const receiverAtEquipment: Method = {
     const { before, device } = situation;
     if (device.supply !== 'paired-receiver')
       return refused(
-        finding(
-          'stop',
-          'device-has-no-receiver',
-          `The ${device.model} is wired at the wall; it has no receiver.`,
-          [device.id]
-        )
+        finding('stop', 'device-has-no-receiver', { model: device.model }, [ref.device(device.id)])
       );
     const board = boardWithCommon(before, device);
     if (!board) return refused(noCommonMark(feedingBoard(before, device)));
@@ -82,13 +78,7 @@ export const receiverAtEquipment: Method = {
         ]
       },
       findings: [radioMustReach(device.id), ...(supplied ? outletFindings(situation) : [])],
-      loses: [
-        {
-          text: supplied
-            ? 'an outlet is taken, and a cord shows on the wall'
-            : 'the part on the wall lives on cells, which have to be changed'
-        }
-      ],
+      loses: [{ what: supplied ? 'outlet-and-cord' : 'wall-part-cells' }],
       parts: [supplied ? SMALL_SUPPLY : CELLS],
       extraMinutes: 15
     };
@@ -105,15 +95,12 @@ const SMALL_SUPPLY: Part = {
 };
 
 function radioMustReach(device: string): Finding {
-  const text =
-    'Try the radio before anything is fixed: hold the wall part where it will hang, with the machine’s door closed.';
-  return finding('warn', 'radio-must-reach', text, [device]);
+  return finding('warn', 'radio-must-reach', {}, [ref.device(device)]);
 }
 
 function outletFindings({ thermostat }: SupplySituation): Finding[] {
   if (thermostat.outlet === 'near') return [];
-  const text = 'Make sure that an outlet is in reach that no switch turns off.';
-  return [finding('warn', 'outlet-not-known', text, ['outlet'])];
+  return [finding('warn', 'outlet-not-known', {}, [ref.outlet])];
 }
 
 /** True when a common is landed at both ends: the receiver can live where the old thermostat hangs. */
@@ -125,16 +112,12 @@ function commonAtWall({ before, device }: SupplySituation): boolean {
 /** The wired part on the old plate's place, as a thermostat; its wireless part hangs anywhere. */
 function atTheWall(situation: SupplySituation, board: Board): Offer {
   if (!commonAtWall(situation))
-    return refused(
-      finding('stop', 'no-common-found', 'At the wall it needs a common, and none is landed at both ends.', [
-        board.id
-      ])
-    );
+    return refused(finding('stop', 'no-common-found', { what: 'wall' }, [ref.machine(board.id)]));
   const { wiring, findings } = swapThermostat(situation, board);
   return {
     after: wiring,
     findings: [...findings, radioMustReach(situation.device.id)],
-    loses: [{ text: 'the part that one reads and sets lives on cells, which have to be changed' }],
+    loses: [{ what: 'read-part-cells' }],
     parts: [CELLS],
     extraMinutes: 10
   };

@@ -1,5 +1,5 @@
-import { FAMILY_NAMES } from '../../trade/vocabulary';
-import { finding, type Finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding, type Finding } from '../../findings/finding';
 import {
   landed,
   landedTerminal,
@@ -27,14 +27,7 @@ export const repurposeG: Method = {
     if (isFinding(board)) return refused(board);
     const strand = strandsAt(before, board, 'G').find((one) => one.near.state === 'landed');
     if (!strand) {
-      return refused(
-        finding(
-          'stop',
-          'fan-conductor-missing',
-          'No conductor is on G at both ends: there is none to turn into the common.',
-          [board.id]
-        )
-      );
+      return refused(finding('stop', 'fan-conductor-missing', { what: 'none' }, [ref.machine(board.id)]));
     }
     const { wiring, findings } = swapThermostat(situation);
     const moved: Strand = {
@@ -76,40 +69,22 @@ export const repurposeG: Method = {
 
 /** What no circuit knows: what the trade allows this on, and what the code may say. */
 function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[] {
-  const found: Finding[] = [
-    finding(
-      'note',
-      'local-code',
-      'Some local codes and makers do not allow the fan conductor to be used so: theirs is the last word.',
-      [strand.id]
-    )
-  ];
+  const because = [ref.conductor(strand.id)];
+  const found: Finding[] = [finding('note', 'local-code', {}, because)];
   // Strips may hang at such a board that no conductor shows: their air is nothing that a circuit could vouch for.
   const withStrips = new Set(['electric-furnace', 'heat-pump', 'dual-fuel']);
   const banned = [
     ...new Set(worlds.map((one) => one.world.family).filter((family) => withStrips.has(family)))
   ];
   for (const family of banned) {
-    found.push(
-      finding(
-        'stop',
-        'not-for-this-family',
-        `Never take G away from electric heat or a heat pump; this ${worlds.length > 1 ? 'may be' : 'is'}: ${FAMILY_NAMES[family]}.`,
-        [strand.id]
-      )
-    );
+    const fact = { family, sure: worlds.length === 1 };
+    found.push(finding('stop', 'not-for-this-family', fact, because));
   }
   const unread = recorded.strands.find((one) => one.id === strand.id && landedTerminal(one.far) === null);
   if (unread && unread.far.state === 'unseen') {
     const mark = printedMark(recorded, landedTerminal(unread.near) ?? '');
-    found.push(
-      finding(
-        'stop',
-        'end-not-read',
-        `The ${unread.name} conductor is on ${mark} at the wall; nobody has seen its other end. Read it before it is moved.`,
-        [strand.id]
-      )
-    );
+    const fact = { what: 'on-mark', conductor: unread.name, mark } as const;
+    found.push(finding('stop', 'end-not-read', fact, because));
   }
   return found;
 }

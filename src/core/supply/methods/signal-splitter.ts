@@ -1,5 +1,6 @@
+import { ref } from '../../findings/refs';
 import type { DeviceFacts } from '../../job/device-facts';
-import { finding, type Finding } from '../../trade/findings';
+import { finding, type Finding } from '../../findings/finding';
 import {
   screwsOfMarks,
   sheetTerminal,
@@ -55,18 +56,8 @@ export const signalSplitter: Method = {
       findings: [
         ...findings,
         ...adapterRules(situation, roles),
-        finding(
-          'note',
-          'room-behind-plate',
-          'The splitter needs room behind the plate, and its leads keep their polarity: Y to Y, G to G.',
-          []
-        ),
-        finding(
-          'warn',
-          'more-joints',
-          'More joints than any other way: tug each, and keep the sheet of the module with the machine.',
-          []
-        )
+        finding('note', 'room-behind-plate', {}),
+        finding('warn', 'more-joints', {})
       ],
       loses: [],
       parts: [
@@ -86,8 +77,7 @@ export const signalSplitter: Method = {
 
 /** Its maker's word wins: some devices feel for what hangs on their terminals, and take diodes for a fault. */
 function splitterRefused(device: DeviceFacts): Finding | null {
-  if (device.adapters !== 'none' && device.adapters !== 'own') return null;
-  const only =
-    device.adapters === 'own' ? 'takes only the adapter that comes in its box' : 'takes no adapter';
-  return finding('stop', 'adapter-not-for-this', `By its sheet, the ${device.model} ${only}.`, [device.id]);
+  const { adapters, model } = device;
+  if (adapters !== 'none' && adapters !== 'own') return null;
+  return finding('stop', 'adapter-not-for-this', { what: 'sheet', model, adapters }, [ref.device(device.id)]);
 }

@@ -1,4 +1,5 @@
-import { finding, type Finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding, type Finding } from '../../findings/finding';
 import {
   isFree,
   landed as landedOn,
@@ -45,11 +46,13 @@ export const spareConductor: Method = {
     return {
       after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? landed : one)) },
       findings: [
-        ...findings.filter((one) => !one.because.includes(strand.id)),
+        ...findings.filter(
+          (one) => !one.because.some((it) => it.kind === 'conductor' && it.id === strand.id)
+        ),
         ...continuityFindings(strand),
         ...looseFarEnd(before, strand)
       ],
-      loses: [{ text: `the ${strand.name} conductor is no longer a spare` }],
+      loses: [{ what: 'spare', conductor: strand.name }],
       parts: [],
       extraMinutes: 0
     };
@@ -86,8 +89,9 @@ function idleStrands(wiring: Wiring): Strand[] {
 function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
   const wall = landedTerminal(strand.near);
   if (wall === null) return [];
-  const text = `The ${strand.name} conductor is on ${printedMark(wiring, wall)} at the wall and on nothing at the equipment: it carries nothing today. Its far end is landed on C.`;
-  return [finding('note', 'common-one-ended', text, [strand.id])];
+  const mark = printedMark(wiring, wall);
+  const fact = { what: 'land-far-end', conductor: strand.name, mark } as const;
+  return [finding('note', 'common-one-ended', fact, [ref.conductor(strand.id)])];
 }
 
 function whyNone(wiring: Wiring): Finding[] {
@@ -96,19 +100,8 @@ function whyNone(wiring: Wiring): Finding[] {
   const halfSeen = wiring.strands.filter((one) => isFree(one.near) && one.far.state === 'unseen');
   if (halfSeen.length > 0) {
     return halfSeen.map((one) =>
-      finding(
-        'stop',
-        'spare-one-ended',
-        `The ${one.name} conductor is free at the wall; nobody has found it at the equipment. Find it there (same cable, same colour) and this way may open.`,
-        [one.id]
-      )
+      finding('stop', 'spare-one-ended', { conductor: one.name }, [ref.conductor(one.id)])
     );
   }
-  return [
-    finding(
-      'stop',
-      'no-spare',
-      'No conductor is free at both ends. Look once more into the wall and round the sheath at the equipment.'
-    )
-  ];
+  return [finding('stop', 'no-spare', { what: 'none-free' })];
 }

@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { marksMean } from '../../trade/terminals';
 import { FINE, type Reason } from '../types';
 
@@ -26,34 +27,23 @@ export const accessories: Reason = {
       .flatMap((machine) =>
         machine.accessories.flatMap((one) => {
           const marks = TERMINALS[one.kind];
-          const name = `${NAMES[one.kind]} on ${machine.name}`;
+          const fact = {
+            accessory: NAMES[one.kind],
+            machine: machine.name,
+            model: device?.model ?? ''
+          };
+          const because = [ref.machine(machine.id)];
           if (marks && device && !marks.some((mark) => marksMean(device.marks, mark)))
             return [
-              finding(
-                'warn',
-                'accessory-relay',
-                `The ${device.model} has no terminal for the ${name}: it keeps a control of its own, or is lost.`,
-                [machine.id, device.id]
-              )
+              finding('warn', 'accessory-relay', { what: 'no-terminal', ...fact }, [
+                ...because,
+                ref.device(device.id)
+              ])
             ];
           if (one.ownRelay === 'yes')
-            return [
-              finding(
-                'note',
-                'accessory-relay',
-                `The ${name} needs a relay of its own between the thermostat and it: buy one with a 24 V coil.`,
-                [machine.id]
-              )
-            ];
+            return [finding('note', 'accessory-relay', { what: 'own-relay', ...fact }, because)];
           if (one.ownRelay === 'unknown' && marks)
-            return [
-              finding(
-                'note',
-                'accessory-relay',
-                `Whether the ${name} needs a relay of its own is not known: read its plate (anything but 24 V needs one).`,
-                [machine.id]
-              )
-            ];
+            return [finding('note', 'accessory-relay', { what: 'not-known', ...fact }, because)];
           return [];
         })
       );

@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { landedTerminal } from '../../wiring/graph';
 import { cableAdvice, MOST_DROP_V } from '../cable-path';
 import { FINE, type Reason } from '../types';
@@ -10,24 +11,13 @@ export const cablePath: Reason = {
     if (thermostat.path.stretches.length === 0) return FINE;
     const used = wiring.strands.filter((one) => landedTerminal(one.near) !== null).length;
     const advice = cableAdvice(thermostat.path, used + 1);
+    const because = [ref.thermostat(thermostat.id)];
     const found = [];
     if (advice.stapled.length > 0)
-      found.push(
-        finding(
-          'warn',
-          'path-stapled',
-          `Stapled on the way (${advice.stapled.join(', ')}): the old cable cannot lead a new one there. Another way, or another method.`,
-          [thermostat.id]
-        )
-      );
+      found.push(finding('warn', 'path-stapled', { stretches: advice.stapled }, because));
     if (advice.gauge === null)
       found.push(
-        finding(
-          'warn',
-          'gauge-too-thin',
-          `On ${advice.lengthM} m even 16 AWG drops more than ${MOST_DROP_V} V: a shorter way, or a supply near the thermostat.`,
-          [thermostat.id]
-        )
+        finding('warn', 'gauge-too-thin', { lengthM: advice.lengthM, mostDropV: MOST_DROP_V }, because)
       );
     return found.length === 0 ? FINE : { asks: 'nothing', findings: found };
   }

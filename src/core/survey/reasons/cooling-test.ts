@@ -1,6 +1,6 @@
+import { ref } from '../../findings/refs';
 import { worldsOf } from '../../identify/worlds';
-import { dayText } from '../../trade/figures';
-import { finding } from '../../trade/findings';
+import { finding } from '../../findings/finding';
 import { firstWarmDay } from '../house-study';
 import { FINE, type Reason } from '../types';
 
@@ -15,7 +15,10 @@ export const coolingTest: Reason = {
     const warmest = Math.max(...study.workDay.outdoorC.slice(0, 12));
     if (warmest >= COOLING_TEST_LEAST_C) return FINE;
     const day = firstWarmDay(study, job.survey, COOLING_TEST_LEAST_C);
-    const text = `Cooling cannot be tested on that day (${warmest.toFixed(0)} °C at its warmest; ${COOLING_TEST_LEAST_C} °C are needed, or the compressor is hurt). The test is put off${day ? ` to about ${dayText(day)}` : ''}: keep the receipt until then.`;
-    return { asks: 'nothing', findings: [finding('note', 'cooling-test-put-off', text, ['survey:workDay'])] };
+    const fact = { warmestC: warmest, leastC: COOLING_TEST_LEAST_C, day };
+    return {
+      asks: 'nothing',
+      findings: [finding('note', 'cooling-test-put-off', fact, [ref.survey('workDay')])]
+    };
   }
 };

@@ -1,4 +1,5 @@
-import { finding, type Finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding, type Finding } from '../../findings/finding';
 import { FINE, type Reason } from '../types';
 
 /** People and pipes that do not stand the cold: the hours without heat are planned first. */
@@ -9,23 +10,9 @@ export const people: Reason = {
     const cold = study.workDay.outdoorC.slice(0, 24).some((one) => one < 5);
     const found: Finding[] = [];
     if (frail === 'yes' && cold)
-      found.push(
-        finding(
-          'warn',
-          'frail-people',
-          `Somebody old, ill or very young lives there, and it is cold on that day: have another heater running before the heating goes off, and stop at ${lowestC} °C.`,
-          ['survey:frail']
-        )
-      );
+      found.push(finding('warn', 'frail-people', { lowestC }, [ref.survey('frail')]));
     if (pipesCanFreeze === 'yes' && study.workDay.outdoorC.slice(0, 48).some((one) => one < 0))
-      found.push(
-        finding(
-          'warn',
-          'pipes-can-freeze',
-          'Pipes may freeze on that day: plan the hours without heat, let taps drip in the cold rooms, and do not leave the house off overnight.',
-          ['survey:pipesCanFreeze']
-        )
-      );
+      found.push(finding('warn', 'pipes-can-freeze', {}, [ref.survey('pipesCanFreeze')]));
     return found.length === 0 ? FINE : { asks: 'nothing', findings: found };
   }
 };

@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { GOOD_DBM, MARGINAL_DBM, summariseSignal } from '../signal';
 import { FINE, type Reason } from '../types';
 
@@ -8,29 +9,22 @@ export const signal: Reason = {
   weigh({ thermostat, device }) {
     if (device?.wifiBands.startsWith('none')) return FINE;
     const { grade, median, worst } = summariseSignal(thermostat.signal);
-    const because = [thermostat.id];
+    const because = [ref.thermostat(thermostat.id)];
     switch (grade) {
       case 'good':
         return FINE;
       case 'not-read':
         return {
           asks: 'nothing',
-          findings: [
-            finding(
-              'note',
-              'signal-not-read',
-              'The signal at the wall was not read yet: a phone held against the old plate is enough.',
-              because
-            )
-          ]
+          findings: [finding('note', 'signal-not-read', {}, because)]
         };
       case 'marginal': {
-        const text = `The signal at the wall is marginal (${median} dBm in the middle, ${worst} at worst; better than ${GOOD_DBM} is good). Read again at another hour, doors closed; moving the router or a repeater may be needed.`;
-        return { asks: 'nothing', findings: [finding('warn', 'signal-marginal', text, because)] };
+        const fact = { medianDbm: median ?? 0, worstDbm: worst ?? 0, goodDbm: GOOD_DBM };
+        return { asks: 'nothing', findings: [finding('warn', 'signal-marginal', fact, because)] };
       }
       case 'poor': {
-        const text = `The signal at the wall is poor (${median} dBm in the middle; below ${MARGINAL_DBM} devices drop off). Improve it before buying: move the router, add a repeater, or choose a model with another band.`;
-        return { asks: 'prepare', findings: [finding('warn', 'signal-poor', text, because)] };
+        const fact = { medianDbm: median ?? 0, leastDbm: MARGINAL_DBM };
+        return { asks: 'prepare', findings: [finding('warn', 'signal-poor', fact, because)] };
       }
     }
   }

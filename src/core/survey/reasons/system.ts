@@ -1,4 +1,5 @@
-import { finding } from '../../trade/findings';
+import { ref } from '../../findings/refs';
+import { finding } from '../../findings/finding';
 import { FINE, type Reason } from '../types';
 
 /** What may hang there at all: a dangerous class asks to leave it, a system that is not known to find out first. */
@@ -9,8 +10,10 @@ export const system: Reason = {
     if (voltageClass === 'line' || voltageClass === 'millivolt' || voltageClass === 'data')
       return { asks: 'leave', findings: findings.filter((one) => one.level === 'stop') };
     if (identification.decided && voltageClass === '24v') return FINE;
-    const text =
-      'What the thermostat would drive is not settled: answer the questions on System first. Buying before that is how thermostats come back.';
-    return { asks: 'prepare', findings: [finding('warn', 'system-unsettled', text, [thermostat.id])] };
+    const because = [ref.thermostat(thermostat.id)];
+    return {
+      asks: 'prepare',
+      findings: [finding('warn', 'system-unsettled', { what: 'before-buying' }, because)]
+    };
   }
 };

@@ -5,6 +5,8 @@
   import { doMove, takeBack } from '$core/plan/doing';
   import type { Move } from '$core/plan/move-types';
   import { moveKey, movesDone, wiringsAlong, type DoneMove } from '$core/plan/moves';
+  import { findingText } from '$core/words/findings/table';
+  import { lossText } from '$core/words/losses';
   import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
@@ -61,7 +63,7 @@
           plan,
           taken,
           title: `${place.job.name}, ${place.thermostat.name}`,
-          conditions: conditions.map((one) => one.text)
+          conditions: conditions.map((one) => findingText(one, place.job.units))
         }
       : null
   );
@@ -126,7 +128,7 @@
       <FindingList findings={conditions} />
       {#if taken.loses.length > 0}<p class="mt-2">
           <b>Takes away:</b>
-          {taken.loses.map((one) => one.text).join(' ')}
+          {taken.loses.map(lossText).join(' ')}
         </p>{/if}
     </section>
   {/if}

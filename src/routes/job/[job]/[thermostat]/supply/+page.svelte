@@ -1,5 +1,7 @@
 <script lang="ts">
   /** Station: choose the supply. */
+  import { factKey, type Finding } from '$core/findings/finding';
+  import { findingText } from '$core/words/findings/table';
   import { chooseMethod } from '$core/job/choices';
   import { deviceName } from '$core/match/catalogue';
   import Minds from '$lib/supply/minds.svelte';
@@ -34,8 +36,9 @@
   const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
   const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
   const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
-  const same = (findings: readonly { text: string }[]) =>
-    shared.length > 0 && findings.every((one) => shared.some((other) => other.text === one.text));
+  const sharedKeys = $derived(new Set(shared.map(factKey)));
+  const same = (findings: readonly Finding[]) =>
+    shared.length > 0 && findings.every((one) => sharedKeys.has(factKey(one)));
 </script>
 
 <svelte:head><title>Supply · {place.thermostat.name} · Ulterum</title></svelte:head>
@@ -92,7 +95,11 @@
               ><b>{option.title}</b> <VerdictMark verdict={option.verdict} size={16} /></span
             >
             <span class="quiet block pl-4"
-              >{same(option.findings) ? 'Closed by the stop above.' : option.findings[0]?.text}</span
+              >{same(option.findings)
+                ? 'Closed by the stop above.'
+                : option.findings[0]
+                  ? findingText(option.findings[0], place.job.units)
+                  : ''}</span
             >
           </summary>
           <div class="mt-2 pl-4">

@@ -1,0 +1,99 @@
+import type { AtLimits, Overload, ProofParams } from '../../findings/params';
+import { callName, type Call } from '../../trade/calls';
+import { LOAD_NAMES } from '../../trade/loads';
+import type { LoadId } from '../../trade/vocabulary';
+import { and, capital, plural } from '../text';
+import type { Sentences } from './sentences';
+
+const WORST = 'At the worst of all tolerances';
+const loadList = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ');
+const callList = (calls: readonly Call[]) => calls.map(callName).join(', ');
+const withCall = (call: Call) => `With ${callName(call)}`;
+
+function overload({ call, supply, amps, ratedAmps, ratedVa }: Overload): string {
+  return `${withCall(call)}, ${supply} gives ${amps.toFixed(2)} A; it is rated for ${ratedAmps.toFixed(2)} A (${ratedVa} VA).`;
+}
+
+function shorted(call: Call, supply: string, amps: number | null): string {
+  return `${withCall(call)}, ${supply} is shorted${amps === null ? '' : ` (about ${amps.toFixed(0)} A)`}: its fuse opens.`;
+}
+
+function gives({ call, supply, amps, thermostats }: AtLimits): string {
+  const crowd = thermostats > 1 ? ` called by all ${thermostats} thermostats on it` : '';
+  return `${supply} gives ${amps.toFixed(2)} A with ${callName(call)}${crowd}`;
+}
+
+const rated = (va: number, volts: number) => `${(va / volts).toFixed(2)} A (${va} VA)`;
+
+export const PROOF: Sentences<ProofParams> = {
+  'thermostat-unfed': ({ calls, volts }) => {
+    if (calls.length > 1)
+      return `The thermostat gets too little at its own terminals in ${calls.length} calls (${callList(calls)}): its display dies.`;
+    const got = volts === null ? 'nothing' : `${volts.toFixed(1)} V`;
+    return `${withCall(calls[0] ?? 'idle')}, the thermostat gets ${got} at its own terminals: its display dies.`;
+  },
+  'thermostat-overfed': ({ call, volts }) =>
+    `${withCall(call)}, the thermostat gets ${volts.toFixed(1)} V at its own terminals: more than it stands.`,
+  'function-lost': ({ call, loads }) =>
+    `${capital(callName(call))} is lost: ${loadList(loads)} no longer ${plural(loads.length, 'runs', 'run')}.`,
+  'dead-before': ({ call, loads }) =>
+    `In the record as it is, ${callName(call)} does not start: ${loadList(loads)}. If it works in the house, an end was read wrongly.`,
+  'load-runs-uncalled': ({ call, loads }) =>
+    `${withCall(call)}, ${loadList(loads)} would run though nobody called for it.`,
+  'compressor-without-blower': ({ call }) =>
+    `${withCall(call)}, the compressor runs and the blower does not. The coil freezes and the compressor is hurt.`,
+  'strips-without-blower': ({ call }) =>
+    `${withCall(call)}, the heating strips glow and the blower does not run. They overheat.`,
+  'burner-without-blower': ({ call }) =>
+    `${withCall(call)}, the burner fires and the blower does not run. It goes off on its limit again and again.`,
+  'fuse-opens': ({ call, supply, amps }) => shorted(call, supply, amps),
+  'transformer-overloaded': overload,
+  'overloaded-together': (fact) => {
+    const what = 'ratedVa' in fact ? overload(fact) : shorted(fact.call, fact.supply, fact.amps);
+    return `${what} (All ${fact.thermostats} thermostats on it call at once.)`;
+  },
+  'supplies-tied': () =>
+    'Two supplies are joined by copper. Nobody can see their polarity or an earth from the wall: they may feed each other and burn.',
+  'voltage-classes-joined': ({ call, supplies }) =>
+    `${withCall(call)}, ${and(supplies)} meet in one circuit, though they are of different voltage classes. Nothing in it is safe to touch or to connect.`,
+  'relay-chatter': ({ call }) => `${withCall(call)}, a relay pulls in and lets go without end.`,
+  'coil-starved': ({ call }) =>
+    `${withCall(call)}, a coil gets some voltage but too little to pull in: it hums and warms up.`,
+  'inrush-dip': ({ call }) =>
+    `${withCall(call)}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`,
+  'no-circuit': ({ system }) => `No circuit is known for ${system}: nothing can be proven for it.`,
+  'circuit-not-solvable': ({ why }) => `The circuit cannot be solved: ${why}.`,
+  'values-assumed': ({ cable, transformer }) => {
+    const what = [
+      cable ? ['length or gauge of the cable (22 AWG and 30 m are taken)'] : [],
+      transformer ? ['size of the transformer (40 VA is taken)'] : []
+    ].flat();
+    return `Not recorded: ${what.join('; ')}.`;
+  },
+  'volts-at-limits': ({ side, volts, calls }) =>
+    side === 'low'
+      ? `${WORST} (mains 10 % low, every coil and joint poor), the thermostat gets ${volts.toFixed(1)} V (${callList(calls)}), which is less than it needs. Measure R to C once all is on.`
+      : `${WORST} (mains 10 % high, little drawn), the thermostat gets ${volts.toFixed(1)} V (${callList(calls)}), which is more than its sheet stands. Measure R to C with nothing on.`,
+  'load-at-limits': (fact) => {
+    const called = `${callName(fact.call)} called`;
+    switch (fact.what) {
+      case 'lost': {
+        const many = fact.loads.length > 1;
+        return `${WORST} (mains 10 % low) and ${called}, ${loadList(fact.loads)} no longer ${many ? 'pull' : 'pulls'} in, though ${many ? 'they do' : 'it does'} today. Measure across the coil.`;
+      }
+      case 'weak-at-pull-in':
+        return `${WORST} (mains 10 % low) and ${called}, a coil gets less than it needs to move while all pull in at once: it may hum instead. Listen for it.`;
+      case 'uncalled':
+        return `${WORST} and ${called}, ${loadList(fact.loads)} may run though nobody called for it.`;
+    }
+  },
+  'overloaded-at-limits': (fact) => {
+    const already = fact.todayAmps === null ? '' : ` Today it is ${fact.todayAmps.toFixed(2)} A already.`;
+    const taken = fact.read ? 'it is rated' : 'it is taken to be rated';
+    return `${WORST} (mains 10 % high, every coil a quarter above its plate), ${gives(fact)}; ${taken} for ${rated(fact.ratedVa, fact.nominalVolts)}.${already} Add up the plates of the coils, or measure the current.`;
+  },
+  'transformer-unread': (fact) =>
+    `Nobody has read the size of the transformer. ${WORST}, ${gives(fact)}; the smallest ones are rated for ${rated(fact.leastVa, fact.nominalVolts)}. Read its plate first.`,
+  'device-may-complain': ({ model, mark }) =>
+    `Between ${mark} and C there is no voltage to be found: ${mark} belongs to another transformer, whose common is not here. The ${model} may report a wiring fault for it. The circuit shows that both sides work; its own sheet says how such a report is put aside.`
+};

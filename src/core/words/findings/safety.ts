@@ -1,0 +1,21 @@
+import type { SafetyParams } from '../../findings/params';
+import { plural } from '../text';
+import type { Sentences } from './sentences';
+
+export const SAFETY: Sentences<SafetyParams> = {
+  'stop-answered': ({ then, call, resolvedWhen }) =>
+    `${then} Call ${call}. It is resolved when ${resolvedWhen}.`,
+  'stop-not-asked': ({ open, of }) =>
+    open === of
+      ? 'The stop questions are not answered yet: they come before everything.'
+      : `${open} of the stop questions ${plural(open, 'is', 'are')} not answered yet.`,
+  'supply-not-off': ({ name, why }) => `${name}: not off and proven off yet (${why}).`,
+  'proves-nothing': (fact) =>
+    fact.what === 'old-batteries'
+      ? 'The old thermostat has batteries: its display stays lit with every supply off.'
+      : `${fact.name}: a dark display proves nothing, and a lit one neither: it may run on batteries or on another supply. The machine was running and stops, or a meter between R and C reads nothing: that is proof.`,
+  'off-long-ago': ({ name, hours }) =>
+    `${name}: proven off ${Math.round(hours)} hours ago. Somebody may have switched it on again: prove it anew.`,
+  mercury: () =>
+    'A glass bulb with mercury is in the old thermostat: keep it level and whole, in a closed box, and take it to the collection point for mercury. If it breaks: windows open, people out of the room, no vacuum cleaner, ask the local authority.'
+};

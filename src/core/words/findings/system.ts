@@ -1,0 +1,70 @@
+import type { SystemParams } from '../../findings/params';
+import { FAMILY_NAMES, type Family } from '../../trade/vocabulary';
+import { percent, plural } from '../text';
+import type { Sentences } from './sentences';
+
+const familyList = (families: readonly Family[]) => families.map((family) => FAMILY_NAMES[family]).join(', ');
+
+export const SYSTEM: Sentences<SystemParams> = {
+  'line-voltage': () =>
+    'This is mains voltage: shock and fire. Put the cover back on, leave the wires alone, and have a licensed person fit a thermostat made for line voltage.',
+  'mains-controls': () =>
+    'These are mains heating controls: 230 V at the room thermostat and the programmer. Leave the covers on. An all-in-one controller for them is planned by function and fitted by a competent person with every supply isolated.',
+  millivolt: () =>
+    'A millivolt heater: under 1 V from its own flame. Never connect 24 V to it. Only a battery thermostat made for millivolt belongs here.',
+  'data-conductors': () =>
+    'These wires carry data between the machine and its own control. No ordinary thermostat belongs on them: stay with its own kind, or have the control board replaced.',
+  'voltage-class-unsettled': (fact) => {
+    switch (fact.what) {
+      case 'under-one-volt':
+        return 'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.';
+      case 'not-settled':
+        return 'The voltage class is not settled yet: look at the wires and the marks, or have it measured.';
+      case 'before-buying':
+        return 'Whether this is a 24 V system is not settled: buy nothing before it is.';
+      case 'still-possible': {
+        const still = [
+          fact.line === null ? [] : `mains (${percent(fact.line)})`,
+          fact.millivolt === null ? [] : `a millivolt heater (${percent(fact.millivolt)})`,
+          fact.data === null ? [] : `data wires (${percent(fact.data)})`
+        ].flat();
+        return `The voltage is not known: still possible: ${still.join(', ')}. Touch no wire until it is settled.`;
+      }
+    }
+  },
+  'system-unknown': (fact) => {
+    switch (fact.what) {
+      case 'ask':
+        return 'What the wires drive is not known yet. Answer the next question on System first.';
+      case 'nothing-to-power':
+        return 'The system is not known: there is nothing to power up.';
+      case 'no-wiring-after':
+        return 'There is no wiring after: no way is open.';
+      case 'fits-none':
+        return 'What is recorded fits no system that Ulterum knows.';
+      case 'still-possible':
+        return `The system is not known yet. Still possible: ${familyList(fact.families)}.`;
+    }
+  },
+  'system-unsettled': (fact) =>
+    fact.what === 'before-buying'
+      ? 'What the thermostat would drive is not settled: answer the questions on System first. Buying before that is how thermostats come back.'
+      : `The system is not settled. Solved for each that is still believable: ${familyList(fact.families)}.`,
+  'evidence-disagrees': ({ evidence, against, family }) => {
+    const met = family === null ? ' at all' : ` with “${FAMILY_NAMES[family]}”`;
+    const other = against === null ? '' : ` On the other side: ${against}`;
+    return `${evidence} That is hardly ever met${met}. Look again.${other}`;
+  },
+  'stated-against-evidence': ({ stated, evident, probability }) =>
+    `You say “${FAMILY_NAMES[stated]}”. What is recorded speaks for “${FAMILY_NAMES[evident]}” (${percent(probability)}). Your word is taken; make sure of it at the machine’s plate.`,
+  'mark-ambiguous': ({ conductor, mark, readings }) =>
+    `The ${conductor} wire is on ${mark}, which may be: ${readings.map(({ means, decidedBy }) => `${means} (if ${decidedBy})`).join('; or ')}. Read its other end before you go on it.`,
+  'mark-not-explained': ({ conductor, mark }) =>
+    `Nobody knows what ${mark} at the equipment is for, and the ${conductor} wire is on it at both ends: it does something. Look in the diagram inside the door what ${mark} is, and say so at the terminal.`,
+  'ends-not-matched': ({ count }) =>
+    `${count} ${plural(count, 'end', 'ends')} found at the equipment ${plural(count, 'is', 'are')} not matched with the wall yet: no plan uses ${plural(count, 'it', 'them')}.`,
+  'common-not-traced': ({ spot, machine }) =>
+    `One finding says that ${spot} of ${machine} is common. A second one, made in another way, has to agree before anything is landed there.`,
+  'common-traces-disagree': ({ spots, machine }) =>
+    `The findings on the common of ${machine} disagree (${spots.join(' and ')}). Land nothing: one of them is wrong. Look again, or have a technician say.`
+};

@@ -1,0 +1,36 @@
+/** The one place where a finding becomes a sentence. */
+import type { Finding, FindingCode } from '../../findings/finding';
+import type { FindingParams } from '../../findings/params';
+import type { Units } from '../../trade/units';
+import { MATCH } from './match';
+import { METHODS } from './methods';
+import { PROOF } from './proof';
+import { RECORD } from './record';
+import { SAFETY } from './safety';
+import type { Sentences } from './sentences';
+import { SURVEY } from './survey';
+import { SYSTEM } from './system';
+
+const SENTENCES: Sentences<FindingParams> = {
+  ...RECORD,
+  ...SYSTEM,
+  ...SAFETY,
+  ...SURVEY,
+  ...MATCH,
+  ...METHODS,
+  ...PROOF
+};
+
+/** Every code that a finding may carry. */
+export const FINDING_CODES = Object.keys(SENTENCES) as FindingCode[];
+
+const METRIC: Units = { length: 'm', temperature: 'C' };
+
+/** What is shown of a finding, in the units of the job. */
+export function findingText(one: Finding, units: Units = METRIC): string {
+  const write = SENTENCES[one.code] as (params: unknown, units: Units) => string;
+  const sentence = write(one.params, units);
+  const worst = one.supplyCase === undefined ? '' : ` (Worst case: ${one.supplyCase}.)`;
+  const where = one.worlds === undefined ? '' : `If it is ${one.worlds.join(' or ')}: `;
+  return `${where}${sentence}${worst}`;
+}

@@ -1,0 +1,21 @@
+/** Turns of phrase that several sentences share. */
+
+/** `a`, `a and b`, `a, b and c`. */
+export function and(words: readonly string[], joint = 'and'): string {
+  if (words.length < 2) return words[0] ?? '';
+  return `${words.slice(0, -1).join(', ')} ${joint} ${words.at(-1)}`;
+}
+
+export function capital(sentence: string): string {
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}
+
+/** One of two words by the number. */
+export function plural(count: number, one: string, several: string): string {
+  return count === 1 ? one : several;
+}
+
+/** A probability, 0 to 1, in per cent. */
+export function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}

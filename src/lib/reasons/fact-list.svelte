@@ -1,0 +1,30 @@
+<script lang="ts">
+  /** What a judgement was made from: each fact in words, with the way to where it was recorded. */
+  import { factOf, type Where } from '$core/facts/fact';
+  import { refId, type Ref } from '$core/findings/refs';
+  import { getPlace } from '../state/context';
+
+  interface Props {
+    refs: readonly Ref[];
+  }
+
+  let { refs }: Props = $props();
+  const place = getPlace();
+  const shown = $derived([...new Map(refs.map((one) => [refId(one), one])).values()]);
+
+  function address({ station, conductor, device }: Where): string {
+    const base = `/job/${place.job.id}/${place.thermostat.id}/${station}`;
+    if (conductor !== undefined) return `${base}?strand=${encodeURIComponent(conductor)}&end=wall`;
+    return device === undefined ? base : `${base}/${device}`;
+  }
+</script>
+
+<ul class="list-disc pl-5">
+  {#each shown as one (refId(one))}
+    {@const fact = factOf(place.job, place.thermostat, one)}
+    <li>
+      {fact.kind}:
+      {#if fact.where}<a class="underline" href={address(fact.where)}>{fact.text}</a>{:else}{fact.text}{/if}
+    </li>
+  {/each}
+</ul>
