@@ -4,7 +4,7 @@ import { finish } from '$core/circuit/long-run';
 import { togetherRun } from '$core/plan/together';
 import { makeId } from '$core/job/ids';
 import { choosing, zonedHouse } from '$core/houses/zoned-houses';
-import { rememberingProver } from '$core/supply/proof-memory';
+import { rememberingProver } from '$core/proof/proof-memory';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import type { Part } from './part';
 import { secondsPer } from './measure';

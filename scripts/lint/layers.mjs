@@ -18,6 +18,7 @@ export const order = [
   'core/diagnose',
   'core/plan',
   'core/supply',
+  'core/proof',
   'core/facts',
   'core/match',
   'core/survey',

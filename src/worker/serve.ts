@@ -4,7 +4,7 @@ import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
 import { togetherRun } from '$core/plan/together';
-import { rememberingProver } from '$core/supply/proof-memory';
+import { rememberingProver } from '$core/proof/proof-memory';
 import type { FromThread, Port, Task, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {

@@ -5,7 +5,7 @@ import { CATALOGUE } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { powerPlan } from '../plan/powered';
 import { boardOf, linkOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
-import { harmFindings } from '../supply/harm';
+import { harmFindings } from '../proof/harm';
 import type { Wiring } from '../wiring/graph';
 import { running } from './expected';
 import { simulate } from './simulate';

@@ -6,17 +6,8 @@ import type { PartName } from '../trade/parts';
 import type { Call } from '../trade/calls';
 
 /** Members of a job's lists, and the sheet of a thermostat, by their ids. */
-const LISTED = [
-  'conductor',
-  'cable',
-  'link',
-  'machine',
-  'thermostat',
-  'place',
-  'found-end',
-  'device'
-] as const;
-export type ListedKind = (typeof LISTED)[number];
+export type ListedKind =
+  'conductor' | 'cable' | 'link' | 'machine' | 'thermostat' | 'place' | 'found-end' | 'device';
 
 /** A part of a device in the circuit: a transformer, a coil, a fuse. */
 export interface PartRef {

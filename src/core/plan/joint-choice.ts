@@ -8,10 +8,10 @@
  * 3. each proven once more in the way that it has, beside all others in theirs.
  */
 import type { Job } from '../job/schema';
-import type { Prover } from '../supply/proof-memory';
-import type { ProofNeighbour } from '../supply/prove';
+import type { Prover } from '../proof/types';
+import type { ProofNeighbour } from '../proof/types';
 import type { Wiring } from '../wiring/graph';
-import { asNeighbour } from './plan';
+import { asNeighbour } from './neighbours';
 import { endOf, placeOf, todayOf, type Place } from './place';
 import { overloadedMachines } from './shared-supply';
 

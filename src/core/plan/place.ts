@@ -1,7 +1,7 @@
 /** A thermostat's place in the plan of a whole job. */
 import type { Job, Thermostat } from '../job/schema';
-import type { Prover } from '../supply/proof-memory';
-import type { ProofNeighbour } from '../supply/prove';
+import type { Prover } from '../proof/types';
+import type { ProofNeighbour } from '../proof/types';
 import type { Wiring } from '../wiring/graph';
 import { planFor, type Plan, type PlannedOption } from './plan';
 

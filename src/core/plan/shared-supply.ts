@@ -10,7 +10,7 @@ import type { Call } from '../trade/calls';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
 import type { Board, Wiring } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
-import { asNeighbour } from './plan';
+import { asNeighbour } from './neighbours';
 import { endOf, todayOf, type Place } from './place';
 
 export interface SharedRow {

@@ -6,7 +6,8 @@ import { finish, type LongRun } from '../circuit/long-run';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { OUTDOOR_ID } from '../safety/supplies';
-import { rememberingProver, type Prover } from '../supply/proof-memory';
+import { rememberingProver } from '../proof/proof-memory';
+import type { Prover } from '../proof/types';
 import type { Part } from '../supply/types';
 import { cutsFor, type Cuts } from './cuts';
 import {

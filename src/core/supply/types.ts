@@ -1,32 +1,14 @@
 /** What a way of supplying the common is: a function from graph to graph, with what no circuit knows said beside it. */
-import type { World } from '../devices/world';
-import type { Identification } from '../identify/identify';
-import type { WeightedWorld } from '../identify/worlds';
 import type { DeviceFacts } from '../job/device-facts';
-import type { Job, Thermostat } from '../job/schema';
 import type { Finding } from '../findings/finding';
 import type { MethodId } from '../trade/vocabulary';
 import type { Loss } from '../words/losses';
+import type { Situation } from './situation';
 import type { Wiring } from '../wiring/graph';
 
-export interface SupplySituation {
-  readonly job: Job;
-  readonly thermostat: Thermostat;
-  readonly identification: Identification;
+/** A situation, and the thermostat that is to be fed in it. */
+export interface SupplySituation extends Situation {
   readonly device: DeviceFacts;
-  /** As recorded, with doubt. */
-  readonly recorded: Wiring;
-  /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. What is proven and moved starts here. */
-  readonly found: Wiring;
-  /** `found` without an adapter of the old thermostat: what the methods build on. */
-  readonly before: Wiring;
-  readonly assumed: readonly string[];
-  /** `found` with what has been done since: where the work goes on from. */
-  readonly now: Wiring;
-  /** Believable ways the equipment may be, likeliest first; never empty where a method is asked. */
-  readonly worlds: readonly WeightedWorld[];
-  /** The likeliest. */
-  readonly world: World;
 }
 
 export interface Part {

@@ -8,7 +8,7 @@ import type { Fault } from '$core/diagnose/types';
 import { callsOf, combinedCallsOf } from '$core/devices/calls';
 import { caseName, PLAIN_CASE, supplyCases, type SupplyCase, type World } from '$core/devices/world';
 import { worldsOf } from '$core/identify/worlds';
-import { harmFindings } from '$core/supply/harm';
+import { harmFindings } from '$core/proof/harm';
 import type { Finding } from '$core/findings/finding';
 import { isCombined, type Call } from '$core/trade/calls';
 import type { Wiring } from '$core/wiring/graph';

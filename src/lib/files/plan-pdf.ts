@@ -9,7 +9,7 @@ import { costText, minutesText, partText } from '../moves/bands';
 import type { Plan, PlannedOption } from '$core/plan/plan';
 import { voltsText } from '$core/trade/figures';
 import { LOAD_NAMES } from '$core/trade/loads';
-import type { ProofRow } from '$core/supply/prove';
+import type { ProofRow } from '$core/proof/types';
 import { callName } from '$core/trade/calls';
 import { VERDICT_NAMES, type LoadId } from '$core/trade/vocabulary';
 import { cautionBox, movesTable, type MoveLine } from './moves-pdf';

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The solved circuit, call by call: what ran, what will run, what the thermostat gets. */
-  import type { ProofRow, WorldProof } from '$core/supply/prove';
+  import type { ProofRow, WorldProof } from '$core/proof/types';
   import { voltsText } from '$core/trade/figures';
   import { LOAD_NAMES } from '$core/trade/loads';
   import { callName } from '$core/trade/calls';

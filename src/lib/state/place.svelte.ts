@@ -10,7 +10,7 @@ import { studyHouse, type HouseStudy } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import { planFor, type Plan } from '$core/plan/plan';
-import { rememberingProver } from '$core/supply/proof-memory';
+import { rememberingProver } from '$core/proof/proof-memory';
 import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';

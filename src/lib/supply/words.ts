@@ -1,5 +1,5 @@
 /** The proof of an option in one line. */
-import type { Proof } from '$core/supply/prove';
+import type { Proof } from '$core/proof/types';
 import { voltsText } from '$core/trade/figures';
 
 /** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 at the worst of all tolerances)". */

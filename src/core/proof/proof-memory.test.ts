@@ -3,7 +3,8 @@ import { findDevice } from '../match/catalogue';
 import { planFor } from '../plan/plan';
 import { furnaceFourWires, furnaceWithSpare } from '../houses/houses';
 import { choosing, zonedHouse } from '../houses/zoned-houses';
-import { prove, type ProofInput } from './prove';
+import { prove } from './prove';
+import type { ProofInput } from './types';
 import { circuitKey, rememberingProver } from './proof-memory';
 import { wiringOf } from '../wiring/from-job';
 

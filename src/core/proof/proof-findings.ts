@@ -7,7 +7,7 @@ import { caseName, type World } from '../devices/world';
 import { finding, type Finding, subjectKey } from '../findings/finding';
 import type { Call } from '../trade/calls';
 import { harmFindings } from './harm';
-import type { NominalRow, ProofInput } from './prove';
+import type { NominalRow, ProofInput } from './types';
 
 /** Whether the device has to be fed in a call. */
 export function asksIn(needsSupply: ProofInput['needsSupply'], call: Call): boolean {

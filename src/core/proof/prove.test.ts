@@ -15,7 +15,8 @@ import {
   type WireLink,
   type Wiring
 } from '../wiring/graph';
-import { prove, type ProofInput } from './prove';
+import { prove } from './prove';
+import type { ProofInput } from './types';
 
 const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
 const clip: WireLink = { id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };

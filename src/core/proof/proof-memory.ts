@@ -3,9 +3,8 @@
  * things that carry no current are left out of the key, so that an edit of those finds its proofs again.
  */
 import type { Wiring } from '../wiring/graph';
-import { prove, type Proof, type ProofInput } from './prove';
-
-export type Prover = (input: ProofInput) => Proof;
+import { prove } from './prove';
+import type { Proof, ProofInput, Prover } from './types';
 
 /** A prover that remembers; the oldest proof goes when there are more than `most`. */
 export function rememberingProver(most: number, solve: Prover = prove): Prover {
@@ -23,7 +22,9 @@ export function rememberingProver(most: number, solve: Prover = prove): Prover {
 }
 
 function proofKey({ before, after, worlds, needsSupply, neighbours = [] }: ProofInput): string {
-  const others = neighbours.map((one) => `${one.thermostat} ${circuitKey(one.wiring)}`).join(' ');
+  const others = neighbours
+    .map((one) => `${one.thermostat} ${circuitKey(one.wiring)} ${JSON.stringify(one.worlds)}`)
+    .join(' ');
   return `${others} ${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
 }
 

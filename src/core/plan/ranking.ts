@@ -1,0 +1,129 @@
+/** Options beside each other: what each takes and costs, which is best, and which variant leads each method. */
+import type { Finding } from '../findings/finding';
+import type { LogEntry } from '../job/log-schema';
+import type { Minds } from '../job/schema';
+import type { Option } from '../supply/options';
+import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
+import type { Variant } from '../supply/types';
+import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
+import { costOf, minutesFor, type Band } from './effort';
+import type { Move, OtherSupply } from './move-types';
+import { movesLeft } from './moves';
+
+/** A variant as one chooses between them. */
+export interface PlannedVariant extends Variant {
+  readonly verdict: Verdict;
+  readonly minutes: number;
+  readonly cost: number;
+  /** The stop that closes it, or null. */
+  readonly closedBy: Finding | null;
+}
+
+export interface PlannedOption extends Option {
+  /** All variants of its method, best first; empty where there is no choice. This option is the one chosen, or the best. */
+  readonly variants: readonly PlannedVariant[];
+  readonly minutes: number;
+  readonly cost: number;
+  /** What it may take and cost when all goes well, and when it does not. */
+  readonly minutesBand: Band;
+  readonly costBand: Band;
+  readonly moves: readonly Move[];
+  /** Why it stands above the one that follows it; null for the last. */
+  readonly whyAbove: string | null;
+}
+
+export interface Ranking {
+  readonly wanted: MethodId | null;
+  readonly variant: string | null;
+  readonly minds: Minds;
+  /** What has been done and stands. */
+  readonly done: readonly LogEntry[];
+}
+
+export function rankOptions(
+  options: readonly Option[],
+  others: readonly OtherSupply[],
+  { wanted, variant, minds, done }: Ranking
+): PlannedOption[] {
+  const all = options
+    .map((option) => priced(option, others, done))
+    .sort((a, b) => compareOptions(a.facts, b.facts, minds));
+  const byMethod = new Map<MethodId, Priced[]>();
+  for (const one of all) byMethod.set(one.option.method, [...(byMethod.get(one.option.method) ?? []), one]);
+  const leads = new Set(
+    [...byMethod].map(([method, same]) => {
+      const chosen = method === wanted ? same.find((one) => one.option.variant?.id === variant) : undefined;
+      // Among the variants of one method, the one with the fewest conditions comes first.
+      const [best] = [...same].sort(
+        (a, b) =>
+          VERDICTS.indexOf(a.option.verdict) - VERDICTS.indexOf(b.option.verdict) || a.warnings - b.warnings
+      );
+      return chosen ?? best;
+    })
+  );
+  const sorted = all.filter((one) => leads.has(one));
+  return sorted.map(({ option, facts, moves, minutesBand, costBand }, index) => {
+    const next = sorted[index + 1];
+    return {
+      ...option,
+      moves,
+      minutes: facts.minutes,
+      cost: facts.cost,
+      minutesBand,
+      costBand,
+      variants: variantsOf(byMethod.get(option.method) ?? []),
+      whyAbove: next ? whyAbove(facts, next.facts, minds) : null
+    };
+  });
+}
+
+interface Priced {
+  readonly option: Option;
+  readonly moves: readonly Move[];
+  readonly minutesBand: Band;
+  readonly costBand: Band;
+  readonly facts: RankFacts;
+  readonly warnings: number;
+}
+
+/** What nobody is to do has no moves. */
+function priced(option: Option, others: readonly OtherSupply[], done: readonly LogEntry[]): Priced {
+  const { method, title, verdict, standing: stands, now, after, findings, parts } = option;
+  const moves = after === null || verdict === 'no' ? [] : movesLeft(now, after, others, done);
+  const minutesBand = minutesFor(moves, option.extraMinutes, now);
+  const costBand = costOf(parts);
+  return {
+    option,
+    moves,
+    minutesBand,
+    costBand,
+    warnings: findings.filter((one) => one.level === 'warn').length,
+    facts: {
+      method,
+      title,
+      verdict,
+      standing: stands,
+      functionsLost: findings.filter((one) => one.code === 'function-lost').length,
+      minutes: minutesBand.usual,
+      cost: costBand.usual,
+      shows: parts.some((one) => one.id === 'raceway')
+    }
+  };
+}
+
+function variantsOf(same: readonly Priced[]): PlannedVariant[] {
+  return same.flatMap(({ option: { variant, verdict, findings }, facts: { minutes, cost } }) => {
+    if (variant === null) return [];
+    const closedBy = findings.find((one) => one.level === 'stop') ?? null;
+    return [{ ...variant, verdict, minutes, cost, closedBy }];
+  });
+}
+
+/** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */
+export function recommend(options: readonly PlannedOption[]): PlannedOption {
+  const best =
+    options.find((one) => one.verdict === 'go' || one.verdict === 'care') ??
+    options.find((one) => one.method === 'none');
+  if (!best) throw new Error('The methods hold no way of leaving things alone');
+  return best;
+}

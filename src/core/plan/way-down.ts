@@ -1,0 +1,108 @@
+/**
+ * A plan as one way down: the situation, the offers of all methods in it, each proven, then ranked, and the moves of the one that is taken.
+ * Each step takes what the one before it made.
+ */
+import type { CallResult } from '../circuit/simulate';
+import type { Identification } from '../identify/identify';
+import type { DeviceFacts } from '../job/device-facts';
+import type { LogEntry } from '../job/log-schema';
+import type { Thermostat } from '../job/schema';
+import { ANY_CONNECTED } from '../match/catalogue';
+import { impliedSupplies } from '../safety/supplies';
+import { offersIn, provenOptions, type ProofMeans } from '../supply/options';
+import type { Situation } from '../supply/situation';
+import type { Part } from '../supply/types';
+import type { MethodId } from '../trade/vocabulary';
+import type { Wiring } from '../wiring/graph';
+import type { Move } from './move-types';
+import { rankOptions, recommend, type PlannedOption } from './ranking';
+
+export interface Plan {
+  readonly thermostat: string;
+  readonly device: DeviceFacts;
+  /** True when no device was chosen and the usual needs of a connected thermostat stand in. */
+  readonly assumedDevice: boolean;
+  readonly identification: Identification;
+  readonly recommended: MethodId;
+  /** The option that `moves`, `parts` and the rows belong to: the one asked for, else the recommended. */
+  readonly taken: MethodId;
+  readonly options: readonly PlannedOption[];
+  /** What is left to do from the house as it is now. */
+  readonly moves: readonly Move[];
+  /** What has been done, and stands. */
+  readonly done: readonly LogEntry[];
+  /** What was done and no longer fits the record, since that was put right. */
+  readonly misfits: readonly LogEntry[];
+  readonly parts: readonly Part[];
+  /** As recorded. */
+  readonly wiringBefore: Wiring;
+  /** As found, with unseen ends taken to be on the same mark: what is proven and moved starts here. */
+  readonly wiringFound: Wiring;
+  /** As it is now: found, with what has been done. */
+  readonly wiringNow: Wiring;
+  readonly wiringAfter: Wiring | null;
+  readonly before: readonly CallResult[];
+  readonly after: readonly CallResult[];
+}
+
+/** What is asked of a plan in a situation: a thermostat, a way where somebody has one in mind, and what proves it. */
+export interface Asked extends ProofMeans {
+  readonly device: DeviceFacts;
+  readonly method: MethodId | null;
+  readonly variant: string | null;
+}
+
+export function planIn(situation: Situation, asked: Asked): Plan {
+  const { thermostat, done } = situation;
+  const offers = offersIn(situation, asked.device);
+  const options = provenOptions(situation, asked.device, offers, asked);
+  const ranked = rankOptions(options, suppliesBeside(situation), {
+    wanted: asked.method,
+    variant: variantAsked(asked, thermostat),
+    minds: thermostat.minds,
+    done
+  });
+  const recommended = recommend(ranked);
+  const taken = ranked.find((option) => option.method === asked.method) ?? recommended;
+  return planOf(situation, asked.device, ranked, { recommended, taken });
+}
+
+/** A variant that was chosen for another method is none of this one's. */
+function variantAsked({ method, variant }: Asked, { choice }: Thermostat): string | null {
+  return variant ?? (method === choice.method ? choice.variant : null);
+}
+
+/** Supplies that have to be off and that the wiring does not show. */
+function suppliesBeside({ job, thermostat, identification, recorded }: Situation) {
+  return impliedSupplies(job, thermostat, identification, recorded).filter(
+    (supply) => !recorded.devices.some((device) => device.id === supply.id)
+  );
+}
+
+function planOf(
+  situation: Situation,
+  device: DeviceFacts,
+  options: readonly PlannedOption[],
+  { recommended, taken }: { readonly recommended: PlannedOption; readonly taken: PlannedOption }
+): Plan {
+  const [world] = taken.proof?.worlds ?? [];
+  return {
+    thermostat: situation.thermostat.id,
+    device,
+    assumedDevice: device.id === ANY_CONNECTED.id,
+    identification: situation.identification,
+    recommended: recommended.method,
+    taken: taken.method,
+    options,
+    moves: taken.verdict === 'no' ? [] : taken.moves,
+    done: situation.done,
+    misfits: situation.misfits,
+    parts: taken.parts,
+    wiringBefore: situation.recorded,
+    wiringFound: situation.found,
+    wiringNow: situation.now,
+    wiringAfter: taken.after,
+    before: world?.before ?? [],
+    after: world?.after ?? []
+  };
+}

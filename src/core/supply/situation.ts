@@ -1,0 +1,132 @@
+/**
+ * The situation: everything about a thermostat's place that holds whatever thermostat and whatever way is taken. Made once for a plan; each
+ * later step takes it as it is.
+ */
+import { finding, type Finding } from '../findings/finding';
+import { ref } from '../findings/refs';
+import { identify, type Identification } from '../identify/identify';
+import { worldsOf, type WeightedWorld } from '../identify/worlds';
+import type { LogEntry } from '../job/log-schema';
+import { thermostatFindings } from '../job/record-findings';
+import type { Job, Thermostat } from '../job/schema';
+import { traceOf } from '../reading/trace-common';
+import { stopFindings } from '../safety/standing';
+import type { World } from '../devices/world';
+import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
+import { boards, type Wiring } from '../wiring/graph';
+import { readIn } from '../wiring/meaning';
+import { nowOf } from '../wiring/now';
+import { withoutOldAdapter } from './old-adapter';
+
+export interface Situation {
+  readonly job: Job;
+  readonly thermostat: Thermostat;
+  readonly identification: Identification;
+  /** As recorded, with doubt. */
+  readonly recorded: Wiring;
+  /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. What is proven and moved starts here. */
+  readonly found: Wiring;
+  /** `found` without an adapter of the old thermostat: what the methods build on. */
+  readonly before: Wiring;
+  readonly assumed: readonly string[];
+  /** `found` with what has been done since: where the work goes on from. */
+  readonly now: Wiring;
+  /** What has been done and stands, and what no longer fits the record. */
+  readonly done: readonly LogEntry[];
+  readonly misfits: readonly LogEntry[];
+  /** Believable ways the equipment may be, likeliest first; never empty where a method is asked. */
+  readonly worlds: readonly WeightedWorld[];
+  /** The likeliest. */
+  readonly world: World;
+  /** What closes every way; nothing where the gate is open. */
+  readonly closed: readonly Finding[];
+  /** What every way is subject to as long as it is not settled. */
+  readonly conditions: readonly Finding[];
+}
+
+const UNKNOWN_WORLD: World = {
+  id: 'unknown',
+  family: 'unknown',
+  blowerInHeat: 'g',
+  blowerInCool: 'g',
+  compressor: false,
+  reversing: 'none',
+  says: 'an unknown system'
+};
+
+export function situationOf(job: Job, thermostat: Thermostat): Situation {
+  const identification = identify(job, thermostat);
+  const recorded = wiringOf(job, thermostat);
+  const { wiring: filled, strands: assumed } = assumeUnseenEnds(recorded);
+  const worlds = worldsOf(identification, filled);
+  // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
+  const found = readIn(filled, worlds[0]?.world.family ?? null);
+  const cleared = withoutOldAdapter(found);
+  const { wiring: now, done, misfits } = nowOf(found, thermostat.log);
+  return {
+    job,
+    thermostat,
+    identification,
+    recorded,
+    found,
+    before: cleared.wiring,
+    assumed,
+    now,
+    done,
+    misfits,
+    worlds,
+    world: worlds[0]?.world ?? UNKNOWN_WORLD,
+    closed: gate(job, thermostat, identification, worlds),
+    conditions: [...sharedConditions(identification, worlds, recorded, assumed), ...cleared.findings]
+  };
+}
+
+/** What closes every way: a record that contradicts itself, a voltage that is not settled, a system that nothing is known of. */
+function gate(
+  job: Job,
+  thermostat: Thermostat,
+  identification: Identification,
+  worlds: readonly WeightedWorld[]
+): Finding[] {
+  const machines = job.equipment.filter((machine) => thermostat.equipment.includes(machine.id));
+  const because = [ref.thermostat(thermostat.id)];
+  const closed = [
+    ...stopFindings(thermostat),
+    ...machines.flatMap((machine) => traceOf(machine).findings),
+    ...thermostatFindings(job, thermostat),
+    ...identification.findings
+  ].filter((one) => one.level === 'stop');
+  if (identification.family === 'unknown' || worlds.length === 0)
+    closed.push(finding('stop', 'system-unknown', { what: 'ask' }, because));
+  if (thermostat.conductors.length === 0)
+    closed.push(finding('stop', 'end-not-read', { what: 'no-conductor' }, because));
+  return closed;
+}
+
+function sharedConditions(
+  identification: Identification,
+  worlds: readonly WeightedWorld[],
+  recorded: Wiring,
+  assumed: readonly string[]
+): Finding[] {
+  const found: Finding[] = [];
+  if (!identification.decided && worlds.length > 0) {
+    const families = [...new Set(worlds.map(({ world }) => world.family))];
+    found.push(finding('warn', 'system-unsettled', { what: 'solved-for', families }));
+  }
+  if (assumed.length > 0) {
+    const conductors = recorded.strands.filter(({ id }) => assumed.includes(id)).map(({ name }) => name);
+    found.push(finding('warn', 'end-not-read', { what: 'assumed', conductors }, assumed.map(ref.conductor)));
+  }
+  const guessed = recorded.cables.filter((cable) => cable.lengthM === null || cable.gauge === null);
+  const noPlate = boards(recorded).filter((board) => board.transformerVa === null);
+  if (guessed.length + noPlate.length > 0) {
+    const fact = { cable: guessed.length > 0, transformer: noPlate.length > 0 };
+    const because = [
+      ...guessed.map((cable) => ref.cable(cable.id)),
+      ...noPlate.map((board) => ref.machine(board.id))
+    ];
+    found.push(finding('note', 'values-assumed', fact, because));
+  }
+  return found;
+}
