@@ -20,9 +20,13 @@ function fileOf(from, specifier, src) {
   if (!specifier.startsWith('.') && alias === undefined) return null;
   const base = alias === undefined ? resolve(dirname(from), specifier) : resolve(src, alias, ...rest);
   return (
-    [base, `${base}.ts`, base.replace(/\.svelte$/, '.svelte.ts'), `${base}.svelte`, join(base, 'index.ts')].find(
-      (path) => existsSync(path) && statSync(path).isFile()
-    ) ?? null
+    [
+      base,
+      `${base}.ts`,
+      base.replace(/\.svelte$/, '.svelte.ts'),
+      `${base}.svelte`,
+      join(base, 'index.ts')
+    ].find((path) => existsSync(path) && statSync(path).isFile()) ?? null
   );
 }
 
@@ -31,9 +35,14 @@ function graphOf(src) {
   const graph = new Map();
   for (const file of filesBelow(src)) {
     const text = readFileSync(file, 'utf8');
-    const named = [...text.matchAll(/^\s*(?:import|export|\})[^'"\n]*from '([^']+)'/gm)].map((match) => match[1]);
+    const named = [...text.matchAll(/^\s*(?:import|export|\})[^'"\n]*from '([^']+)'/gm)].map(
+      (match) => match[1]
+    );
     const found = named.map((specifier) => fileOf(file, specifier, src)).filter((path) => path !== null);
-    graph.set(file, [...new Set(found)].filter((path) => path !== file));
+    graph.set(
+      file,
+      [...new Set(found)].filter((path) => path !== file)
+    );
   }
   return graph;
 }

@@ -13,8 +13,14 @@ describe('circles of imports', () => {
     const folder = join(mkdtempSync(join(tmpdir(), 'circles-')), 'src');
     mkdirSync(join(folder, 'core'), { recursive: true });
     writeFileSync(join(folder, 'core/a.ts'), "import { b } from './b';\nexport const a = b;\n");
-    writeFileSync(join(folder, 'core/b.ts'), "import {\n  c,\n  type C\n} from '$core/c';\nexport const b = c;\n");
-    writeFileSync(join(folder, 'core/c.ts'), "import type { a } from './a';\nexport type C = typeof a;\nexport const c = 1;\n");
+    writeFileSync(
+      join(folder, 'core/b.ts'),
+      "import {\n  c,\n  type C\n} from '$core/c';\nexport const b = c;\n"
+    );
+    writeFileSync(
+      join(folder, 'core/c.ts'),
+      "import type { a } from './a';\nexport type C = typeof a;\nexport const c = 1;\n"
+    );
     const [circle, ...others] = circles(folder);
     expect(others).toEqual([]);
     expect(circle?.map((file) => file.slice(-4))).toEqual(['a.ts', 'b.ts', 'c.ts', 'a.ts']);

@@ -32,6 +32,7 @@ export const order = [
   'core/job',
   'core/words',
   'core/findings',
+  'core/belief',
   'core/trade'
 ];
 

@@ -4,11 +4,19 @@
  */
 import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
 import type { Job } from '$core/job/schema';
+import type { Plan } from '$core/plan/plan';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 
+/** One thermostat's plan, as the job has it. */
+export interface PlanTask {
+  readonly job: Job;
+  readonly thermostat: string;
+}
+
 export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
+  readonly plan: { readonly request: PlanTask; readonly result: Plan };
   readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
 }

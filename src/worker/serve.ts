@@ -3,9 +3,10 @@ import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
+import { planFor } from '$core/plan/plan';
 import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
-import type { FromThread, Port, Task, TaskResult, ToThread } from './protocol';
+import type { FromThread, PlanTask, Port, Task, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {
   /** Milliseconds on a clock that only runs forward. */
@@ -64,9 +65,27 @@ function runOf(task: Task): LongRun<TaskResult> | SimulateFailure {
       return toleranceRun(task.request);
     case 'faults':
       return faultTableRun(task.request);
+    case 'plan':
+      return planRun(task.request);
     case 'together':
       return togetherRun(task.request, prover);
   }
+}
+
+/** A plan is made in one step: it takes some milliseconds, and what is asked next waits for it. */
+function planRun({ job, thermostat }: PlanTask): LongRun<TaskResult> | SimulateFailure {
+  const place = job.thermostats.find((one) => one.id === thermostat);
+  if (!place)
+    return { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
+  let plan: TaskResult | null = null;
+  return {
+    total: 1,
+    done: () => (plan === null ? 0 : 1),
+    advance: () => {
+      plan ??= planFor(job, place, { prover });
+    },
+    result: () => plan ?? planFor(job, place, { prover })
+  };
 }
 
 /** A job comes again after every edit, and most of its circuits are the same. */
@@ -88,7 +107,7 @@ function advance(run: LongRun<TaskResult>, steps: number, { now, slice }: Surrou
 
 /** Arrays that go over as they are; a view that shows part of its buffer is copied by the port. */
 function buffersOf(result: TaskResult): ArrayBuffer[] {
-  if ('places' in result) return [];
+  if (!('rows' in result || 'calls' in result)) return [];
   const arrays =
     'rows' in result
       ? [result.rows, result.runs, result.volts, result.flags]

@@ -3,6 +3,7 @@ import { finish } from '$core/circuit/long-run';
 import { toleranceRun, type ToleranceRequest } from '$core/circuit/tolerance';
 import { faultTableRun } from '$core/diagnose/fault-table';
 import { twoSupplyHouse } from '$core/houses/powered-houses';
+import { planFor } from '$core/plan/plan';
 import { planTogether } from '$core/plan/together';
 import { FERRY_HOUSE } from '$demo/ferry-house';
 import { worldOf } from '$core/houses/hand-wired';
@@ -57,6 +58,19 @@ describe('work in another thread', () => {
     expect(first.result).toEqual(planTogether(FERRY_HOUSE));
     expect(second.result).toEqual(planTogether({ ...FERRY_HOUSE, equipment: bigger }));
     expect([first.result, second.result].map((one) => one.moves.length > 0)).toEqual([false, true]);
+  });
+
+  it('makes the plan of one thermostat as it would be made here, as plain data, and says where there is none', async () => {
+    const client = clientOf(inThisThread(surroundings()));
+    const [landing] = FERRY_HOUSE.thermostats;
+    const made = await client.run('plan', { job: FERRY_HOUSE, thermostat: landing!.id });
+    if (!made.ok) throw new Error('not run');
+    expect(made.result).toEqual(planFor(FERRY_HOUSE, landing!));
+    expect(structuredClone(made.result)).toEqual(made.result);
+    expect(await client.run('plan', { job: FERRY_HOUSE, thermostat: 'th-gone' })).toMatchObject({
+      ok: false,
+      at: 'th-gone'
+    });
   });
 
   it('stops when asked, and before it begins when asked in time', async () => {

@@ -5,6 +5,7 @@
  * the family). `unknown` stands for whatever is none of the families: every value is equally likely there, so it gains when the evidence
  * fits none of the others. A chance of exactly 0 excludes: after a reading of 27 V, nothing makes it mains again.
  */
+import { posterior } from '../belief/bayes';
 import { EVIDENCE } from './evidence/registry';
 import { CANDIDATES, type Candidate, type Evidence, type Reading, type Situation } from './types';
 
@@ -74,21 +75,13 @@ export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR)
 export function update(beliefs: Beliefs, evidence: Evidence, value: string): Beliefs {
   const row = chanceTable(evidence)[evidence.values.findIndex((one) => one.value === value)];
   if (!row) return beliefs;
-  const posterior = CANDIDATES.map((family, index) => beliefs[family] * (row[index] ?? 0));
-  const total = posterior.reduce((sum, one) => sum + one, 0);
-  if (total <= 0) return beliefs;
-  const entries = CANDIDATES.map((family, index) => [family, (posterior[index] ?? 0) / total]);
-  return Object.fromEntries(entries) as unknown as Beliefs;
-}
-
-/** Shannon entropy of a list of probabilities, in bits. */
-export function entropy(shares: ArrayLike<number>): number {
-  let sum = 0;
-  for (let index = 0; index < shares.length; index += 1) {
-    const p = shares[index] ?? 0;
-    if (p > 0) sum -= p * Math.log2(p);
-  }
-  return sum;
+  const after = posterior(
+    CANDIDATES.map((family) => beliefs[family]),
+    row
+  );
+  return Object.fromEntries(
+    CANDIDATES.map((family, index) => [family, after[index] ?? 0])
+  ) as unknown as Beliefs;
 }
 
 export interface Ranked {

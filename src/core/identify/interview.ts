@@ -40,7 +40,8 @@ export function interview(job: Job, thermostat: Thermostat, order: Order, enough
 
 function pick(order: Order, weighed: readonly Weighed[], tried: ReadonlySet<string>): Evidence | undefined {
   if (order === 'fixed') return EVIDENCE.find((one) => !tried.has(one.id));
-  return nextObservations(weighed).find((one) => !tried.has(one.evidence.id))?.evidence;
+  const next = nextObservations(weighed).find((one) => !tried.has(one.evidence.id));
+  return EVIDENCE.find((one) => one.id === next?.evidence.id);
 }
 
 export interface InterviewSummary {

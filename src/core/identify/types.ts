@@ -1,4 +1,5 @@
 /** What evidence is: an observation with values, and how often each value is met in each family of systems. */
+import type { Effort } from '../belief/bayes';
 import { type Ref, ref } from '../findings/refs';
 import { FAMILIES, type Family } from '../trade/vocabulary';
 import type { Job, Thermostat } from '../job/schema';
@@ -7,9 +8,6 @@ import type { Wiring } from '../wiring/graph';
 /** What a belief is held about: every family of the trade. What is none of them shows up as `unknown`. */
 export const CANDIDATES = FAMILIES;
 export type Candidate = Family;
-
-/** How much it takes to make the observation: a look where one stands, a way to the equipment, a meter. */
-export type Effort = 'look' | 'climb' | 'meter';
 
 export interface EvidenceValue {
   readonly value: string;

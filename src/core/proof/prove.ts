@@ -15,7 +15,7 @@ import {
 } from '../devices/world';
 import { hasStop, sortFindings, type Finding, factKey, subjectKey } from '../findings/finding';
 import { isCombined, type Call } from '../trade/calls';
-import type { LoadId } from '../trade/vocabulary';
+
 import type { Wiring } from '../wiring/graph';
 import { isSupply } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';

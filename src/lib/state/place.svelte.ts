@@ -15,6 +15,7 @@ import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';
+import type { Planner } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
 
@@ -22,9 +23,17 @@ export class Place {
   readonly #session: () => JobSession;
   readonly #id: () => string;
 
-  constructor(session: () => JobSession, id: () => string) {
+  readonly #planner: Planner | null;
+  #made: { readonly job: Job; readonly plan: Plan } | null = $state.raw(null);
+  #waiting: (() => void)[] = [];
+  /** Why no plan could be made; empty where one could. */
+  trouble = $state('');
+
+  /** Without a planner the plan is made here, the moment it is asked for. */
+  constructor(session: () => JobSession, id: () => string, planner: Planner | null = null) {
     this.#session = session;
     this.#id = id;
+    this.#planner = planner;
   }
 
   get session(): JobSession {
@@ -73,7 +82,54 @@ export class Place {
   );
   /** Ticks, undo and most edits leave the circuits as they are. */
   readonly #prover = rememberingProver(200);
-  readonly plan: Plan = $derived.by(() => planFor(this.job, this.thermostat, { prover: this.#prover }));
+  readonly #here: Plan = $derived.by(() => planFor(this.job, this.thermostat, { prover: this.#prover }));
+
+  /** A plan of this thermostat is at hand, though perhaps of the job before the last edit. */
+  get planned(): boolean {
+    return this.#planner === null || this.#made?.plan.thermostat === this.thermostat.id;
+  }
+
+  /** A newer plan is being made. */
+  get planning(): boolean {
+    return this.#planner !== null && this.#made?.job !== this.job && this.trouble === '';
+  }
+
+  /** The last plan that was made; a newer one follows within moments of an edit. */
+  get plan(): Plan {
+    if (this.#planner === null) return this.#here;
+    if (!this.#made) throw new Error('No plan is made yet');
+    return this.#made.plan;
+  }
+
+  /** The plan of the job as it is now. */
+  async freshPlan(): Promise<Plan> {
+    while (this.planning) await new Promise<void>((done) => this.#waiting.push(done));
+    return this.plan;
+  }
+
+  /** Has the plan made anew for the job as it is; returns the way to stop. Called whenever job or thermostat change. */
+  follow(): () => void {
+    const { job, thermostat } = this;
+    const stop = new AbortController();
+    this.#planner?.plan(job, thermostat.id, stop.signal).then(
+      (plan) => {
+        if (plan === null || stop.signal.aborted) return;
+        this.#made = { job, plan };
+        this.trouble = '';
+        this.#settle();
+      },
+      (error: unknown) => {
+        if (stop.signal.aborted) return;
+        this.trouble = `No plan was made: ${error instanceof Error ? error.message : String(error)}`;
+        this.#settle();
+      }
+    );
+    return () => stop.abort();
+  }
+
+  #settle(): void {
+    for (const go of this.#waiting.splice(0)) go();
+  }
 
   /** Ends that nobody has looked at. */
   readonly unread: { readonly wall: number; readonly equipment: number } = $derived.by(() => ({

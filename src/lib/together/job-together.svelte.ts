@@ -8,7 +8,24 @@ export class JobTogether {
   trouble = $state('');
   #stop: AbortController | null = null;
 
-  async plan(job: Job): Promise<void> {
+  #last: Promise<void> = Promise.resolve();
+
+  plan(job: Job): Promise<void> {
+    this.#last = this.#plan(job);
+    return this.#last;
+  }
+
+  /** The plan of the job as it was handed in last. */
+  async fresh(): Promise<Together | null> {
+    let waited: Promise<void> | null = null;
+    while (waited !== this.#last) {
+      waited = this.#last;
+      await waited;
+    }
+    return this.result;
+  }
+
+  async #plan(job: Job): Promise<void> {
     this.cancel();
     const stop = new AbortController();
     this.#stop = stop;

@@ -1,4 +1,5 @@
 /** All traits. A new one is one file and one line here. */
+import { posterior } from '../../belief/bayes';
 import type { Beliefs } from '../beliefs';
 import type { Situation } from '../types';
 import { blowerInHeat } from './blower-in-heat';
@@ -49,14 +50,14 @@ export function traitsOf(situation: Situation, beliefs: Beliefs): Trait[] {
   });
 }
 
-/** Bayes' rule over the clues, taken as independent given the value. */
 function traitOf(rule: TraitRule, prior: readonly number[], situation: Situation): Trait {
   const clues = rule.clues(situation);
-  const joint = rule.values.map((_, index) =>
-    clues.reduce((product, clue) => product * (clue.likelihood[index] ?? 0), prior[index] ?? 0)
+  const start = posterior(
+    prior,
+    rule.values.map(() => 1)
   );
-  const total = joint.reduce((sum, one) => sum + one, 0) || 1;
-  const values = rule.values.map((one, index) => ({ ...one, probability: (joint[index] ?? 0) / total }));
+  const shares = clues.reduce((belief, clue) => posterior(belief, clue.likelihood), start);
+  const values = rule.values.map((one, index) => ({ ...one, probability: shares[index] ?? 0 }));
   const top = values.reduce((best, one) => (one.probability > best.probability ? one : best));
   return {
     id: rule.id,

@@ -14,11 +14,13 @@
   import TopBar from '$lib/frame/top-bar.svelte';
   import { getSession, setPlace } from '$lib/state/context';
   import { Place } from '$lib/state/place.svelte';
+  import { threadPlanner } from '$lib/state/planner';
 
   let { children }: { children: Snippet } = $props();
   const getOpen = getSession();
-  const place = new Place(getOpen, () => page.params['thermostat'] ?? '');
+  const place = new Place(getOpen, () => page.params['thermostat'] ?? '', threadPlanner);
   setPlace(place);
+  $effect(() => place.follow());
 
   const session = $derived(getOpen());
   const station = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
@@ -71,11 +73,16 @@
         onclick={() => (adding = true)}>+ Thermostat</button
       >
     </nav>
-    <Standing />
-    <div class="stations">
-      <Rail />
-      <main class="min-w-0">{@render children()}</main>
-    </div>
+    {#if place.trouble}<p class="sheet-of-paper mb-3 p-4" role="alert">{place.trouble}</p>{/if}
+    {#if place.planned}
+      <Standing />
+      <div class="stations">
+        <Rail />
+        <main class="min-w-0" aria-busy={place.planning}>{@render children()}</main>
+      </div>
+    {:else if !place.trouble}
+      <p class="p-4" role="status">Working out the plan …</p>
+    {/if}
   {:else}
     <main class="p-4">
       <h1 class="station-title">No such thermostat</h1>

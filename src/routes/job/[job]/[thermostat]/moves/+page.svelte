@@ -45,12 +45,17 @@
 
   const now = () => new Date(clock.now).toISOString();
 
-  function tick(move: Move): void {
-    place.session.edit(doMove(place.job, place.thermostat.id, plan, move, now()));
+  /** On the plan as it is after the last edit, which may still be in the making. */
+  async function tick(move: Move): Promise<void> {
+    const key = moveKey(move);
+    const fresh = await place.freshPlan();
+    const own = fresh.moves.find((one) => moveKey(one) === key);
+    if (own) place.session.edit(doMove(place.job, place.thermostat.id, fresh, own, now()));
   }
 
-  function untick({ entry }: DoneMove): void {
-    const step = takeBack(place.job, place.thermostat.id, plan, entry.id, now());
+  async function untick({ entry }: DoneMove): Promise<void> {
+    const fresh = await place.freshPlan();
+    const step = takeBack(place.job, place.thermostat.id, fresh, entry.id, now());
     if (step) place.session.edit(step);
   }
 

@@ -45,12 +45,15 @@
   const done = $derived(together ? jointDone(place.job, together.places) : []);
   const now = () => new Date(clock.now).toISOString();
 
-  function tick(move: JointMove): void {
-    if (together) place.session.edit(doJointMove(place.job, together.places, move, now()));
+  /** On the plan as it is after the last edit, which may still be in the making. */
+  async function tick(move: JointMove): Promise<void> {
+    const fresh = await planned.fresh();
+    if (fresh) place.session.edit(doJointMove(place.job, fresh.places, move, now()));
   }
 
-  function untick(made: JointDone): void {
-    if (together) place.session.edit(takeJointBack(place.job, together.places, made, now()));
+  async function untick(made: JointDone): Promise<void> {
+    const fresh = await planned.fresh();
+    if (fresh) place.session.edit(takeJointBack(place.job, fresh.places, made, now()));
   }
 
   const ownersOf = (made: JointDone) =>

@@ -1,0 +1,18 @@
+/** Who makes the plan of a thermostat: a thread of its own, so that the page stays awake while it is made. */
+import type { Job } from '$core/job/schema';
+import type { Plan } from '$core/plan/plan';
+import { longWork } from '../bench/thread';
+
+export interface Planner {
+  /** The plan, or null where it was stopped; throws where it cannot be made. */
+  plan(job: Job, thermostat: string, signal: AbortSignal): Promise<Plan | null>;
+}
+
+export const threadPlanner: Planner = {
+  async plan(job, thermostat, signal) {
+    const outcome = await longWork().run('plan', { job, thermostat }, { signal });
+    if (outcome.ok) return outcome.result;
+    if (outcome.reason === 'cancelled') return null;
+    throw new Error(outcome.why);
+  }
+};
