@@ -40,6 +40,7 @@ const checks = (
     inTurn(
       () => step('lint, with the directions of imports', bin('eslint'), ['.', '--max-warnings', '0']),
       () => step('format', bin('prettier'), ['--check', '.']),
+      () => step('dead code', bin('knip'), []),
       // Beside the unit tests, so that the browser tests find it ready.
       () => step('build', process.execPath, ['scripts/build-once.mjs'])
     ),

@@ -249,7 +249,6 @@ export interface ProofParams {
         readonly thermostats: number;
       };
   'supplies-tied': None;
-  'voltage-classes-joined': { readonly call: Call; readonly supplies: readonly string[] };
   'relay-chatter': { readonly call: Call };
   'coil-starved': { readonly call: Call };
   'inrush-dip': { readonly call: Call };

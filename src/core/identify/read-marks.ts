@@ -15,8 +15,6 @@ import {
 } from '../wiring/graph';
 import type { Reading } from './types';
 
-export type Arrival = 'both' | 'wall-only' | 'none';
-
 /**
  * `both`: a conductor on one of the marks at the wall is landed at the equipment; `wall-only`: it is there but lands on nothing;
  * `none`: the wall was read and no conductor is on these marks. Null while an end that would decide is unseen.

@@ -12,7 +12,6 @@ export const SUPPLY_NEEDS = [
   'paired-receiver'
 ] as const;
 export const RAILS = ['one-r', 'link-removable', 'link-to-be-cut', 'joined-inside'] as const;
-export type Rails = (typeof RAILS)[number];
 
 export const ADAPTER_RULES = ['any', 'own', 'none', 'unknown'] as const;
 export const ACCESSORY_OUTPUTS = ['none', 'powered', 'dry', 'unknown'] as const;

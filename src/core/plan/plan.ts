@@ -8,7 +8,7 @@ import type { MethodId } from '../trade/vocabulary';
 import { neighboursOf } from './neighbours';
 import { planIn, type Plan } from './way-down';
 
-export type { PlannedOption, PlannedVariant } from './ranking';
+export type { PlannedOption } from './ranking';
 export type { Plan } from './way-down';
 
 export interface PlanRequest {

@@ -28,13 +28,6 @@ export function harmFindings(result: CallResult): Finding[] {
       );
   found.push(...result.supplies.flatMap((supply) => supplyHarm(supply, call)));
   if (result.tied.length > 0) found.push(finding('stop', 'supplies-tied', {}, result.tied.flat()));
-  for (const island of result.islands) {
-    const classes = new Set(island.supplies.map((supply) => supply.voltageClass));
-    if (classes.size < 2) continue;
-    const supplies = island.supplies.map((supply) => supply.name);
-    const parts = island.supplies.map((supply) => supply.part);
-    found.push(finding('stop', 'voltage-classes-joined', { call, supplies }, [...parts, ...because]));
-  }
   if (result.chattering.length > 0)
     found.push(finding('stop', 'relay-chatter', { call }, [...result.chattering, ...because]));
   if (result.starved.length > 0)

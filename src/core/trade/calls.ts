@@ -52,23 +52,6 @@ export function requestsOf(call: Call): readonly Request[] {
   return [...new Set(asksOf(call).map((one) => one.request))];
 }
 
-/** What one control asks for in a call. */
-export function requestsBy(call: Call, control: string): readonly Request[] {
-  return asksOf(call).flatMap((one) =>
-    one.control === null || one.control === control ? [one.request] : []
-  );
-}
-
-/** Several calls at once. */
-export function together(calls: readonly Call[]): Call {
-  return callOf(calls.flatMap(asksOf));
-}
-
-/** The same call asked for by one control alone. */
-export function askedBy(control: string, call: Call): Call {
-  return callOf(asksOf(call).map(({ request }) => ({ control, request })));
-}
-
 /** The call that a text names, with its requests in order, or null. Controls are ids of thermostats and the like. */
 export function readCall(text: string): Call | null {
   const word = text.trim();

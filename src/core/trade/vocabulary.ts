@@ -46,7 +46,6 @@ export const EndState = v.picklist(END_STATES, 'landed, loose, coiled or unseen'
 export type EndState = v.InferOutput<typeof EndState>;
 
 export type EndSide = 'wall' | 'equipment';
-export const END_SIDES: readonly EndSide[] = ['wall', 'equipment'];
 
 export const METHOD_IDS = [
   'existing-c',

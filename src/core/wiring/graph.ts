@@ -29,7 +29,6 @@ type Out<T extends v.GenericSchema> = Readonly<v.InferOutput<T>>;
 
 /** Somewhere that an end can be: a wall point, a machine, an outlet, a strip where cables meet, a joint. */
 export type Place = Out<typeof GraphPlace>;
-export type PlaceKind = Place['kind'];
 
 /** A screw. `means`: the canonical marks that it stands for in this house, empty where nobody knows (`meaning.ts`). */
 export type Screw = Out<typeof GraphScrew>;
@@ -159,11 +158,6 @@ export function landedMark(wiring: Wiring, landing: Landing): string | null {
 export function screwThat(device: Pick<Device, 'screws'>, mark: string): Screw | undefined {
   const wanted = canonicalMark(mark);
   return device.screws.find((screw) => screw.means.includes(wanted));
-}
-
-/** All screws of a device that stand for one of the marks, each once. */
-export function screwsThat(device: Pick<Device, 'screws'>, ...marks: readonly string[]): Screw[] {
-  return device.screws.filter((screw) => marks.some((mark) => screw.means.includes(mark)));
 }
 
 /** True when the device has a screw that stands for the mark. */

@@ -2,7 +2,7 @@ import type { AtLimits, Overload, ProofParams } from '../../findings/params';
 import { callName, type Call } from '../../trade/calls';
 import { LOAD_NAMES } from '../../trade/loads';
 import type { LoadId } from '../../trade/vocabulary';
-import { and, capital, plural } from '../text';
+import { capital, plural } from '../text';
 import type { Sentences } from './sentences';
 
 const WORST = 'At the worst of all tolerances';
@@ -54,8 +54,6 @@ export const PROOF: Sentences<ProofParams> = {
   },
   'supplies-tied': () =>
     'Two supplies are joined by copper. Nobody can see their polarity or an earth from the wall: they may feed each other and burn.',
-  'voltage-classes-joined': ({ call, supplies }) =>
-    `${withCall(call)}, ${and(supplies)} meet in one circuit, though they are of different voltage classes. Nothing in it is safe to touch or to connect.`,
   'relay-chatter': ({ call }) => `${withCall(call)}, a relay pulls in and lets go without end.`,
   'coil-starved': ({ call }) =>
     `${withCall(call)}, a coil gets some voltage but too little to pull in: it hums and warms up.`,

@@ -163,7 +163,7 @@
         {#each groups as group (group.first)}
           <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">{group.head}</h3>
           <ol start={done.length + group.first} class="flex list-none flex-col">
-            {#each group.moves as move, index (moveKey(move))}
+            {#each group.moves as move, index (`${move.thermostats.join()} ${moveKey(move)}`)}
               <MoveRow
                 {move}
                 number={done.length + group.first + index}

@@ -1,0 +1,85 @@
+/** Every code that a finding may carry is raised by some house, and kept quiet by another. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { FERRY_HOUSE } from '../../demo/ferry-house';
+import { SCHOOLHOUSE } from '../../demo/schoolhouse';
+import type { Finding, FindingCode } from '../findings/finding';
+import { readJob } from '../formats/job-json';
+import { ODD_HOUSES } from '../houses/odd-houses';
+import { FAMILY_HOUSES } from '../houses/families';
+import { HOUSES } from '../houses/houses';
+import { identify } from '../identify/identify';
+import { recordFindings } from '../job/record-findings';
+import type { Job, Thermostat } from '../job/schema';
+import { CATALOGUE, findDevice } from '../match/catalogue';
+import { matchAll } from '../match/match';
+import { planFor } from '../plan/plan';
+import { unmatchedFindings } from '../reading/match-ends';
+import { traceOf } from '../reading/trace-common';
+import { safetyOf } from '../safety/standing';
+import { beforeBuying } from '../survey/before-buying';
+import { studyHouse } from '../survey/house-study';
+import { wiringOf } from '../wiring/from-job';
+import { FINDING_CODES } from '../words/findings/table';
+import { findingText } from '../words/findings/table';
+import { weatherOf } from '../house/weather';
+
+const V1 = 'src/core/formats/fixtures/v1';
+const fixtures = readdirSync(V1)
+  .filter((name) => name.startsWith('odd-') || name === 'half-done.json')
+  .flatMap((name): [string, Job][] => {
+    const read = readJob(readFileSync(`${V1}/${name}`, 'utf8'));
+    return read.ok ? [[name, read.job]] : [];
+  });
+const jobs: [string, Job][] = [
+  ...Object.entries(HOUSES).map(([name, make]): [string, Job] => [name, make().job]),
+  ...Object.entries(FAMILY_HOUSES).flatMap(([family, trio]) =>
+    Object.entries(trio).map(([kind, make]): [string, Job] => [`${family} ${kind}`, make().job])
+  ),
+  ...Object.entries(ODD_HOUSES).map(([name, make]): [string, Job] => [name, make().job]),
+  ['schoolhouse', SCHOOLHOUSE],
+  ['ferry house', FERRY_HOUSE],
+  ...fixtures
+];
+
+/** Whatever any part of the program says of a house. */
+function said(job: Job, thermostat: Thermostat): Finding[] {
+  const identification = identify(job, thermostat);
+  const wiring = wiringOf(job, thermostat);
+  const device = thermostat.choice.device === null ? null : (findDevice(job, thermostat.choice.device) ?? null);
+  const study = studyHouse(job.survey, thermostat.face, device?.price ?? null, weatherOf(job.survey.building));
+  const devices = device ? [device] : CATALOGUE.filter((one) => PLANNED.has(one.id));
+  return [
+    ...identification.findings,
+    ...unmatchedFindings(thermostat),
+    ...job.equipment.flatMap((machine) => traceOf(machine).findings),
+    ...safetyOf(job, thermostat, identification, wiring, '2026-03-02T10:00:00.000Z').findings,
+    ...matchAll(job, thermostat).flatMap((one) => one.findings),
+    ...beforeBuying(job, thermostat, identification, wiring, device, study).reasons.flatMap((one) => one.findings),
+    ...devices.flatMap((one) =>
+      planFor(job, thermostat, { device: one }).options.flatMap((option) => option.findings)
+    )
+  ];
+}
+const PLANNED = new Set(['de-fellgate', 'de-pair', 'de-sipper', 'de-twobridge', 'de-farspeak', 'de-onebar', 'de-cutlink', 'de-kettering']);
+
+const byHouse = new Map<string, readonly Finding[]>();
+for (const [name, job] of jobs)
+  byHouse.set(name, [...recordFindings(job), ...job.thermostats.flatMap((one) => said(job, one))]);
+
+describe('the codes of findings', () => {
+  it.each(FINDING_CODES)('%s is raised in one house and not in another', (code: FindingCode) => {
+    const raising = [...byHouse].filter(([, findings]) => findings.some((one) => one.code === code));
+    expect(raising.length, `no house raises ${code}`).toBeGreaterThan(0);
+    expect(raising.length, `every house raises ${code}`).toBeLessThan(byHouse.size);
+  });
+
+  it('have a sentence for every finding of every house, with nothing left open in it', () => {
+    for (const [house, findings] of byHouse)
+      for (const one of findings) {
+        const text = findingText(one);
+        expect(text, `${house}: ${one.code}`).toMatch(/^[“A-Z0-9][^]*[.?)]$/);
+        expect(text, `${house}: ${one.code}`).not.toMatch(/undefined|null|NaN|\[object|  /);
+      }
+  });
+});
