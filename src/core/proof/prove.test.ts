@@ -5,7 +5,8 @@ import type { World } from '../devices/world';
 import { findDevice, CATALOGUE } from '../match/catalogue';
 import { newJob } from '../job/create';
 import { makeId } from '../job/ids';
-import { boardOf, linkOf, plug, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
+import { linkOf, plug, strandOf, worldOf } from '../houses/hand-wired';
+import { FIVE, FOUR, MARKS, today, tomorrow } from '../houses/hand-pairs';
 import type { FindingCode } from '../findings/finding';
 import {
   screwsOfMarks,
@@ -18,55 +19,6 @@ import {
 import { prove } from './prove';
 import type { ProofInput } from './types';
 
-const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
-const clip: WireLink = { id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };
-const old: OldThermostat = {
-  kind: 'old-thermostat',
-  id: 'old',
-  at: 'wall',
-  name: 'old thermostat',
-  supply: 'battery',
-  screws: screwsOfMarks('old', ['R', 'W', 'Y', 'G', 'C', 'O', 'AUX'])
-};
-const MARKS = ['R', 'C', 'W', 'Y', 'G'];
-
-interface Sketch {
-  /** Marks of the conductors, the same at both ends: `RC>R` where they differ; a `-` for an end on nothing. */
-  readonly on: readonly string[];
-  readonly board?: readonly string[];
-  readonly links?: readonly WireLink[];
-  readonly more?: Partial<Board>;
-  readonly lengthM?: number;
-}
-
-function strands({ on, lengthM = 15 }: Sketch, device: string): Strand[] {
-  return on.map((pair) => {
-    const [wall = '', far = wall] = pair.split('>');
-    const end = (at: string, mark: string) => (mark === '-' ? null : ([at, mark] as const));
-    return strandOf(
-      `co-${far === '-' ? wall : far}`.toLowerCase(),
-      end(device, wall),
-      end('eq', far),
-      lengthM
-    );
-  });
-}
-
-const today = (sketch: Sketch): Wiring =>
-  wiringFrom({
-    devices: [old, boardOf('eq', sketch.board ?? MARKS, sketch.more)],
-    strands: strands(sketch, 'old'),
-    links: sketch.links ?? []
-  });
-const then = (sketch: Sketch, device: Partial<typeof facts> = {}): Wiring =>
-  wiringFrom({
-    devices: [thermostatOf({ ...facts, ...device }, 'th'), boardOf('eq', sketch.board ?? MARKS, sketch.more)],
-    strands: strands(sketch, 'th'),
-    links: [clip, ...(sketch.links ?? [])]
-  });
-
-const FOUR = ['R', 'W', 'Y', 'G'];
-const FIVE = ['RC>R', 'W', 'Y', 'G', 'C'];
 const furnace = worldOf('furnace-ac');
 
 function proven(before: Wiring, after: Wiring, world: World = furnace, more: Partial<ProofInput> = {}) {
@@ -80,7 +32,7 @@ const fact = (proof: ReturnType<typeof prove>, code: FindingCode) =>
 
 describe('a whole plan', () => {
   it('says nothing, and has a row for each call with what ran, what will run and what it takes', () => {
-    const proof = proven(today({ on: FOUR }), then({ on: FIVE }));
+    const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE }));
     expect(proof.findings).toEqual([]);
     const [world] = proof.worlds;
     expect(world!.rows.map((one) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan', 'heat1+fan']);
@@ -96,12 +48,12 @@ describe('a whole plan', () => {
 
 describe('what is lost', () => {
   it('is a stop for heat and cooling, and a warning for the fan alone', () => {
-    const noY = proven(today({ on: FOUR }), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
+    const noY = proven(today({ on: FOUR }), tomorrow({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
     expect(fact(noY, 'function-lost')).toEqual({ call: 'cool1', loads: ['compressor'] });
     expect(codes(noY, 'stop')).toContain('function-lost');
     const noG = proven(
       today({ on: FOUR }),
-      then({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('machine', 'eq.Y1', 'eq.G')] })
+      tomorrow({ on: ['RC>R', 'W', 'Y', 'C'], links: [linkOf('machine', 'eq.Y1', 'eq.G')] })
     );
     expect(codes(noG, 'warn')).toEqual(['function-lost']);
     expect(fact(noG, 'function-lost')).toEqual({ call: 'fan', loads: ['blower'] });
@@ -110,14 +62,14 @@ describe('what is lost', () => {
 
   it('is not what never ran: that is said of the record', () => {
     const dead = { on: ['R', 'W', 'Y>-', 'G'] };
-    const proof = proven(today(dead), then({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
+    const proof = proven(today(dead), tomorrow({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
     expect(codes(proof)).not.toContain('function-lost');
     expect(fact(proof, 'dead-before')).toEqual({ call: 'cool1', loads: ['compressor'] });
   });
 });
 
 describe('the thermostat', () => {
-  const noC = then({ on: ['RC>R', 'W', 'Y', 'G'] });
+  const noC = tomorrow({ on: ['RC>R', 'W', 'Y', 'G'] });
 
   it('that gets nothing in any call is said once, with all of them', () => {
     const proof = proven(today({ on: FOUR }), noC);
@@ -141,12 +93,12 @@ describe('the thermostat', () => {
   });
 
   it('that gets more than it stands is told apart from one that gets too little', () => {
-    const proof = proven(today({ on: FOUR }), then({ on: FIVE }, { voltsMin: 10, voltsMax: 26.5 }));
+    const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE }, { voltsMin: 10, voltsMax: 26.5 }));
     expect(codes(proof, 'stop')).toContain('thermostat-overfed');
     expect(fact(proof, 'thermostat-overfed')).toMatchObject({ call: 'idle' });
     const above30 = proven(
       today({ on: FOUR, more: { transformerVa: 40 } }),
-      then({ on: FIVE }, { voltsMin: 10, voltsMax: 40 })
+      tomorrow({ on: FIVE }, { voltsMin: 10, voltsMax: 40 })
     );
     expect(codes(above30, 'stop')).toEqual([]);
   });
@@ -155,14 +107,14 @@ describe('the thermostat', () => {
 describe('harm', () => {
   it('of a compressor without air is a stop, whatever was wired before', () => {
     const noFan = { on: ['R', 'W', 'Y'] };
-    const proof = proven(today(noFan), then({ on: ['RC>R', 'W', 'Y', 'C'] }));
+    const proof = proven(today(noFan), tomorrow({ on: ['RC>R', 'W', 'Y', 'C'] }));
     expect(codes(proof, 'stop')).toEqual(['compressor-without-blower']);
     expect(fact(proof, 'compressor-without-blower')).toEqual({ call: 'cool1' });
   });
 
   it('of strips without air shows on an electric furnace whose board leaves the blower to G', () => {
     const wired = { on: ['R', 'W', 'G'] };
-    const after = then({ on: ['RC>R', 'W', 'G>-', 'C'] });
+    const after = tomorrow({ on: ['RC>R', 'W', 'G>-', 'C'] });
     const leaves = proven(today(wired), after, worldOf('electric-furnace', { blowerInHeat: 'g' }));
     const starts = proven(today(wired), after, worldOf('electric-furnace', { blowerInHeat: 'board' }));
     expect(codes(leaves, 'stop')).toContain('strips-without-blower');
@@ -170,7 +122,7 @@ describe('harm', () => {
   });
 
   it('of an overload names the amps and the rating', () => {
-    const proof = proven(today({ on: FOUR }), then({ on: FIVE, more: { transformerVa: 14 } }));
+    const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE, more: { transformerVa: 14 } }));
     expect(codes(proof, 'stop')).toContain('transformer-overloaded');
     expect(fact(proof, 'transformer-overloaded')).toMatchObject({
       ratedVa: 14,
@@ -179,7 +131,7 @@ describe('harm', () => {
   });
 
   it('of a short opens the fuse, in the call that closes it', () => {
-    const crossed = then({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
+    const crossed = tomorrow({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
     const proof = proven(today({ on: FOUR }), crossed);
     const opened = proof.findings.filter((one) => one.code === 'fuse-opens');
     expect(opened.map((one) => one.because.at(-1))).toEqual([ref.call('cool1')]);
@@ -189,7 +141,7 @@ describe('harm', () => {
 
   it('of two supplies joined by copper is found in every call, in the case that is worst', () => {
     const before = today({ on: ['R', 'W'] });
-    const own = then({ on: ['RH>R', 'W'] });
+    const own = tomorrow({ on: ['RH>R', 'W'] });
     const both: Wiring = {
       ...own,
       devices: [...own.devices, plug],
@@ -207,7 +159,7 @@ describe('harm', () => {
   });
 
   it('of a load that nobody called is a stop', () => {
-    const linked = then({ on: FIVE, links: [linkOf('machine', 'eq.W1', 'eq.G')] });
+    const linked = tomorrow({ on: FIVE, links: [linkOf('machine', 'eq.W1', 'eq.G')] });
     const proof = proven(today({ on: FOUR }), linked);
     expect(codes(proof, 'stop')).toContain('load-runs-uncalled');
     expect(fact(proof, 'load-runs-uncalled')).toMatchObject({ loads: ['burner'] });
@@ -222,7 +174,7 @@ describe('what may be', () => {
 
   it('is solved each by itself, and a sentence that holds in some names them', () => {
     const before = today({ on: ['R', 'Y', 'G', 'W', 'O'], board: [...MARKS, 'O'] });
-    const after = then({ on: ['RC>R', 'Y', 'G', 'W', 'O/B>O', 'C'], board: [...MARKS, 'O'] });
+    const after = tomorrow({ on: ['RC>R', 'Y', 'G', 'W', 'O/B>O', 'C'], board: [...MARKS, 'O'] });
     const proof = prove({ before, after, worlds, needsSupply: 'always' });
     expect(proof.worlds.map((one) => one.world.family)).toEqual(['furnace-ac', 'heat-pump']);
     for (const one of proof.findings) expect(one.worlds).toHaveLength(1);
@@ -231,7 +183,7 @@ describe('what may be', () => {
   it('counts in what its worst says, and once where all agree', () => {
     const proof = prove({
       before: today({ on: FOUR }),
-      after: then({ on: ['RC>R', 'W', 'Y', 'G'] }),
+      after: tomorrow({ on: ['RC>R', 'W', 'Y', 'G'] }),
       worlds: [worlds[0]!, { world: worldOf('furnace-ac', { blowerInHeat: 'g' }), weight: 0.3 }],
       needsSupply: 'always'
     });
@@ -240,13 +192,13 @@ describe('what may be', () => {
   });
 
   it('has no proof where no circuit is known, and says so', () => {
-    const proof = proven(today({ on: FOUR }), then({ on: FIVE }), worldOf('communicating'));
+    const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE }), worldOf('communicating'));
     expect(proof.worlds).toEqual([]);
     expect(codes(proof)).toEqual(['no-circuit']);
   });
 
   it('has none either for a record that contradicts itself, and names the part', () => {
-    const broken = then({ on: FIVE, more: { transformerVa: 0 } });
+    const broken = tomorrow({ on: FIVE, more: { transformerVa: 0 } });
     const proof = proven(today({ on: FOUR }), broken);
     expect(codes(proof, 'stop')).toEqual(['circuit-not-solvable']);
     expect(proof.findings[0]!.because.map(refId)).toEqual(['eq:secondary']);
@@ -277,10 +229,10 @@ describe('neighbours on one transformer', () => {
   const neighbour = (at: number) => ({
     thermostat: `th-${at}`,
     worlds: {},
-    wiring: onZone(at, then(zone, { drawVa: findDevice(job, 'de-fellgate')!.drawVa }))
+    wiring: onZone(at, tomorrow(zone, { drawVa: findDevice(job, 'de-fellgate')!.drawVa }))
   });
   const beside = (count: number) =>
-    proven(before, then(zone), worldOf('boiler'), {
+    proven(before, tomorrow(zone), worldOf('boiler'), {
       neighbours: Array.from({ length: count }, (_, at) => neighbour(at + 2))
     });
 
@@ -310,8 +262,8 @@ describe('neighbours on one transformer', () => {
   it('may run what the own thermostat does not: that is no load which nobody called', () => {
     const board = ['R', 'C', 'Y', 'G', 'O'];
     const own = { on: ['R', 'Y', 'G'], board };
-    const other = then({ on: ['RC>R', 'Y', 'G', 'O/B>O', 'C'], board });
-    const proof = proven(today(own), then({ on: ['RC>R', 'Y', 'G', 'C'], board }), worldOf('heat-pump'), {
+    const other = tomorrow({ on: ['RC>R', 'Y', 'G', 'O/B>O', 'C'], board });
+    const proof = proven(today(own), tomorrow({ on: ['RC>R', 'Y', 'G', 'C'], board }), worldOf('heat-pump'), {
       neighbours: [{ thermostat: 'th-2', wiring: other, worlds: {} }]
     });
     expect(codes(proof, 'stop')).toEqual([]);
