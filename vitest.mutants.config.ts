@@ -1,0 +1,24 @@
+/** Vitest for `npm run mutants`: the core alone, without the pages, so that thousands of runs stay short. */
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
+
+export default defineConfig({
+  resolve: { alias: { $core: at('src/core'), $demo: at('src/demo') } },
+  test: {
+    environment: 'node',
+    include: [
+      'src/core/proof/**/*.test.ts',
+      'src/core/safety/**/*.test.ts',
+      'src/core/identify/identify.test.ts',
+      'src/core/identify/voltage.test.ts',
+      'src/core/circuit/islands.test.ts',
+      'src/core/supply/situation.test.ts',
+      'src/core/scenarios/finding-codes.test.ts'
+    ],
+    pool: 'threads',
+    isolate: false,
+    testTimeout: 60_000
+  }
+});
