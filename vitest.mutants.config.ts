@@ -14,8 +14,7 @@ export default defineConfig({
       'src/core/identify/identify.test.ts',
       'src/core/identify/voltage.test.ts',
       'src/core/circuit/islands.test.ts',
-      'src/core/supply/situation.test.ts',
-      'src/core/scenarios/finding-codes.test.ts'
+      'src/core/supply/situation.test.ts'
     ],
     pool: 'threads',
     isolate: false,
