@@ -9,7 +9,7 @@ import type { Coil, Element } from '../devices/elements';
 import { roleOf } from '../devices/roles';
 import { worldOfDevice, type World } from '../devices/world';
 import { LOAD_NAMES } from '../trade/loads';
-import { callName, requestsOf } from '../trade/calls';
+import { callName, requestsOf, type Call } from '../trade/calls';
 import { HOT_MARKS } from '../trade/terminals';
 import type { LoadId } from '../trade/vocabulary';
 import {
@@ -40,7 +40,19 @@ export interface Solved {
 /** Below this a terminal counts as dead, volts. */
 const DEAD = 5;
 
-export function explain(solved: Solved): Explanation {
+/** What anybody in the house sees and hears: which loads run, and which do not though they were called. Nothing of why. */
+export function whatRuns({ result, world }: Pick<Solved, 'result' | 'world'>): string {
+  const expected = expectedLoads(result.call, world);
+  const on = running(result.loads);
+  return headlineOf(
+    result.call,
+    expected,
+    expected.filter((load) => !on.includes(load))
+  );
+}
+
+/** Why what does not run does not, and what runs uncalled: what only the circuit tells. */
+export function whyNotRunning(solved: Solved): readonly string[] {
   const { result, world } = solved;
   const expected = expectedLoads(result.call, world);
   const on = running(result.loads);
@@ -51,10 +63,14 @@ export function explain(solved: Solved): Explanation {
     ...uncalled.map((load) => `${capital(LOAD_NAMES[load])} runs though nobody called for it.`),
     ...displayReasons(solved)
   ];
-  return { headline: headlineOf(result, expected, missing), reasons: [...new Set(reasons)] };
+  return [...new Set(reasons)];
 }
 
-function headlineOf({ call }: CallResult, expected: readonly LoadId[], missing: readonly LoadId[]): string {
+export function explain(solved: Solved): Explanation {
+  return { headline: whatRuns(solved), reasons: whyNotRunning(solved) };
+}
+
+function headlineOf(call: Call, expected: readonly LoadId[], missing: readonly LoadId[]): string {
   const name = capital(callName(call));
   const list = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ');
   if (expected.length === 0) return 'Nothing is called.';

@@ -2,20 +2,13 @@
 import { ref, refId } from '../findings/refs';
 import { describe, expect, it } from 'vitest';
 import type { World } from '../devices/world';
-import { findDevice, CATALOGUE } from '../match/catalogue';
+import { findDevice } from '../match/catalogue';
 import { newJob } from '../job/create';
 import { makeId } from '../job/ids';
 import { linkOf, plug, strandOf, worldOf } from '../houses/hand-wired';
 import { FIVE, FOUR, MARKS, today, tomorrow } from '../houses/hand-pairs';
 import type { FindingCode } from '../findings/finding';
-import {
-  screwsOfMarks,
-  type Board,
-  type OldThermostat,
-  type Strand,
-  type WireLink,
-  type Wiring
-} from '../wiring/graph';
+import { type Wiring } from '../wiring/graph';
 import { prove } from './prove';
 import type { ProofInput } from './types';
 

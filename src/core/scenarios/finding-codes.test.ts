@@ -112,7 +112,7 @@ describe('the codes of findings', () => {
       for (const one of findings) {
         const text = findingText(one);
         expect(text, `${house}: ${one.code}`).toMatch(/^[“A-Za-z0-9][^]*[.?)]$/);
-        expect(text, `${house}: ${one.code}`).not.toMatch(/undefined|null|NaN|\[object|  /);
+        expect(text, `${house}: ${one.code}`).not.toMatch(/undefined|null|NaN|\[object| {2}/);
       }
   });
 });

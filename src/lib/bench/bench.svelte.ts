@@ -1,28 +1,31 @@
 /** The bench: a wiring of the plan, powered up in a call, with whatever was put wrong on purpose. */
-import { netlistOf } from '$core/circuit/netlist';
-import { powerUp, type CallResult } from '$core/circuit/simulate';
-import type { Meter } from '$core/circuit/meter';
-import { explain, type Explanation } from '$core/diagnose/explain';
-import { faultsOf } from '$core/diagnose/faults/registry';
+import type { CallResult } from '$core/circuit/simulate';
+import { powerUp } from '$core/circuit/simulate';
 import type { Fault } from '$core/diagnose/types';
-import { callsOf, combinedCallsOf } from '$core/devices/calls';
-import { caseName, PLAIN_CASE, supplyCases, type SupplyCase, type World } from '$core/devices/world';
+import { caseName, PLAIN_CASE, type SupplyCase, type World } from '$core/devices/world';
 import { worldsOf } from '$core/identify/worlds';
-import { harmFindings } from '$core/proof/harm';
-import type { Finding } from '$core/findings/finding';
+import type { WiringState } from '$core/job/bench-schema';
+import {
+  causesOf,
+  faultedWiring,
+  observe,
+  powerSession,
+  sessionCalls,
+  sessionCases,
+  sessionFaults,
+  type Causes,
+  type Observed
+} from '$core/session/bench-session';
 import { isCombined, type Call } from '$core/trade/calls';
 import type { Wiring } from '$core/wiring/graph';
-import type { WiringState } from '$core/job/bench-schema';
-import { readStrands, type StrandReading } from '../sheet/live';
 import type { Place } from '../state/place.svelte';
 
+/** A wiring under power: what can be observed of it, and why it is so. */
 export interface Powered {
   readonly wiring: Wiring;
   readonly result: CallResult;
-  readonly meter: Meter;
-  readonly strands: ReadonlyMap<string, StrandReading>;
-  readonly words: Explanation;
-  readonly findings: readonly Finding[];
+  readonly seen: Observed;
+  readonly causes: Causes;
 }
 
 /** Powered up, or why not. */
@@ -60,27 +63,25 @@ export class Bench {
     return this.which === 'after' && this.after ? this.after : this.found;
   });
   readonly calls: readonly Call[] = $derived.by(() =>
-    this.world ? [...callsOf(this.world, this.found), ...combinedCallsOf(this.world, this.found)] : []
+    this.world ? sessionCalls(this.found, this.world) : []
   );
   readonly call: Call = $derived.by(() =>
     this.calls.includes(this.wanted)
       ? this.wanted
       : (this.calls.filter((call) => !isCombined(call)).at(-1) ?? 'idle')
   );
-  readonly cases: readonly SupplyCase[] = $derived.by(() => {
-    const netlist = this.world ? netlistOf(this.sound, this.world) : null;
-    return supplyCases(netlist?.elements.filter((one) => one.kind === 'source').length ?? 1);
-  });
+  readonly cases: readonly SupplyCase[] = $derived.by(() =>
+    this.world ? sessionCases(this.sound, this.world) : [PLAIN_CASE]
+  );
   readonly supplyCase: SupplyCase = $derived.by(() => this.cases[this.caseAt] ?? PLAIN_CASE);
-  readonly faults: readonly Fault[] = $derived.by(() => {
-    const netlist = this.world ? netlistOf(this.sound, this.world) : null;
-    return netlist ? faultsOf(this.sound, netlist) : [];
-  });
+  readonly faults: readonly Fault[] = $derived.by(() =>
+    this.world ? sessionFaults(this.sound, this.world) : []
+  );
   readonly inside: readonly Fault[] = $derived.by(() =>
     this.wrong.flatMap((id) => this.faults.find((one) => one.id === id) ?? [])
   );
   readonly faulted: Wiring = $derived.by(() =>
-    this.inside.reduce((wiring, fault) => fault.apply(wiring), this.sound)
+    this.world ? faultedWiring({ sound: this.sound, world: this.world, wrong: this.wrong }) : this.sound
   );
   readonly now: Bout = $derived.by(() => this.power(this.faulted));
   /** The other wiring, whole, for the eye to compare with. */
@@ -100,19 +101,12 @@ export class Bench {
     const { world, call, supplyCase } = this;
     if (!world)
       return { ok: false, why: 'The system is not known yet: answer the next question on System first.' };
-    const made = powerUp(wiring, world, call, supplyCase);
-    if (!made.ok) return { ok: false, why: `Not solved: ${made.why}.` };
-    const { result, meter } = made;
+    const outcome = powerSession({ sound: wiring, world, call, supplyCase, wrong: [] });
+    if (!outcome.ok) return outcome;
+    const { powered } = outcome;
     return {
       ok: true,
-      powered: {
-        wiring,
-        result,
-        meter,
-        strands: readStrands(wiring, meter),
-        words: explain({ wiring, world, result, meter }),
-        findings: harmFindings(result)
-      }
+      powered: { wiring, result: powered.result, seen: observe(powered), causes: causesOf(powered) }
     };
   }
 

@@ -23,7 +23,7 @@
   }
 
   function reading(row: RowView): string {
-    const it = powered.strands.get(row.id);
+    const it = powered.seen.strands.get(row.id);
     if (!it) return '';
     const volts =
       it.volts === null ? 'no voltage defined against common' : `${it.volts.toFixed(1)} V against common`;
@@ -31,7 +31,7 @@
   }
 </script>
 
-<StrandSheet {view} {label} live={powered.strands}>
+<StrandSheet {view} {label} live={powered.seen.strands}>
   {#snippet cell({ row, kind }, content)}
     {@const terminal = terminalOf(row, kind)}
     {#if terminal !== null}

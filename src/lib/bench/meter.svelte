@@ -26,7 +26,7 @@
   const reading = $derived.by(() => {
     const [one, other] = bench.probes;
     if (one === null || other === null) return 'Put both probes on terminals.';
-    const volts = powered.meter.volts(one, other);
+    const volts = powered.seen.meter.volts(one, other);
     return volts === null ? 'No defined voltage: nothing joins the two.' : `${volts.toFixed(1)} V`;
   });
 

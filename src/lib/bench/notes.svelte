@@ -24,7 +24,7 @@
       wiring: bench.which,
       call: bench.call,
       faults: bench.inside.slice(0, 20).map((one) => short(one.says)),
-      showed: [powered.words.headline, ...powered.words.reasons].slice(0, 40).map(short)
+      showed: [powered.seen.headline, ...powered.causes.reasons].slice(0, 40).map(short)
     };
     setThermostat(
       place,

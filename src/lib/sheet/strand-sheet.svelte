@@ -9,7 +9,7 @@
   import EndMark from './end-mark.svelte';
   import LinkBrackets from './link-brackets.svelte';
   import type { CellKind, RowView, SheetView } from './rows';
-  import type { StrandReading } from './live';
+  import type { StrandReading } from '$core/session/strand-readings';
   import Strand from './strand.svelte';
 
   interface Props {

@@ -2,7 +2,7 @@
   /** One conductor drawn from the wall (left) to the equipment (right). Ends are told by their shape, never by colour alone. */
   import { COLOURS, type ColourCode } from '$core/trade/colours';
   import type { EndSide } from '$core/trade/vocabulary';
-  import type { StrandReading } from './live';
+  import type { StrandReading } from '$core/session/strand-readings';
   import type { RowView } from './rows';
 
   interface Props {

@@ -25,7 +25,7 @@
   );
   let picked = $state<string | null>(null);
   const bout = $derived(bench.now);
-  const reading = $derived(bout.ok && picked !== null ? bout.powered.strands.get(picked) : undefined);
+  const reading = $derived(bout.ok && picked !== null ? bout.powered.seen.strands.get(picked) : undefined);
   const pickedName = $derived(bench.sound.strands.find((one) => one.id === picked)?.name ?? '');
   const pulls = $derived(
     bench.faults.filter(
@@ -79,11 +79,11 @@
       </div>
       <WrongNow {bench} />
       <div aria-live="polite" data-words>
-        <p class="text-lg font-semibold">{powered.words.headline}</p>
-        {#each powered.words.reasons as reason (reason)}<p>{reason}</p>{/each}
+        <p class="text-lg font-semibold">{powered.seen.headline}</p>
+        {#each powered.causes.reasons as reason (reason)}<p>{reason}</p>{/each}
       </div>
       <Loads result={powered.result} />
-      {#if powered.findings.length > 0}<FindingList findings={powered.findings} compact />{/if}
+      {#if powered.causes.findings.length > 0}<FindingList findings={powered.causes.findings} compact />{/if}
       {#if bench.worlds.length > 1 || bench.cases.length > 1 || bench.world?.compressor}
         <details open={bench.worlds.length > 1 || bench.cases.length > 1}>
           <summary class="quiet cursor-pointer text-sm">Taken for granted</summary>
@@ -164,8 +164,8 @@
           <h2 class="section-title mb-2">{otherName}</h2>
           <LiveSheet {bench} powered={bench.other.powered} label={otherName} />
           <p class="mt-2">
-            <b>{bench.other.powered.words.headline}</b>
-            {bench.other.powered.words.reasons.join(' ')}
+            <b>{bench.other.powered.seen.headline}</b>
+            {bench.other.powered.causes.reasons.join(' ')}
           </p>
         </section>
       {/if}

@@ -1,7 +1,7 @@
 /** What a strand carries while the sheet is powered up. */
-import type { Meter } from '$core/circuit/meter';
-import { commonNode } from '$core/devices/boards/board';
-import { isSupply, landedTerminal, screwThat, type Strand, type Wiring } from '$core/wiring/graph';
+import type { Meter } from '../circuit/meter';
+import { commonNode } from '../devices/boards/board';
+import { isSupply, landedTerminal, screwThat, type Strand, type Wiring } from '../wiring/graph';
 
 export interface StrandReading {
   /** `carries`: current flows; `waits`: it is live against a common and still; `dead`: neither. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { powerUp } from '$core/circuit/simulate';
-import { splitterHouse } from '$core/houses/half-wave-houses';
-import { twoSupplyHouse } from '$core/houses/powered-houses';
-import type { Call } from '$core/trade/calls';
-import { readStrands } from './live';
+import { powerUp } from '../circuit/simulate';
+import { splitterHouse } from '../houses/half-wave-houses';
+import { twoSupplyHouse } from '../houses/powered-houses';
+import type { Call } from '../trade/calls';
+import { readStrands } from './strand-readings';
 
 function live({ wiring, world }: ReturnType<typeof twoSupplyHouse>, call: Call) {
   const made = powerUp(wiring, world, call);
