@@ -86,8 +86,8 @@ test('by keyboard', async ({ page }) => {
   // What goes to the printer: the moves, both sheets, and none of the frame.
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
-  await expect(page.getByRole('region', { name: 'Before' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'After' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'As found' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'As planned' })).toBeVisible();
   const pdf = await page.pdf({ format: 'A4' });
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
 });

@@ -31,9 +31,9 @@ export function planAsPdf(sheet: PlanSheet): Promise<Blob> {
 /** Both drawings in one SVG file each. */
 export function planDrawings({ plan }: PlanSheet): { before: string; after: string | null } {
   return {
-    before: wiringSvg(plan.wiringBefore, 'Before'),
+    before: wiringSvg(plan.wiringBefore, 'As found'),
     after: plan.wiringAfter
-      ? wiringSvg(plan.wiringAfter, 'After: what moved stands white on black', plan.wiringBefore)
+      ? wiringSvg(plan.wiringAfter, 'As planned: what moves is white on black', plan.wiringBefore)
       : null
   };
 }

@@ -130,7 +130,7 @@
     <div class="grid gap-4" class:xl:grid-cols-2={bench.other?.ok}>
       <section class="sheet-of-paper min-w-0 p-3 sm:p-4" aria-label="On the bench">
         <h2 class="section-title mb-2">
-          {bench.which === 'after' ? 'After' : 'Before'}{bench.inside.length > 0
+          {capital(WIRING_STATE_NAMES[bench.which])}{bench.inside.length > 0
             ? ', with what was put wrong'
             : ''}
         </h2>

@@ -148,15 +148,15 @@
       </p>
     </section>
   {:else}
-    <section class="sheet-of-paper p-3 sm:p-5" aria-label="Before">
-      <h2 class="section-title mb-2">Before</h2>
-      <StrandSheet view={before} label="Before" />
+    <section class="sheet-of-paper p-3 sm:p-5" aria-label="As found">
+      <h2 class="section-title mb-2">As found</h2>
+      <StrandSheet view={before} label="As found" />
     </section>
-    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="After">
+    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="As planned">
         <h2 class="section-title mb-2">
-          After <span class="quiet text-sm font-normal">what moved stands on dark ground</span>
+          As planned <span class="quiet text-sm font-normal">what moves is on dark ground</span>
         </h2>
-        <StrandSheet view={after} label="After" />
+        <StrandSheet view={after} label="As planned" />
       </section>{/if}
 
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
