@@ -68,6 +68,32 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
   const corners = new Corners(wirings, nominal);
   const [weak, strong, loaded] = [corners.after('weak'), corners.after('strong'), corners.after('loaded')];
   if (!weak || !strong || !loaded) return null;
+  const limits = limitsFrom(nominal, {
+    weak,
+    strong,
+    loaded,
+    shared: wirings.shared,
+    today: (corner) => corners.before(corner)
+  });
+  return { ...limits, solves: corners.solves };
+}
+
+/** Every corner solved: one result for each case of polarity and bonding that makes a difference. */
+export interface SolvedCorners {
+  readonly weak: readonly CallResult[];
+  readonly strong: readonly CallResult[];
+  readonly loaded: readonly CallResult[];
+  /** Neighbours are in them. */
+  readonly shared: boolean;
+  /** The thermostat's own wiring as it is, in a corner; null where that has no solution. */
+  today(corner: CornerId): CallResult | null;
+}
+
+/** What the corners show, against what holds with nominal values. */
+export function limitsFrom(
+  nominal: NominalCall,
+  { weak, strong, loaded, shared, today }: SolvedCorners
+): Omit<AtLimits, 'solves'> {
   const own = new Set(nominal.cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
   const feeds = (results: readonly CallResult[]) =>
     results.flatMap((one) => one.feeds.filter((feed) => own.has(feed.device)));
@@ -78,7 +104,9 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
   const crowd = nominal.crowd ? [nominal.crowd] : [];
   const expected = new Set([nominal.was, ...nominal.cases, ...crowd].flatMap((one) => running(one.loads)));
   const ever = [...weak, ...strong, ...loaded].flatMap((one) => running(one.loads));
-  const humming = weak.flatMap((one) => one.inrush.weak);
+  const humming = new Map(weak.flatMap((one) => one.inrush.weak).map((coil) => [coil.id, coil]));
+  const runsToday = (load: LoadId) => running(today('weak')?.loads ?? []).includes(load);
+  const humsToday = (id: string) => today('weak')?.inrush.weak.some((coil) => coil.id === id) === true;
   return {
     call: nominal.call,
     low: lows.length === 0 ? null : Math.min(...lows.map((one) => one.volts)),
@@ -86,17 +114,11 @@ export function atLimits(wirings: Wirings, nominal: NominalCall): AtLimits | nul
     tooLow: lows.some((one) => one.volts < one.min),
     tooHigh: highs.some((one) => one.volts > one.max + SLACK_VOLTS),
     amps: Math.max(0, ...loaded.flatMap((one) => one.supplies.map((supply) => supply.amps))),
-    lost: dead.length === 0 ? [] : dead.filter((load) => runsToday(corners, load)),
-    weakAtPullIn:
-      humming.length === 0
-        ? []
-        : [...new Map(humming.map((coil) => [coil.id, coil])).values()].filter(
-            (coil) => !hums(corners, coil.id)
-          ),
+    lost: dead.filter(runsToday),
+    weakAtPullIn: [...humming.values()].filter((coil) => !humsToday(coil.id)),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
-    excess: excessOf(loaded, corners, wirings.shared),
-    today: new Map(nominal.was.supplies.map((one) => [one.id, one.amps])),
-    solves: corners.solves
+    excess: excessOf(loaded, shared ? null : () => today('loaded')),
+    today: new Map(nominal.was.supplies.map((one) => [one.id, one.amps]))
   };
 }
 
@@ -139,7 +161,7 @@ class Corners {
 }
 
 /** Where all cases read the same, no current flows between the supplies, and none will with other values. */
-function sameReading(one: CallResult, other: CallResult): boolean {
+export function sameReading(one: CallResult, other: CallResult): boolean {
   const same = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));
   return (
     one.feeds.every((feed, at) => same(feed.volts, other.feeds[at]?.volts ?? NaN)) &&
@@ -152,15 +174,8 @@ function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
   return lists.reduce((common, one) => common.filter((load) => one.includes(load)));
 }
 
-function runsToday(corners: Corners, load: LoadId): boolean {
-  return running(corners.before('weak')?.loads ?? []).includes(load);
-}
-
-function hums(corners: Corners, coil: string): boolean {
-  return corners.before('weak')?.inrush.weak.some((one) => one.id === coil) ?? false;
-}
-
-function excessOf(loaded: readonly CallResult[], corners: Corners, shared: boolean): Excess[] {
+/** `today`: the loaded corner of what is there today; null where neighbours hang on it and nobody knows. */
+function excessOf(loaded: readonly CallResult[], today: (() => CallResult | null) | null): Excess[] {
   const worst = new Map<string, SupplyResult>();
   for (const supply of loaded.flatMap((one) => one.supplies)) {
     const known = worst.get(supply.id);
@@ -169,7 +184,7 @@ function excessOf(loaded: readonly CallResult[], corners: Corners, shared: boole
   }
   return [...worst.values()].map((supply) => ({
     supply,
-    ampsToday: shared ? null : ampsOf(corners.before('loaded'), supply.id)
+    ampsToday: today === null ? null : ampsOf(today(), supply.id)
   }));
 }
 
