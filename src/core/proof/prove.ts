@@ -3,7 +3,7 @@
  * bonding, and compared function by function. What is said here comes out of the circuit; nothing is asserted.
  */
 import { running } from '../circuit/expected';
-import { simulate, type CallResult, type SimulateFailure, type SupplyResult } from '../circuit/simulate';
+import { simulate, type CallResult, type SimulateFailure } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { isHeatPump } from '../devices/roles';
 import {
@@ -13,26 +13,18 @@ import {
   type MachineWorld,
   type World
 } from '../devices/world';
-import { hasStop, sortFindings, type Finding, factKey, subjectKey } from '../findings/finding';
+import { hasStop, sortFindings, type Finding, factKey } from '../findings/finding';
 import { isCombined, type Call } from '../trade/calls';
 
 import type { Wiring } from '../wiring/graph';
 import { isSupply } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
 import { complaintFindings } from './complaint';
-import { CIRCUIT_LIMITS, limitFindings, type HoldsNominally } from './limit-findings';
-import {
-  asksIn,
-  crowdFindings,
-  dipFindings,
-  foldSupply,
-  rowFindings,
-  unsolvable,
-  worstHarm
-} from './proof-findings';
+import { CIRCUIT_LIMITS, limitFindings } from './limit-findings';
+import { crowdFindings, dipFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
 import { atLimits, type AtLimits } from './limits';
 import { holdsNominally, newWith, nominalRow, type SolvedCall } from './rows';
-import type { NominalRow, Proof, ProofInput, ProofRow, WorldProof } from './types';
+import type { Proof, ProofInput, ProofRow, WorldProof } from './types';
 
 export function prove(input: ProofInput): Proof {
   const outcomes = input.worlds.map(({ world, weight }) => proveWorld(input, world, weight));
