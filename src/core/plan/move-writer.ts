@@ -354,7 +354,9 @@ function mountText(device: Device, beside: string): string {
       return `Have the ${device.name} fixed at a junction box near ${beside} by a licensed person. It stays off.`;
     case 'splitter':
       return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
-    default:
+    case 'old-thermostat':
+    case 'new-thermostat':
+    case 'board':
       return `Level the plate of the ${device.name}, fix it to anchors or a stud, and bring the cable through.`;
   }
 }
