@@ -96,6 +96,7 @@ describe('the command line', () => {
       thermostats: 3,
       findings: []
     });
+    expect((await run('check', 'demo/classroom.json')).out).toContain('1 thermostat, 5 wires.');
     const folder = await mkdtemp(join(tmpdir(), 'ulterum-'));
     const bad = join(folder, 'bad.json');
     const job = DEMO_JOBS[0]!.job;

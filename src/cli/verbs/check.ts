@@ -1,5 +1,6 @@
 import { findingReport } from '$core/formats/reports';
 import { recordFindings } from '$core/job/record-findings';
+import { counted } from '$core/words/text';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import type { Outcome } from '../outcome';
@@ -11,7 +12,8 @@ export async function check({ file }: Arguments): Promise<Outcome> {
   if (!isJob(job)) return job;
   const findings = recordFindings(job);
   const conductors = job.thermostats.reduce((sum, one) => sum + one.conductors.length, 0);
-  const head = `${job.name}: the file holds. ${job.thermostats.length} thermostats, ${conductors} conductors.`;
+  const held = `${counted(job.thermostats.length, 'thermostat', 'thermostats')}, ${counted(conductors, 'wire', 'wires')}`;
+  const head = `${job.name}: the file holds. ${held}.`;
   return {
     kind: 'result',
     json: {

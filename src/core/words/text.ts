@@ -15,6 +15,11 @@ export function plural(count: number, one: string, several: string): string {
   return count === 1 ? one : several;
 }
 
+/** "1 wire", "3 wires". */
+export function counted(count: number, one: string, several: string): string {
+  return `${count} ${plural(count, one, several)}`;
+}
+
 /** A probability, 0 to 1, in per cent. */
 export function percent(share: number): string {
   return `${Math.round(share * 100)} %`;

@@ -1,5 +1,6 @@
 /** The stations of the work, in its order, with what each still lacks. */
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
+import { counted } from '$core/words/text';
 import { BUYING_NAMES } from '$core/survey/before-buying';
 import type { Place } from '../state/place.svelte';
 
@@ -66,7 +67,7 @@ export function stationsOf(place: Place): Station[] {
     {
       id: 'moves',
       name: 'Moves',
-      says: plan.moves.length === 0 ? 'none' : `${plan.moves.length} moves`,
+      says: plan.moves.length === 0 ? 'none' : counted(plan.moves.length, 'move', 'moves'),
       done: false
     }
   ];

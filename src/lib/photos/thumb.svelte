@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One photo, small, as the way to it. */
   import type { Photo } from '$core/job/reading-schema';
+  import { counted } from '$core/words/text';
   import { getPlace } from '../state/context';
   import { Picture } from './picture.svelte';
   import { photoName } from './words';
@@ -26,6 +27,6 @@
       />{:else if picture.missing}<span class="px-1 text-center text-xs">kept in another browser</span>{/if}
   </span>
   <span class="block truncate px-1.5 py-1 text-sm"
-    >{photoName(photo)}{photo.pins.length > 0 ? ` · ${photo.pins.length} pins` : ''}</span
+    >{photoName(photo)}{photo.pins.length > 0 ? ` · ${counted(photo.pins.length, 'pin', 'pins')}` : ''}</span
   >
 </a>

@@ -1,13 +1,14 @@
 /** The proof of an option in one line. */
 import type { Proof } from '$core/proof/types';
 import { voltsText } from '$core/trade/figures';
+import { counted } from '$core/words/text';
 
 /** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 at the worst of all tolerances)". */
 export function callsText(proof: Proof): string {
   const rows = proof.worlds.flatMap((one) => one.rows);
   const calls = new Set(rows.map((row) => row.call)).size;
   const volts = rows.flatMap((row) => (row.voltsAfter === null ? [] : [row.voltsAfter]));
-  const solved = `${calls} calls solved${proof.worlds.length > 1 ? `, ${proof.worlds.length} ways each` : ''}`;
+  const solved = `${counted(calls, 'call', 'calls')} solved${proof.worlds.length > 1 ? `, ${proof.worlds.length} ways each` : ''}`;
   if (volts.length === 0) return solved;
   const nominal = `${Math.min(...volts).toFixed(1)} to ${voltsText(Math.max(...volts))} at the thermostat`;
   const lows = rows.flatMap((row) => row.voltsLow ?? []);
