@@ -4,6 +4,7 @@ import { running } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { PLAIN_CASE, supplyCases, type SupplyCase, type World } from '../devices/world';
 import { findDevice } from '../match/catalogue';
+import { atLimits } from '../proof/limits';
 import { planFor } from '../plan/plan';
 import { newThermostatDevice, clipOf } from '../supply/swap-thermostat';
 import type { Call } from '../trade/calls';
@@ -169,6 +170,18 @@ describe('a plug-in supply on RC and C', () => {
     const [plain, , , worst] = supplyCases(2).map((one) => solve(tied, 'idle', one));
     expect(plain?.supplies.some((one) => one.fuseOpen || one.amps > 1)).toBe(false);
     expect(worst?.supplies.some((one) => one.fuseOpen || one.amps * 24 > one.ratedVa)).toBe(true);
+  });
+
+  it('is looked at in the corners of all tolerances in every case that differs, and once where none does', () => {
+    const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
+    const corners = (wiring: Wiring) => {
+      const cases = supplyCases(2).map((one) => solve(wiring, 'idle', one));
+      const nominal = { world, call: 'idle', was: cases[0]!, cases, crowd: null } as const;
+      return atLimits({ before: wiring, allAfter: wiring, shared: false }, nominal);
+    };
+    expect(corners(tied)!.excess.length).toBeGreaterThan(0);
+    expect(corners(wiring)!.excess).toEqual([]);
+    expect(corners(wiring)!.solves).toBeLessThan(corners(tied)!.solves / 2);
   });
 });
 
