@@ -157,7 +157,7 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await expect(card('spare-conductor').locator('[data-slips]')).toContainText(
     /of \d+ single mistakes, \d+ would harm/
   );
-  await page.getByText('What you mind').click();
+  await page.getByText('What matters to you').click();
   await page.getByLabel(/^Work/).selectOption('not at all');
   await expect(page.locator('li[data-method]').nth(1)).toHaveAttribute('data-method', 'add-conductor');
   await page.getByLabel(/^Work/).selectOption('as usual');

@@ -94,7 +94,7 @@ function rows(made: Plan): string[] {
   const [world] = taken?.proof?.worlds ?? [];
   if (!world) return [];
   return [
-    'Proof (before, after, volts at the thermostat, and their range at the worst of all tolerances):',
+    'Proof (before, after, volts at the thermostat, and their range in the worst case):',
     ...table([
       ['call', 'before', 'after', 'volts', 'range', 'most amps'],
       ...world.rows.map((row) => [

@@ -8,6 +8,7 @@ import { zonedHouse } from '../houses/zoned-houses';
 import * as choices from './choices';
 import { edit } from './edit';
 import * as edits from './edits';
+import { confirmEnd } from './found-end-edits';
 import * as machines from './machines';
 import { conductorName } from './names';
 import { makeId } from './ids';
@@ -197,16 +198,16 @@ describe('ends found at the machine', () => {
 
   it('are taken over by the conductor that they belong to, and no longer stand by themselves', () => {
     const from = jobWith({ foundEnds: [found] });
-    const made = apply(from, edits.confirmEnd(from, th, found, co(5))).thermostats[0]!;
+    const made = apply(from, confirmEnd(from, th, found, co(5))).thermostats[0]!;
     expect(made.conductors[4]!.far).toEqual({ state: 'landed', on: [{ at: machine, screw: 'sc-c' }] });
     expect(made.foundEnds).toEqual([]);
-    expect(() => edits.confirmEnd(from, th, found, co(40))).toThrow('co-40');
+    expect(() => confirmEnd(from, th, found, co(40))).toThrow('co-40');
   });
 
   it('that are on nothing leave the conductor on nothing', () => {
     const loose: FoundEnd = { ...found, state: 'coiled', on: null };
     const from = jobWith({ foundEnds: [loose] });
-    const made = apply(from, edits.confirmEnd(from, th, loose, co(1))).thermostats[0]!;
+    const made = apply(from, confirmEnd(from, th, loose, co(1))).thermostats[0]!;
     expect(made.conductors[0]!.far).toEqual({ state: 'coiled', on: [] });
   });
 });

@@ -2,7 +2,7 @@
 import { colourName, type ColourCode } from '../trade/colours';
 import { ROLE_NAMES } from '../trade/roles';
 import { usualMeanings } from '../trade/terminals';
-import { emptyCable, emptyConductor, UNSEEN } from './create';
+import { emptyCable, emptyConductor } from './create';
 import {
   nextId,
   type CableId,
@@ -13,7 +13,6 @@ import {
   type ThermostatId
 } from './ids';
 import { conductorName } from './names';
-import type { FoundEnd } from './reading-schema';
 import type {
   Cable,
   Conductor,
@@ -47,8 +46,8 @@ export function conductorIn(job: Job, th: ThermostatId, id: string): Conductor {
   return conductor;
 }
 
-const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];
-const conductorPath = (th: ThermostatId, co: ConductorId): Path => at(th, 'conductors', { id: co });
+export const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];
+export const conductorPath = (th: ThermostatId, co: ConductorId): Path => at(th, 'conductors', { id: co });
 
 /** Where the screws of a thermostat's plate, a machine or a place are listed. */
 export function screwsPath(job: Job, where: WhereId): Path {
@@ -117,7 +116,7 @@ export function whereIs(
   return side === 'near' ? thermostat.id : (thermostat.equipment[0] ?? null);
 }
 
-const STATES = ['loose', 'coiled', 'unseen'] as const;
+export const STATES = ['loose', 'coiled', 'unseen'] as const;
 
 /**
  * Sets an end by the word that was typed: a state, or the mark of a terminal at `where`. A terminal that nobody has written down yet comes
@@ -362,47 +361,4 @@ export function addOtherLanding(job: Job, machine: EquipmentId, mark: string, wh
   const label = `Left on ${name}`;
   const path: Path = ['equipment', { id: machine }, 'others'];
   return batch(label, [...steps, setStep(job, path, [...others, { screw: ref.screw, what }], label)]);
-}
-
-/** Writes an end down that was found at a machine, before it is known which conductor it is. */
-export function addFoundEnd(
-  job: Job,
-  th: ThermostatId,
-  end: Pick<FoundEnd, 'cable' | 'colour' | 'stripe'>,
-  word: string,
-  where: WhereId
-): Step {
-  const { foundEnds } = thermostatIn(job, th);
-  const label = `End found: ${colourName(end.colour)}`;
-  const taken = foundEnds.map((one) => one.id);
-  const state = STATES.find((one) => one === word.toLowerCase());
-  const named = state ? null : screwByName(job, th, where, word);
-  const found: FoundEnd = {
-    ...end,
-    id: nextId('foundEnd', taken),
-    state: state ?? 'landed',
-    on: named?.ref ?? null,
-    not: []
-  };
-  return batch(label, [
-    ...(named?.steps ?? []),
-    setStep(job, at(th, 'foundEnds'), [...foundEnds, found], label)
-  ]);
-}
-
-/** Confirms that an end found at the equipment belongs to a conductor: the conductor takes it over. */
-export function confirmEnd(job: Job, th: ThermostatId, end: FoundEnd, co: ConductorId): Step {
-  const thermostat = thermostatIn(job, th);
-  const landing: ConductorEnd =
-    end.state === 'landed' && end.on
-      ? { state: 'landed', on: [end.on] }
-      : end.state === 'landed'
-        ? UNSEEN
-        : { state: end.state, on: [] };
-  const label = `Matched: ${conductorName(conductorIn(job, th, co))}`;
-  const rest = thermostat.foundEnds.filter((one) => one.id !== end.id);
-  return batch(label, [
-    setStep(job, [...conductorPath(th, co), 'far'], landing, label),
-    setStep(job, at(th, 'foundEnds'), rest, label)
-  ]);
 }

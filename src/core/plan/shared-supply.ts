@@ -37,7 +37,7 @@ export interface SharedSupply {
   /** It would not carry all of them in the way that is best for each by itself: then some have a supply of their own, or a chosen way is closed. */
   readonly tooSmallForAll: boolean;
   /**
-   * The least size that would, VA, at the worst of all tolerances where one in Class 2 does that; null where it is enough as it is, or none
+   * The least size that would, VA, in the worst case where one in Class 2 does that; null where it is enough as it is, or none
    * would do.
    */
   readonly enough: number | null;

@@ -86,7 +86,7 @@ describe('the tolerances of a house', () => {
   });
 });
 
-describe('a transformer at the worst of all tolerances', () => {
+describe('a transformer in the worst case', () => {
   it('is a condition where only the new thermostat takes it over its rating', () => {
     // 10 VA of the gas valve and 5 of the thermostat: within 20 VA as the sheets have it, not with everything above its plate.
     const house = withDevice({ drawVa: 5 }, heated({ transformerVa: 20 }));

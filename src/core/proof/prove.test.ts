@@ -236,7 +236,7 @@ describe('neighbours on one transformer', () => {
     expect(fact(crowd, 'overloaded-together')).toMatchObject({ thermostats: 5, call: 'heat1' });
   });
 
-  it('may be too much only at the worst of all tolerances: then it is a condition, and says how many call', () => {
+  it('may be too much only in the worst case: then it is a condition, and says how many call', () => {
     const few = beside(2);
     expect(codes(few, 'stop')).toEqual([]);
     expect(codes(few, 'warn')).toEqual(['overloaded-at-limits']);

@@ -117,7 +117,7 @@ interface Expected {
   readonly needs: boolean;
   /** The calls that it says are lost. */
   readonly declared: readonly string[];
-  /** What it says of the worst of all tolerances. */
+  /** What it says of the worst case. */
   readonly said: ReadonlySet<FindingCode>;
 }
 
@@ -185,7 +185,7 @@ function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected
   return wrong.filter(([is]) => is).map(([, what]) => what);
 }
 
-/** What fails at the worst of all tolerances is no harm, but it has to be said. */
+/** What fails in the worst case is no harm, but it has to be said. */
 function unsaidAtLimits(
   after: Wiring,
   world: World,
@@ -197,7 +197,7 @@ function unsaidAtLimits(
   if (now.supplyCase.bonded || now.supplyCase.turned > 0) return [];
   const at = (corner: CornerId) => simulate(after, world, now.call, { ...now.supplyCase, corner });
   const [weak, strong, loaded] = [at('weak'), at('strong'), at('loaded')];
-  if (!weak.ok || !strong.ok || !loaded.ok) return ['not solved at the worst of all tolerances'];
+  if (!weak.ok || !strong.ok || !loaded.ok) return ['not solved in the worst case'];
   const out =
     weak.result.feeds.some((one) => one.volts < one.min) ||
     strong.result.feeds.some((one) => one.volts > one.max + SLACK_VOLTS);

@@ -63,8 +63,8 @@
     </tbody>
   </table>
   {#if proof.rows.some((row) => row.ampsMost !== null)}<p class="quiet mt-1 text-xs">
-      Small figures: at the worst of all tolerances (mains 10 % off; transformer, coils, copper and joints at
-      the ends of their ranges).
+      Small figures: in the worst case (mains 10 % off; transformer, coils, copper and joints at the ends of
+      their ranges).
     </p>{/if}
 </div>
 

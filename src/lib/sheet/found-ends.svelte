@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Ends found at the machine, matched with the wall by cable and colour: proposed, and confirmed by hand. */
-  import { addFoundEnd, confirmEnd } from '$core/job/edits';
+  import { addFoundEnd, confirmEnd } from '$core/job/found-end-edits';
   import type { CableId, ConductorId } from '$core/job/ids';
   import { LIMITS } from '$core/job/limits';
   import { placesFor } from '$core/job/places';
@@ -32,7 +32,9 @@
     event.preventDefault();
     if (!read?.ok || !machine || full) return;
     const end = { cable: (cable || place.thermostat.cables[0]?.id) as CableId, colour, stripe: null };
-    place.session.edit(addFoundEnd(place.job, place.thermostat.id, end, read.word, machine.id));
+    place.session.edit(
+      addFoundEnd(place.job, place.thermostat.id, end, { word: read.word, where: machine.id })
+    );
     word = '';
     colour = null;
   }

@@ -25,7 +25,7 @@
 </script>
 
 <details class="sheet-of-paper p-3" open={minds.work !== 1 || minds.cost !== 1 || minds.looks !== 1}>
-  <summary class="cursor-pointer font-semibold">What you mind</summary>
+  <summary class="cursor-pointer font-semibold">What matters to you</summary>
   <p class="quiet my-2 text-sm">
     Changes the order of ways that harm nothing and lose nothing. Harm and lost functions always come first.
   </p>

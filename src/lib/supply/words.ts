@@ -3,7 +3,7 @@ import type { Proof } from '$core/proof/types';
 import { voltsText } from '$core/trade/figures';
 import { counted } from '$core/words/text';
 
-/** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 at the worst of all tolerances)". */
+/** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 in the worst case)". */
 export function callsText(proof: Proof): string {
   const rows = proof.worlds.flatMap((one) => one.rows);
   const calls = new Set(rows.map((row) => row.call)).size;
@@ -14,6 +14,6 @@ export function callsText(proof: Proof): string {
   const lows = rows.flatMap((row) => row.voltsLow ?? []);
   const highs = rows.flatMap((row) => row.voltsHigh ?? []);
   if (lows.length === 0 || highs.length === 0) return `${solved}; ${nominal}`;
-  const worst = `${Math.min(...lows).toFixed(1)} to ${Math.max(...highs).toFixed(1)} at the worst of all tolerances`;
+  const worst = `${Math.min(...lows).toFixed(1)} to ${Math.max(...highs).toFixed(1)} in the worst case`;
   return `${solved}; ${nominal} (${worst})`;
 }

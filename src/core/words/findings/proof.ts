@@ -5,7 +5,7 @@ import type { LoadId } from '../../trade/vocabulary';
 import { capital, plural } from '../text';
 import type { Sentences } from './sentences';
 
-const WORST = 'At the worst of all tolerances';
+const WORST = 'In the worst case';
 const loadList = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ');
 const callList = (calls: readonly Call[]) => calls.map(callName).join(', ');
 const withCall = (call: Call) => `With ${callName(call)}`;
