@@ -8,7 +8,7 @@ import { zonedHouse } from '../houses/zoned-houses';
 import * as choices from './choices';
 import { edit } from './edit';
 import * as edits from './edits';
-import { confirmEnd } from './found-end-edits';
+import { addFoundEnd, confirmEnd } from './found-end-edits';
 import * as machines from './machines';
 import { conductorName } from './names';
 import { makeId } from './ids';
@@ -195,6 +195,22 @@ describe('ends found at the machine', () => {
     on: { at: machine, screw: makeId('screw', 'c') },
     not: []
   };
+
+  it('are written down on a screw that is there, on one that comes with them, or on nothing', () => {
+    const { id, on, not, state, ...seen } = found;
+    const noted = (word: string) => after(addFoundEnd(job, th, seen, { word, where: machine })).foundEnds[0]!;
+    expect(noted('C')).toMatchObject({ ...seen, state, not });
+    expect(noted('C').on?.at).toBe(on!.at);
+    expect(noted('Coiled')).toMatchObject({ state: 'coiled', on: null });
+    const beside = after(
+      addFoundEnd(jobWith({ foundEnds: [found] }), th, seen, { word: 'loose', where: machine }),
+      jobWith({ foundEnds: [found] })
+    );
+    expect(beside.foundEnds.map((end) => end.id)).toEqual([id, 'fe-2']);
+    const made = apply(job, addFoundEnd(job, th, seen, { word: 'X7', where: machine }));
+    const screw = made.equipment[0]!.screws.find(({ mark }) => mark === 'X7');
+    expect(made.thermostats[0]!.foundEnds[0]!.on?.screw).toBe(screw!.id);
+  });
 
   it('are taken over by the conductor that they belong to, and no longer stand by themselves', () => {
     const from = jobWith({ foundEnds: [found] });
