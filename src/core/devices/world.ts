@@ -46,6 +46,15 @@ export function withNeighbourWorlds(world: World, neighbours: Readonly<Record<st
 
 /** What a world does, apart from what it is called: the same text for worlds with the same circuits and the same loads. */
 export function worldKey(world: World): string {
+  let text = keys.get(world);
+  if (text === undefined) keys.set(world, (text = keyOf(world)));
+  return text;
+}
+
+/** A world is never changed in place, and is asked for its key at every solve. */
+const keys = new WeakMap<World, string>();
+
+function keyOf(world: World): string {
   const key = ({ family, blowerInHeat, blowerInCool, compressor, reversing }: MachineWorld) =>
     [family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
   const others = Object.entries(world.of ?? {}).map(([id, one]) => `${id}=${key(one)}`);

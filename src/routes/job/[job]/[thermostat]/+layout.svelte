@@ -20,7 +20,8 @@
   const getOpen = getSession();
   const place = new Place(getOpen, () => page.params['thermostat'] ?? '', threadPlanner);
   setPlace(place);
-  $effect(() => place.follow());
+  // Before the page is drawn anew: the thread plans meanwhile.
+  $effect.pre(() => place.follow());
 
   const session = $derived(getOpen());
   const station = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
