@@ -16,7 +16,7 @@ export const planBench: Part = {
     '|---|---|---|---|',
     ...SCHOOLHOUSE.thermostats.map((thermostat) => {
       const plan = planFor(SCHOOLHOUSE, thermostat);
-      const solves = plan.options.reduce((sum, one) => sum + (one.proof?.solves ?? 0), 0);
+      const solves = plan.options.reduce((sum, option) => sum + (option.proof?.solves ?? 0), 0);
       const time = secondsPer(20, () => void planFor(SCHOOLHOUSE, thermostat), 3);
       return `| ${thermostat.name} | ${plan.options.length} | ${solves} | ${(time * 1e3).toFixed(1)} ms |`;
     })

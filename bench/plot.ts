@@ -30,8 +30,8 @@ export function growthPlot(title: string, xName: string, yName: string, lines: r
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" font-family="sans-serif" font-size="13" role="img" aria-label="${title}">`,
     `<rect width="${WIDTH}" height="${HEIGHT}" fill="#faf8f3"/>`,
     ...decades.map(
-      (one) =>
-        `<path d="M${LEFT} ${py(10 ** one)}H${WIDTH - RIGHT}" stroke="#d9d4c7"/><text x="${LEFT - 8}" y="${py(10 ** one) + 4}" text-anchor="end">${10 ** one >= 1 ? 10 ** one : (10 ** one).toFixed(-one)}</text>`
+      (decade) =>
+        `<path d="M${LEFT} ${py(10 ** decade)}H${WIDTH - RIGHT}" stroke="#d9d4c7"/><text x="${LEFT - 8}" y="${py(10 ** decade) + 4}" text-anchor="end">${10 ** decade >= 1 ? 10 ** decade : (10 ** decade).toFixed(-decade)}</text>`
     ),
     ...xs.map((x) => `<text x="${px(x)}" y="${HEIGHT - BOTTOM + 20}" text-anchor="middle">${x}</text>`),
     `<text x="${(LEFT + WIDTH - RIGHT) / 2}" y="${HEIGHT - 10}" text-anchor="middle">${xName}</text>`,

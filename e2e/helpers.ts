@@ -46,7 +46,9 @@ export async function expectAccessible(page: Page): Promise<void> {
     .options({ resultTypes: ['violations'] })
     .analyze();
   expect(
-    violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join('; ')}`)
+    violations.map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join('; ')}`
+    )
   ).toEqual([]);
 }
 

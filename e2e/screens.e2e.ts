@@ -8,7 +8,7 @@ const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', '
 const stopped = ['system', 'supply', 'moves'];
 const looks = [
   { scheme: 'light', thermostat: 'classroom', shown: stations },
-  { scheme: 'dark', thermostat: 'flat', shown: stations.filter((one) => one !== 'survey') },
+  { scheme: 'dark', thermostat: 'flat', shown: stations.filter((station) => station !== 'survey') },
   { scheme: 'light', thermostat: 'bell-room', shown: stopped }
 ] as const;
 

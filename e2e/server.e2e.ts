@@ -9,7 +9,7 @@ test('POST /api/plan plans a job', async ({ request }) => {
   expect(answer.status()).toBe(200);
   const plan = await answer.json();
   expect(plan).toMatchObject({ recommended: 'spare-conductor', family: 'furnace-ac' });
-  expect(plan.options.map((one: { method: string }) => one.method)).toEqual(
+  expect(plan.options.map((option: { method: string }) => option.method)).toEqual(
     expect.arrayContaining(['repurpose-g', 'plug-in-transformer', 'none'])
   );
   const asked = await request.post('/api/plan', {
@@ -75,7 +75,7 @@ test('POST /api/simulate powers a wiring up, with draws when asked', async ({ re
   });
   expect(answer.status()).toBe(200);
   const body = await answer.json();
-  expect(body.calls.map((one: { call: string }) => one.call)).toEqual([
+  expect(body.calls.map((call: { call: string }) => call.call)).toEqual([
     'idle',
     'heat1',
     'cool1',
@@ -113,9 +113,9 @@ test('POST /api/simulate refuses what is no house, and stays alive under two hun
       return { got: answer.status(), status, path, faults: (await answer.json()).faults };
     })
   );
-  for (const one of answers) {
-    expect(one.got).toBe(one.status);
-    expect(one.faults[0].path).toBe(one.path);
+  for (const answer of answers) {
+    expect(answer.got).toBe(answer.status);
+    expect(answer.faults[0].path).toBe(answer.path);
   }
   const large = await request.post('/api/simulate', {
     data: Buffer.alloc(2_050_000, ' '),

@@ -62,20 +62,20 @@ describe('the command line', () => {
 
   it('identifies and matches every thermostat of the house', async () => {
     const { thermostats } = await json('identify', 'demo/schoolhouse.json');
-    expect(thermostats.map((one: { family: string }) => one.family)).toEqual([
+    expect(thermostats.map((thermostat: { family: string }) => thermostat.family)).toEqual([
       'furnace-ac',
       'heat-pump',
       'line-voltage'
     ]);
     const matched = await json('match', 'demo/bell-room.json');
-    expect(new Set(matched.thermostats[0].models.map((one: { verdict: string }) => one.verdict))).toEqual(
+    expect(new Set(matched.thermostats[0].models.map((model: { verdict: string }) => model.verdict))).toEqual(
       new Set(['no'])
     );
   });
 
   it('simulates before and after, one call or all', async () => {
     const before = await json('simulate', 'demo/flat.json');
-    expect(before.calls.map((one: { call: string }) => one.call)).toEqual([
+    expect(before.calls.map((call: { call: string }) => call.call)).toEqual([
       'idle',
       'heat1',
       'cool1',
@@ -144,7 +144,7 @@ describe('the command line', () => {
   it('draws houses and lays faults over them, here as in a thread of its own', async () => {
     const spread = await json('tolerance', 'demo/classroom.json', '--wiring', 'after', '--draws', '300');
     expect(spread).toMatchObject({ draws: 300, seed: 1, window: { min: 18, max: 30 } });
-    const idle = spread.calls.find((one: { call: string }) => one.call === 'idle');
+    const idle = spread.calls.find((call: { call: string }) => call.call === 'idle');
     expect(idle.low).toBeLessThan(idle.middle);
     const table = await json('faults', 'demo/classroom.json', '--wiring', 'after', '--call', 'heat1');
     expect(table.rows[0]).toMatchObject({ faults: [], calls: [{ runs: ['burner', 'blower'] }] });

@@ -7,10 +7,10 @@ const WIDTH = 100;
 const marks = { stop: '■ STOP', warn: '▲', note: '·' } as const;
 
 export function findingLines(findings: readonly Finding[], indent = '  ', units?: Units): string[] {
-  return findings.flatMap((one) => {
-    const where = one.path === undefined ? '' : ` (${one.path})`;
+  return findings.flatMap((finding) => {
+    const where = finding.path === undefined ? '' : ` (${finding.path})`;
     return wrap(
-      `${marks[one.level]} ${findingText(one, units)}${where} [${one.code}]`,
+      `${marks[finding.level]} ${findingText(finding, units)}${where} [${finding.code}]`,
       indent,
       `${indent}  `
     );

@@ -45,9 +45,9 @@ describe('every house of the scenarios', () => {
   it.each(houses)('is matched with every device, each finding under what it means: %s', async (name) => {
     const { thermostats } = await ask<Matches>('match', name);
     const [only] = thermostats;
-    expect(only?.models.map((one) => one.model)).toEqual(CATALOGUE.map((one) => one.id));
+    expect(only?.models.map((model) => model.model)).toEqual(CATALOGUE.map((device) => device.id));
     for (const { verdict, findings } of only?.models ?? []) {
-      const harm = findings.filter((one) => one.aspect === 'damages');
+      const harm = findings.filter((finding) => finding.aspect === 'damages');
       expect(harm.length > 0).toBe(verdict === 'no');
     }
   });
@@ -56,14 +56,16 @@ describe('every house of the scenarios', () => {
     'is planned by every method, and nothing on offer hides what it loses: %s',
     async (name) => {
       const plan = await ask<Plan>('plan', name);
-      expect(plan.options.map((one) => one.method).sort()).toEqual([...METHOD_IDS].sort());
+      expect(plan.options.map((option) => option.method).sort()).toEqual([...METHOD_IDS].sort());
       for (const option of plan.options.filter((one) => one.verdict !== 'no')) {
-        expect(option.findings.filter((one) => one.level === 'stop' && option.method !== 'none')).toEqual([]);
-        for (const row of option.proof?.worlds.flatMap((one) => one.rows) ?? []) {
+        expect(
+          option.findings.filter((finding) => finding.level === 'stop' && option.method !== 'none')
+        ).toEqual([]);
+        for (const row of option.proof?.worlds.flatMap((world) => world.rows) ?? []) {
           const said = option.findings.some(
-            (one) =>
-              one.code === 'function-lost' &&
-              requestsOf(row.call).some((ask) => one.because.includes(`call:${ask}`))
+            (finding) =>
+              finding.code === 'function-lost' &&
+              requestsOf(row.call).some((ask) => finding.because.includes(`call:${ask}`))
           );
           // What is said of a part of a call is not lost in each call that has that part: the fan runs with the heat all the same.
           if (row.lost.length > 0 || !isCombined(row.call))
@@ -79,7 +81,9 @@ describe('every house of the scenarios', () => {
     'is left alone where it is dangerous: %s',
     async (name) => {
       const plan = await ask<Plan>('plan', name);
-      expect(plan.options.filter((one) => one.verdict !== 'no').map((one) => one.method)).toEqual(['none']);
+      expect(plan.options.filter((option) => option.verdict !== 'no').map((option) => option.method)).toEqual(
+        ['none']
+      );
       expect(plan.moves).toEqual([]);
     }
   );

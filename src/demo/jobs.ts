@@ -19,7 +19,7 @@ export const DEMO_JOBS: readonly { readonly file: string; readonly job: Job }[] 
         ...SCHOOLHOUSE,
         id: makeId('job', `schoolhouse-${rest}`),
         name: `The old schoolhouse: ${thermostat.name.toLowerCase()}`,
-        equipment: SCHOOLHOUSE.equipment.filter((one) => thermostat.equipment.includes(one.id)),
+        equipment: SCHOOLHOUSE.equipment.filter((machine) => thermostat.equipment.includes(machine.id)),
         thermostats: [thermostat]
       }
     };

@@ -65,7 +65,7 @@ describe('a file that is chosen', () => {
 describe('a proof in one line', () => {
   const of = (at: number) => {
     const plan = planFor(SCHOOLHOUSE, SCHOOLHOUSE.thermostats[at]!);
-    return plan.options.find((one) => one.method === plan.taken)!.proof!;
+    return plan.options.find((option) => option.method === plan.taken)!.proof!;
   };
 
   it('says how many calls were solved, and between what the thermostat gets, at the worst as well', () => {
@@ -76,13 +76,13 @@ describe('a proof in one line', () => {
 
   it('leaves the worst out where nominal values fail already', () => {
     const [world] = of(0).worlds;
-    const rows = world!.rows.map((one) => ({ ...one, voltsLow: null, voltsHigh: null }));
+    const rows = world!.rows.map((row) => ({ ...row, voltsLow: null, voltsHigh: null }));
     expect(callsText({ ...of(0), worlds: [{ ...world!, rows }] })).toMatch(/at the thermostat$/);
   });
 
   it('says in how many ways, where the system is not settled, and no volts where none is fed', () => {
     const [world] = of(0).worlds;
-    const unfed = { ...world!, rows: world!.rows.map((one) => ({ ...one, voltsAfter: null })) };
+    const unfed = { ...world!, rows: world!.rows.map((row) => ({ ...row, voltsAfter: null })) };
     expect(callsText({ ...of(0), worlds: [unfed, unfed] })).toBe('5 calls solved, 2 ways each');
   });
 });

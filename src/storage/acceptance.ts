@@ -66,7 +66,7 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
         store.save(record('elm', 'a'), 1, NO_HISTORY),
         store.save(record('elm', 'b'), 1, NO_HISTORY)
       ]);
-      expect(results.filter((one) => one.ok)).toHaveLength(1);
+      expect(results.filter((result) => result.ok)).toHaveLength(1);
     });
 
     it('forgets a job that was removed', async () => {

@@ -79,7 +79,7 @@ export function summaryOf({ job, saved }: Pick<JobRecord, 'job' | 'saved'>): Job
 
 /** The photos that a job shows. */
 export function photosOf(job: Pick<Job, 'thermostats'>): PhotoId[] {
-  return job.thermostats.flatMap((one) => one.photos.map((photo) => photo.id));
+  return job.thermostats.flatMap((thermostat) => thermostat.photos.map((photo) => photo.id));
 }
 
 /** Photos of the first job that none of the others shows. */

@@ -111,6 +111,6 @@ function buffersOf(result: TaskResult): ArrayBuffer[] {
   const arrays =
     'rows' in result
       ? [result.rows, result.runs, result.volts, result.flags]
-      : result.calls.map((one) => one.volts);
+      : result.calls.map((call) => call.volts);
   return [...new Set(arrays.map((one) => one.buffer as ArrayBuffer))].filter((one) => one.byteLength > 0);
 }

@@ -10,7 +10,7 @@ import { worldOf } from '$core/houses/hand-wired';
 import { clientOf } from './client';
 import { inThisThread } from './queue';
 
-const bigger = FERRY_HOUSE.equipment.map((one) => ({ ...one, plannedVa: 50 }));
+const bigger = FERRY_HOUSE.equipment.map((machine) => ({ ...machine, plannedVa: 50 }));
 
 /** A clock that moves on by a millisecond whenever it is looked at: slices end, and nothing hangs on the machine. */
 function surroundings() {
@@ -32,7 +32,7 @@ describe('work in another thread', () => {
     expect(outcome.result).toEqual(finish(direct));
     expect(shares.length).toBeGreaterThan(1);
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
-    expect(shares.every((one) => one > 0 && one < 1)).toBe(true);
+    expect(shares.every((share) => share > 0 && share < 1)).toBe(true);
   });
 
   it('keeps two tasks apart', async () => {

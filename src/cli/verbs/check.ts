@@ -11,7 +11,7 @@ export async function check({ file }: Arguments): Promise<Outcome> {
   const job = await loadJob(file);
   if (!isJob(job)) return job;
   const findings = recordFindings(job);
-  const conductors = job.thermostats.reduce((sum, one) => sum + one.conductors.length, 0);
+  const conductors = job.thermostats.reduce((sum, thermostat) => sum + thermostat.conductors.length, 0);
   const held = `${counted(job.thermostats.length, 'thermostat', 'thermostats')}, ${counted(conductors, 'wire', 'wires')}`;
   const head = `${job.name}: the file holds. ${held}.`;
   return {

@@ -11,12 +11,15 @@ import { findingLines, table, wrap } from '../page';
 export async function identify({ file }: Arguments): Promise<Outcome> {
   const job = await loadJob(file);
   if (!isJob(job)) return job;
-  const results = job.thermostats.map((one) => ({ name: one.name, result: identifySystem(job, one) }));
+  const results = job.thermostats.map((thermostat) => ({
+    name: thermostat.name,
+    result: identifySystem(job, thermostat)
+  }));
   return {
     kind: 'result',
-    json: { thermostats: results.map((one) => identifyReport(one.result)) },
+    json: { thermostats: results.map((result) => identifyReport(result.result)) },
     page: results
-      .flatMap((one) => [...pageOf(one.name, one.result), ''])
+      .flatMap((result) => [...pageOf(result.name, result.result), ''])
       .join('\n')
       .trimEnd()
   };

@@ -11,7 +11,10 @@ import { findingLines } from '../page';
 export async function match({ file }: Arguments): Promise<Outcome> {
   const job = await loadJob(file);
   if (!isJob(job)) return job;
-  const results = job.thermostats.map((one) => ({ thermostat: one, matches: matchAll(job, one) }));
+  const results = job.thermostats.map((thermostat) => ({
+    thermostat: thermostat,
+    matches: matchAll(job, thermostat)
+  }));
   const page = results.flatMap(({ thermostat, matches }) => [
     thermostat.name,
     ...matches.flatMap((one) => [

@@ -17,7 +17,9 @@ export function planAll(job: Job): Outcome {
 
 function pageOf(job: Job, together: Together): string {
   const { minutes, minutesApart, cost } = together;
-  const nameOf = new Map<string, string>(job.thermostats.map((one) => [one.id, one.name]));
+  const nameOf = new Map<string, string>(
+    job.thermostats.map((thermostat) => [thermostat.id, thermostat.name])
+  );
   return [
     ...together.places.map(
       ({ thermostat, device, option }) =>
@@ -38,11 +40,11 @@ function pageOf(job: Job, together: Together): string {
     '',
     'Parts:',
     ...together.parts
-      .filter((one) => one.run === undefined)
+      .filter((part) => part.run === undefined)
       .map((part) => `  ${quantityText(part.quantity, part.unit)}: ${part.name} ($${part.cost})`),
     ...together.cuts.rolls.flatMap((roll) =>
       wrap(
-        `roll of ${roll.lengthM} m, ${roll.conductors} conductors, ${roll.gauge} AWG ($${roll.cost}): ${roll.runs.map((one) => `${one.lengthM} m for ${one.for}`).join(', ')}; ${roll.restM} m left`,
+        `roll of ${roll.lengthM} m, ${roll.conductors} conductors, ${roll.gauge} AWG ($${roll.cost}): ${roll.runs.map((run) => `${run.lengthM} m for ${run.for}`).join(', ')}; ${roll.restM} m left`,
         '  ',
         '    '
       )

@@ -42,7 +42,7 @@ export function planFromArguments(
   const plan = planFor(job, thermostat, { device, method, variant: args.variant ?? null });
   const option = plan.options.find((one) => one.method === method);
   if (args.variant !== undefined && option?.variant?.id !== args.variant) {
-    const known = option?.variants.map((one) => one.id).join(', ');
+    const known = option?.variants.map((variant) => variant.id).join(', ');
     return wrongUse(
       `No variant ${args.variant} of that method; known: ${known || 'none, or name a --method'}.`
     );
@@ -90,7 +90,7 @@ function optionLines(option: PlannedOption): string[] {
 }
 
 function rows(made: Plan): string[] {
-  const taken = made.options.find((one) => one.method === made.taken);
+  const taken = made.options.find((option) => option.method === made.taken);
   const [world] = taken?.proof?.worlds ?? [];
   if (!world) return [];
   return [

@@ -55,13 +55,13 @@ function pageOf(thermostat: string, which: WiringState, { calls, findings }: Pow
     json: simulateReport(
       thermostat,
       which,
-      calls.map((one) => callReport(one.result, one.findings)),
+      calls.map((call) => callReport(call.result, call.findings)),
       findings
     ),
     page: [
       `${thermostat}, wiring ${which}`,
       ...(rows.length > 0 ? table([['call', 'runs', 'thermostat', 'supplies'], ...rows]) : []),
-      ...findingLines([...findings, ...calls.flatMap((one) => one.findings)])
+      ...findingLines([...findings, ...calls.flatMap((call) => call.findings)])
     ].join('\n')
   };
 }

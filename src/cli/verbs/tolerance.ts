@@ -60,14 +60,14 @@ function pageOf(thermostat: string, wiring: string, result: ToleranceResult): Ou
       `${thermostat}, wiring ${wiring}: ${result.draws} draws, seed ${result.seed}`,
       ...table([
         ['call', '5 %', 'middle', '95 %', 'below window', 'above', 'a load dead'],
-        ...calls.map((one) => [
-          one.call,
-          volts(one.low),
-          volts(one.middle),
-          volts(one.high),
-          percent(one.below),
-          percent(one.above),
-          percent(one.dead)
+        ...calls.map((call) => [
+          call.call,
+          volts(call.low),
+          volts(call.middle),
+          volts(call.high),
+          percent(call.below),
+          percent(call.above),
+          percent(call.dead)
         ])
       ])
     ].join('\n')

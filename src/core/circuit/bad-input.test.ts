@@ -10,7 +10,7 @@ import type { Wiring } from '../wiring/graph';
 import { running } from './expected';
 import { simulate } from './simulate';
 
-const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
 const world = worldOf('furnace-ac');
 const clip = linkOf('wall', 'th.RH', 'th.RC');
 const marks = ['R', 'C', 'W', 'Y', 'G'];
@@ -29,12 +29,12 @@ function whole(more: Partial<Wiring> = {}): Wiring {
 
 describe('a record that no house has', () => {
   it('counts a conductor of no length as its two joints', () => {
-    const none = whole({ strands: whole().strands.map((one) => ({ ...one, ohms: 0 })) });
+    const none = whole({ strands: whole().strands.map((strand) => ({ ...strand, ohms: 0 })) });
     expect(simulate(none, world, 'cool1')).toMatchObject({ ok: true, result: { thermostatFed: true } });
   });
 
   it('names the conductor of negative length', () => {
-    const strands = whole().strands.map((one) => (one.id === 'y' ? { ...one, ohms: -0.3 } : one));
+    const strands = whole().strands.map((strand) => (strand.id === 'y' ? { ...strand, ohms: -0.3 } : strand));
     expect(simulate(whole({ strands }), world, 'cool1')).toMatchObject({ ok: false, at: 'y' });
   });
 
@@ -51,7 +51,7 @@ describe('a record that no house has', () => {
       'idle'
     );
     if (!solved.ok) throw new Error(solved.why);
-    expect(harmFindings(solved.result).map((one) => one.code)).toContain('transformer-overloaded');
+    expect(harmFindings(solved.result).map((finding) => finding.code)).toContain('transformer-overloaded');
   });
 
   it('solves five hundred conductors side by side', () => {
@@ -89,11 +89,11 @@ describe('a record that no house has', () => {
 
   it('takes the thinnest gauge and a long run where nothing is recorded, and says so', () => {
     const [base] = SCHOOLHOUSE.thermostats;
-    const cables = base!.cables.map((one) => ({ ...one, gauge: null, lengthM: null }));
+    const cables = base!.cables.map((cable) => ({ ...cable, gauge: null, lengthM: null }));
     const thermostat = { ...base!, cables };
     const plan = planFor({ ...SCHOOLHOUSE, thermostats: [thermostat] }, thermostat);
-    const taken = plan.options.find((one) => one.method === plan.recommended);
-    expect(taken?.findings.map((one) => one.code)).toContain('values-assumed');
+    const taken = plan.options.find((option) => option.method === plan.recommended);
+    expect(taken?.findings.map((finding) => finding.code)).toContain('values-assumed');
     const volts = (which: typeof plan) =>
       powerPlan(which, 'after', 'cool1').calls[0]?.result.thermostatVolts ?? 0;
     expect(volts(plan)).toBeLessThan(volts(planFor(SCHOOLHOUSE, base!)));

@@ -68,10 +68,10 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
   const { elements } = netlist;
   const structure = structureOf(elements, netlist.grounds);
   const places = (wanted: (element: Element) => boolean) =>
-    Int32Array.from(elements.flatMap((one, at) => (wanted(one) ? [at] : [])));
+    Int32Array.from(elements.flatMap((element, at) => (wanted(element) ? [at] : [])));
   const size = elements.length;
-  const diodes = places((one) => one.kind === 'diode');
-  const senses = places((one) => one.kind === 'sense');
+  const diodes = places((element) => element.kind === 'diode');
+  const senses = places((element) => element.kind === 'sense');
   const halfWaves = diodes.length + senses.length > 0;
   const n = structure.nodes.length;
   const circuit: Circuit = {
@@ -94,17 +94,19 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
       scale: new Float64Array(n)
     },
     switching: places(switches),
-    sources: places((one) => one.kind === 'source'),
-    coils: places((one) => one.kind === 'coil'),
+    sources: places((element) => element.kind === 'source'),
+    coils: places((element) => element.kind === 'coil'),
     senses,
-    fuses: places((one) => one.kind === 'fuse'),
+    fuses: places((element) => element.kind === 'fuse'),
     diodes,
-    requestBits: Int32Array.from(elements, (one) =>
-      one.kind === 'call-contact' ? one.requests.reduce((bits, request) => bits | bitOf(request), 0) : 0
+    requestBits: Int32Array.from(elements, (element) =>
+      element.kind === 'call-contact'
+        ? element.requests.reduce((bits, request) => bits | bitOf(request), 0)
+        : 0
     ),
-    placeOf: new Map(elements.map((one, at) => [one.id, at]))
+    placeOf: new Map(elements.map((element, at) => [element.id, at]))
   };
-  elements.forEach((one, at) => setElement(circuit, at, one));
+  elements.forEach((element, at) => setElement(circuit, at, element));
   return circuit;
 }
 

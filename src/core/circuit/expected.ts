@@ -62,5 +62,5 @@ function valve(world: MachineWorld, when: 'O' | 'B'): LoadId[] {
 
 /** The loads that run in a result. */
 export function running(loads: readonly { readonly id: LoadId; readonly energised: boolean }[]): LoadId[] {
-  return loads.filter((one) => one.energised).map((one) => one.id);
+  return loads.filter((load) => load.energised).map((load) => load.id);
 }

@@ -11,7 +11,7 @@ function house(lengthM: number, transformerVa = 40): Wiring {
   return wiringFrom({
     devices: [
       thermostatOf(
-        CATALOGUE.find((one) => one.id === 'de-fellgate')!,
+        CATALOGUE.find((device) => device.id === 'de-fellgate')!,
         'th'
       ),
       boardOf('eq', ['R', 'C', 'W', 'Y', 'G'], { transformerVa })
@@ -39,7 +39,7 @@ describe('the moment of pulling in', () => {
 
   it('names the contactor that cannot pull in on a small transformer and a long cable, though it would hold', () => {
     const { inrush, loads } = cooling(house(150, 20));
-    expect(loads.find((one) => one.id === 'compressor')?.energised).toBe(true);
+    expect(loads.find((load) => load.id === 'compressor')?.energised).toBe(true);
     expect(inrush.weak.map((coil) => coil.id)).toContain('eq:coil-Y1');
   });
 

@@ -35,7 +35,7 @@ export function poweredIslands(circuit: Circuit): Island[] {
     bySource.set(island, [...(bySource.get(island) ?? []), netlist.elements[at] as Source]);
   }
   return [...bySource.values()].map((own) => {
-    const classes = new Set(own.map((one) => classOfVolts(one.nominalVolts)));
+    const classes = new Set(own.map((source) => classOfVolts(source.nominalVolts)));
     const [first] = classes;
     return {
       voltageClass: classes.size === 1 && first ? first : 'unknown',

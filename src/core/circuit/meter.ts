@@ -18,9 +18,11 @@ export function meterOf(relays: Relays): Meter {
   const { numberOf } = circuit.structure;
   const re = circuit.numbers.xRe.slice();
   const im = circuit.numbers.xIm.slice();
-  const nodes = waves ? { nodes: waves.nodes.map((one) => one.slice()), sensed: waves.sensed.slice() } : null;
+  const nodes = waves
+    ? { nodes: waves.nodes.map((node) => node.slice()), sensed: waves.sensed.slice() }
+    : null;
   const islands = islandsOf(circuit);
-  const amps = new Map(circuit.netlist.elements.map((one, at) => [one.id, elementAmps(relays, at)]));
+  const amps = new Map(circuit.netlist.elements.map((element, at) => [element.id, elementAmps(relays, at)]));
   const island = (node: string) => {
     const number = numberOf.get(node);
     return number === undefined ? undefined : islands[number];

@@ -60,8 +60,11 @@ export function netlistOf(recorded: Wiring, world: World): Netlist | null {
 }
 
 function usedTerminals(wiring: Wiring): Set<TerminalId> {
-  const ends = wiring.strands.flatMap((one) => [landedTerminal(one.near), landedTerminal(one.far)]);
-  return new Set([...ends.filter((one) => one !== null), ...wiring.links.flatMap((one) => [one.a, one.b])]);
+  const ends = wiring.strands.flatMap((strand) => [landedTerminal(strand.near), landedTerminal(strand.far)]);
+  return new Set([
+    ...ends.filter((end) => end !== null),
+    ...wiring.links.flatMap((link) => [link.a, link.b])
+  ]);
 }
 
 /** A tie from the common of every further source to that of the first; the supply case says whether it is there. */
@@ -78,12 +81,14 @@ function earthTies(elements: readonly Element[]): Element[] {
 }
 
 export function sourcesOf(elements: readonly Element[]): Source[] {
-  return elements.filter((one): one is Source => one.kind === 'source');
+  return elements.filter((element): element is Source => element.kind === 'source');
 }
 
 function withUpset(elements: Element[], upset: Upset): Element[] {
-  if (upset.kind === 'open') return elements.filter((one) => one.id !== upset.element);
-  return elements.map((one) =>
-    one.id === upset.element && one.kind === 'source' ? { ...one, ohms: one.ohms * WEAK } : one
+  if (upset.kind === 'open') return elements.filter((element) => element.id !== upset.element);
+  return elements.map((element) =>
+    element.id === upset.element && element.kind === 'source'
+      ? { ...element, ohms: element.ohms * WEAK }
+      : element
   );
 }

@@ -216,8 +216,8 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     call,
     supplyCase,
     feeds,
-    thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((one) => one.volts)),
-    thermostatFed: feeds.length === 0 ? null : feeds.every((one) => one.fed),
+    thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((feed) => feed.volts)),
+    thermostatFed: feeds.length === 0 ? null : feeds.every((feed) => feed.fed),
     supplies: suppliesOf(relays),
     islands: poweredIslands(circuit),
     tied: tiedSupplies(circuit.netlist, circuit),
@@ -296,11 +296,11 @@ function tiedSupplies(netlist: Netlist, circuit: Circuit): [PartRef, PartRef][] 
   });
   const joined = (one: Source, other: Source) =>
     [one.a, one.b].some((node) => [other.a, other.b].some((far) => find(node) === find(far)));
-  return sources.flatMap((one, index) =>
+  return sources.flatMap((source, index) =>
     sources
       .slice(index + 1)
-      .filter((other) => joined(one, other))
-      .map((other): [PartRef, PartRef] => [partRef(one), partRef(other)])
+      .filter((other) => joined(source, other))
+      .map((other): [PartRef, PartRef] => [partRef(source), partRef(other)])
   );
 }
 

@@ -17,7 +17,7 @@ import { toleranceRun } from './tolerance';
 
 const classroom = plannedHouse(
   SCHOOLHOUSE,
-  SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom')!
+  SCHOOLHOUSE.thermostats.find((thermostat) => thermostat.id === 'th-classroom')!
 );
 const houses: [string, PoweredHouse][] = [
   ['a planned classroom', classroom],
@@ -33,7 +33,7 @@ function reading({ wiring, world }: PoweredHouse, call: Call, corner?: CornerId)
 }
 
 const amps = (where: PoweredHouse, call: Call, corner?: CornerId) =>
-  Math.max(...reading(where, call, corner).supplies.map((one) => one.amps));
+  Math.max(...reading(where, call, corner).supplies.map((supply) => supply.amps));
 
 describe('the corners of all tolerances', () => {
   it.each(houses)('hold every house that is drawn between them: %s', (_, where) => {
@@ -85,13 +85,13 @@ describe('the corners of all tolerances', () => {
       world: worldOf('furnace'),
       wiring: {
         ...twoSupplyHouse().wiring,
-        devices: twoSupplyHouse().wiring.devices.map((one) =>
-          one.id === 'eq' ? boardOf('eq', ['R', 'C', 'W', 'G'], { transformerVa }) : one
+        devices: twoSupplyHouse().wiring.devices.map((device) =>
+          device.id === 'eq' ? boardOf('eq', ['R', 'C', 'W', 'G'], { transformerVa }) : device
         )
       }
     });
     const burner = (va: number | null, corner?: CornerId) =>
-      reading(with_(va), 'heat1', corner).loads.find((one) => one.id === 'burner')!.volts;
+      reading(with_(va), 'heat1', corner).loads.find((load) => load.id === 'burner')!.volts;
     expect(burner(null)).toBe(burner(40));
     expect(burner(null, 'weak')).toBeCloseTo(burner(20, 'weak'), 9);
     expect(burner(null, 'weak')).toBeLessThan(burner(40, 'weak') - 1);

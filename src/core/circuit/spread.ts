@@ -107,7 +107,7 @@ const CORNERS: Readonly<Record<CornerId, Spread>> = {
 /** Puts the values of a corner in, or the nominal ones; nothing is done where they stand already. */
 export function putCorner(circuit: Circuit, corner: CornerId | null): void {
   if (circuit.kept.corner === corner) return;
-  if (corner === null) circuit.netlist.elements.forEach((one, at) => setValues(circuit, at, one));
+  if (corner === null) circuit.netlist.elements.forEach((element, at) => setValues(circuit, at, element));
   else spreadValues(circuit, CORNERS[corner]);
   circuit.kept.corner = corner;
 }
@@ -124,10 +124,10 @@ export function spreadValues(circuit: Circuit, spread: Spread): void {
   }
 }
 
-function spreadSource(circuit: Circuit, at: number, one: Source, mains: number, spread: Spread): void {
-  const unread = spread.smallest && one.leastVa < one.ratedVa;
-  const ohms = unread ? transformerOhms(one.leastVa) : one.ohms;
-  circuit.emf[at] = one.volts * mains;
+function spreadSource(circuit: Circuit, at: number, source: Source, mains: number, spread: Spread): void {
+  const unread = spread.smallest && source.leastVa < source.ratedVa;
+  const ohms = unread ? transformerOhms(source.leastVa) : source.ohms;
+  circuit.emf[at] = source.volts * mains;
   setImpedance(circuit, at, Math.max(ohms * spread.value('transformerOhms'), 1e-7), 0);
 }
 

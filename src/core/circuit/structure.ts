@@ -48,14 +48,14 @@ export function switches(element: Element): boolean {
 }
 
 export function structureOf(elements: readonly Element[], grounds: readonly string[]): Structure {
-  const names = [...new Set(elements.flatMap((one) => [one.a, one.b]))];
+  const names = [...new Set(elements.flatMap((element) => [element.a, element.b]))];
   const ranks = ranksOf(elements, grounds, names);
   const { order, columns } = eliminate(elements, names, ranks);
   const nodes = order.map((at) => names[at] as string);
   const numberOf = new Map(nodes.map((name, number) => [name, number]));
   const place = layOut(columns);
-  const a = Int32Array.from(elements, (one) => numberOf.get(one.a) ?? 0);
-  const b = Int32Array.from(elements, (one) => numberOf.get(one.b) ?? 0);
+  const a = Int32Array.from(elements, (element) => numberOf.get(element.a) ?? 0);
+  const b = Int32Array.from(elements, (element) => numberOf.get(element.b) ?? 0);
   const coupling = Int32Array.from(elements, (_, at) => {
     const [one, other] = [a[at] ?? 0, b[at] ?? 0];
     return one === other ? -1 : place.slotOf(Math.max(one, other), Math.min(one, other));
@@ -81,7 +81,7 @@ function ranksOf(
   grounds: readonly string[],
   names: readonly string[]
 ): number[] {
-  const touched = new Set(elements.filter(switches).flatMap((one) => [one.a, one.b]));
+  const touched = new Set(elements.filter(switches).flatMap((element) => [element.a, element.b]));
   return names.map((name) => (grounds.includes(name) ? 2 : touched.has(name) ? 1 : 0));
 }
 

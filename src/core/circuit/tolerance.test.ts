@@ -11,7 +11,7 @@ import { toleranceRun, type ToleranceResult } from './tolerance';
 const classroom = () =>
   plannedHouse(
     SCHOOLHOUSE,
-    SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom')!
+    SCHOOLHOUSE.thermostats.find((thermostat) => thermostat.id === 'th-classroom')!
   );
 
 function runOf({ wiring, world }: PoweredHouse, draws = 400, seed = 1) {
@@ -49,7 +49,7 @@ describe('the tolerance run', () => {
   });
 
   it('shows the share of houses in which a long thin cable starves the thermostat', () => {
-    const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+    const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
     const thin: PoweredHouse = {
       world: worldOf('furnace'),
       wiring: wiringFrom({

@@ -19,7 +19,7 @@ import type { Call } from '../trade/calls';
 import { terminalId, type Board, type Device, type Upset, type WireLink, type Wiring } from '../wiring/graph';
 import type { World } from './world';
 
-const facts = (id: string) => CATALOGUE.find((one) => one.id === id)!;
+const facts = (id: string) => CATALOGUE.find((device) => device.id === id)!;
 const plain = thermostatOf(facts('de-fellgate'), 'th');
 const clip = linkOf('wall', terminalId('th', 'RH'), terminalId('th', 'RC'));
 

@@ -75,8 +75,8 @@ function lowSide(device: NewThermostat, { used }: Switching): TerminalId | null 
   const common = screwThat(device, 'C')?.id ?? null;
   if (device.facts.supply !== 'self-charging') return common;
   if (common !== null && used.has(common)) return common;
-  const calls = device.screws.filter((one) => ['W1', 'Y1', 'G'].includes(one.means[0] ?? ''));
-  return calls.find((one) => used.has(one.id))?.id ?? common;
+  const calls = device.screws.filter((screw) => ['W1', 'Y1', 'G'].includes(screw.means[0] ?? ''));
+  return calls.find((call) => used.has(call.id))?.id ?? common;
 }
 
 export function oldThermostat(device: OldThermostat, state: Switching): Fragment {
@@ -152,7 +152,7 @@ function halfWave(role: 'compressor1' | 'fan', body: Body, combined: TerminalId)
 
 /** RH and RC joined inside by set-up, where there is one supply. */
 function joinedRails(body: Body): Resistor[] {
-  const [first, ...others] = body.screws.filter((one) => ['R', 'RH', 'RC'].includes(one.means[0] ?? ''));
+  const [first, ...others] = body.screws.filter((screw) => ['R', 'RH', 'RC'].includes(screw.means[0] ?? ''));
   return others.map((screw) => ({
     kind: 'resistor',
     of: 'joint',

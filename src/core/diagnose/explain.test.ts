@@ -12,7 +12,7 @@ const world = worldOf('furnace-ac');
 const whole: Wiring = wiringFrom({
   devices: [
     thermostatOf(
-      CATALOGUE.find((one) => one.id === 'de-fellgate')!,
+      CATALOGUE.find((device) => device.id === 'de-fellgate')!,
       'th'
     ),
     boardOf('eq', ['R', 'C', 'W', 'Y', 'G'], { name: 'the furnace' })

@@ -87,12 +87,14 @@ function capital(text: string): string {
 
 function whyNot(load: LoadId, { wiring, world, result, meter }: Solved): string {
   const sound = netlistOf({ ...wiring, upsets: [] }, world);
-  const now = new Set(netlistOf(wiring, world)?.elements.map((one) => one.id));
+  const now = new Set(netlistOf(wiring, world)?.elements.map((element) => element.id));
   const coils = (sound?.loads ?? [])
     .filter((rule) => rule.load === load)
     .flatMap((rule) =>
       rule.coils.flatMap(
-        (id) => sound?.elements.find((one): one is Coil => one.id === id && one.kind === 'coil') ?? []
+        (id) =>
+          sound?.elements.find((element): element is Coil => element.id === id && element.kind === 'coil') ??
+          []
       )
     );
   const called = requestsOf(result.call).flatMap((request) => rolesCalled(request, world));
@@ -129,13 +131,19 @@ function displayReasons({ wiring, world, result, meter }: Solved): string[] {
   if (volts > DEAD)
     return [`The thermostat gets ${volts.toFixed(1)} V at its electronics: outside its window.`];
   const fed = netlistOf({ ...wiring, upsets: [] }, world)?.fed[0];
-  const sound = netlistOf({ ...wiring, upsets: [] }, world)?.elements.find((one) => one.id === fed?.element);
-  const commons = readIn(wiring, world.family).devices.flatMap((one) =>
-    one.kind === 'board' ? [commonNode(one)] : isSupply(one) ? [screwThat(one, 'C')?.id ?? ''] : []
+  const sound = netlistOf({ ...wiring, upsets: [] }, world)?.elements.find(
+    (element) => element.id === fed?.element
+  );
+  const commons = readIn(wiring, world.family).devices.flatMap((device) =>
+    device.kind === 'board'
+      ? [commonNode(device)]
+      : isSupply(device)
+        ? [screwThat(device, 'C')?.id ?? '']
+        : []
   );
   if (!sound) return ['The display is dark.'];
   if (commons.some((common) => (meter.volts(sound.a, common) ?? 0) >= DEAD))
     return [`The display is dark: its hot side is there, and no common reaches it.`];
-  if (result.supplies.some((one) => one.fuseOpen)) return ['The display is dark: a fuse has opened.'];
+  if (result.supplies.some((supply) => supply.fuseOpen)) return ['The display is dark: a fuse has opened.'];
   return ['The display is dark: no hot side reaches it.'];
 }

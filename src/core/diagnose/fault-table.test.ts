@@ -49,19 +49,21 @@ describe('laid over one circuit', () => {
     const faults = faultsFor(house);
     const chance = chanceFrom(7);
     const rows = table.rows.length / 2;
-    const picked = new Set([...faults.keys()].map((one) => one + 1));
+    const picked = new Set([...faults.keys()].map((key) => key + 1));
     while (picked.size < Math.min(rows, faults.length + 250)) picked.add(Math.floor(chance.next() * rows));
     for (const row of picked) {
       const hit = [table.rows[2 * row]!, table.rows[2 * row + 1]!]
         .filter((one) => one >= 0)
         .map((one) => faults[one]!);
       const wiring = hit.reduce((before, fault) => fault.apply(before), house.wiring);
-      const label = hit.map((one) => one.id).join(' + ');
+      const label = hit.map((fault) => fault.id).join(' + ');
       table.calls.forEach((call, column) => {
         const at = row * table.calls.length + column;
-        const sources = netlistOf(house.wiring, house.world)!.elements.filter((one) => one.kind === 'source');
-        const solved = supplyCases(sources.length).map((one) => {
-          const made = simulate(wiring, house.world, call, one);
+        const sources = netlistOf(house.wiring, house.world)!.elements.filter(
+          (element) => element.kind === 'source'
+        );
+        const solved = supplyCases(sources.length).map((supplyCase) => {
+          const made = simulate(wiring, house.world, call, supplyCase);
           if (!made.ok) throw new Error(`${label}: ${made.why}`);
           return made.result;
         });
@@ -72,10 +74,10 @@ describe('laid over one circuit', () => {
           table.loads.map((_, bit) => ((table.runs[at]! >> bit) & 1) === 1),
           `${label} ${call}`
         ).toEqual(running);
-        const least = Math.min(...solved.map((one) => one.thermostatVolts ?? NaN));
+        const least = Math.min(...solved.map((result) => result.thermostatVolts ?? NaN));
         if (!Number.isNaN(least)) expect(table.volts[at]!, `${label} ${call}`).toBeCloseTo(least, 3);
         expect((table.flags[at]! & FLAGS.fuseOpen) > 0, `${label} ${call}`).toBe(
-          solved.some((one) => one.supplies.some((supply) => supply.fuseOpen))
+          solved.some((result) => result.supplies.some((supply) => supply.fuseOpen))
         );
       });
     }
@@ -95,18 +97,24 @@ describe('what single faults do', () => {
   });
 
   it('kills one function with one loose conductor, and the display with a loose common', () => {
-    const spare = table.faults.find((one) => one.kind === 'conductor-loose' && one.says.includes('green'))!;
+    const spare = table.faults.find(
+      (fault) => fault.kind === 'conductor-loose' && fault.says.includes('green')
+    )!;
     expect(cell(table, spare.id, 'heat1')).toMatchObject({ runs: ['blower', 'burner'], volts: 0 });
-    const cooling = table.faults.find((one) => one.kind === 'conductor-loose' && one.says.includes('blue'))!;
+    const cooling = table.faults.find(
+      (fault) => fault.kind === 'conductor-loose' && fault.says.includes('blue')
+    )!;
     expect(cell(table, cooling.id, 'cool1').runs).toEqual(['blower']);
   });
 
   it('opens the fuse when a hot conductor touches common', () => {
-    const shorts = table.faults.filter((one) => one.kind === 'short-to-common');
-    const idle = shorts.map((one) => cell(table, one.id, 'idle').fuseOpen);
+    const shorts = table.faults.filter((fault) => fault.kind === 'short-to-common');
+    const idle = shorts.map((short) => cell(table, short.id, 'idle').fuseOpen);
     expect(idle.filter(Boolean)).toHaveLength(1);
     expect(
-      shorts.some((one) => cell(table, one.id, 'cool1').fuseOpen && !cell(table, one.id, 'idle').fuseOpen)
+      shorts.some(
+        (short) => cell(table, short.id, 'cool1').fuseOpen && !cell(table, short.id, 'idle').fuseOpen
+      )
     ).toBe(true);
   });
 
@@ -119,7 +127,7 @@ describe('what single faults do', () => {
 });
 
 it('has a house for every kind of fault', () => {
-  const spread = { ...CATALOGUE.find((one) => one.id === 'de-fellgate')! };
+  const spread = { ...CATALOGUE.find((device) => device.id === 'de-fellgate')! };
   const bench: PoweredHouse = {
     world: worldOf('furnace-ac'),
     wiring: wiringFrom({

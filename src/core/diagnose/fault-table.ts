@@ -116,7 +116,7 @@ function tableFor(
   pairs: boolean
 ): FaultTable {
   const rows: number[] = [-1, -1];
-  faults.forEach((_, one) => rows.push(one, -1));
+  faults.forEach((_, fault) => rows.push(fault, -1));
   if (pairs)
     for (let one = 0; one < faults.length; one += 1)
       for (let other = one + 1; other < faults.length; other += 1) rows.push(one, other);

@@ -8,12 +8,12 @@ import { countMistakes, mistakesOf } from './mistakes';
 
 const { wiring, world } = plannedHouse(
   SCHOOLHOUSE,
-  SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom')!
+  SCHOOLHOUSE.thermostats.find((thermostat) => thermostat.id === 'th-classroom')!
 );
 const run = faultTableRun({ wiring, world, calls: callsOf(world, wiring), pairs: false });
 if ('ok' in run) throw new Error(run.why);
 const mistakes = mistakesOf(finish(run));
-const about = (words: string) => mistakes.find((one) => one.says === words)!;
+const about = (words: string) => mistakes.find((mistake) => mistake.says === words)!;
 
 it('tells what harms from what only shows, and from what nothing shows', () => {
   expect(about('the yellow conductor is loose at the wall')).toMatchObject({
@@ -32,6 +32,8 @@ it('counts each once, harm first in the list', () => {
   const counts = countMistakes(mistakes);
   expect(counts.harming + counts.noticed + counts.hidden).toBe(counts.all);
   expect(counts.harming).toBeGreaterThan(0);
-  expect(mistakes.slice(0, counts.harming).every((one) => one.harms)).toBe(true);
-  expect(mistakes.slice(counts.all - counts.hidden).every((one) => one.shows.length === 0)).toBe(true);
+  expect(mistakes.slice(0, counts.harming).every((mistake) => mistake.harms)).toBe(true);
+  expect(mistakes.slice(counts.all - counts.hidden).every((mistake) => mistake.shows.length === 0)).toBe(
+    true
+  );
 });

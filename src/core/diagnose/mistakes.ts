@@ -30,8 +30,8 @@ export function mistakesOf(table: FaultTable): Mistake[] {
 }
 
 export function countMistakes(mistakes: readonly Mistake[]): MistakeCounts {
-  const harming = mistakes.filter((one) => one.harms).length;
-  const hidden = mistakes.filter((one) => !one.harms && one.shows.length === 0).length;
+  const harming = mistakes.filter((mistake) => mistake.harms).length;
+  const hidden = mistakes.filter((mistake) => !mistake.harms && mistake.shows.length === 0).length;
   return { all: mistakes.length, harming, hidden, noticed: mistakes.length - harming - hidden };
 }
 

@@ -31,13 +31,13 @@ export function overlayOf(
   faults: readonly Fault[]
 ): Overlay | null {
   const elements: Element[] = [...sound.elements];
-  const placeOf = new Map(sound.elements.map((one, at) => [one.id, at]));
+  const placeOf = new Map(sound.elements.map((element, at) => [element.id, at]));
   const extra = new Map<string, number>();
   const edits = faults.map((fault) => {
     const faulted = netlistOf(fault.apply(wiring), world);
     return faulted === null ? null : editFor(sound.elements, faulted.elements, placeOf, extra, elements);
   });
-  if (edits.some((one) => one === null)) return null;
+  if (edits.some((edit) => edit === null)) return null;
   const circuit = circuitOf({ ...sound, elements });
   if (!isCircuit(circuit)) return null;
   for (let at = sound.elements.length; at < elements.length; at += 1) setPresent(circuit, at, false);
@@ -75,10 +75,10 @@ function editFor(
 }
 
 /** Between the same nodes and switched by the same thing: only its values may differ. */
-function sameShape(one: Element, other: Element): boolean {
-  if (one.kind !== other.kind || one.a !== other.a || one.b !== other.b) return false;
-  if (one.kind === 'call-contact' && other.kind === 'call-contact')
-    return one.control === other.control && one.requests.join() === other.requests.join();
+function sameShape(element: Element, other: Element): boolean {
+  if (element.kind !== other.kind || element.a !== other.a || element.b !== other.b) return false;
+  if (element.kind === 'call-contact' && other.kind === 'call-contact')
+    return element.control === other.control && element.requests.join() === other.requests.join();
   return true;
 }
 

@@ -66,8 +66,8 @@ describe('what a judgement was made from', () => {
     for (const thermostat of SCHOOLHOUSE.thermostats) {
       const findings = [
         ...recordFindings(SCHOOLHOUSE),
-        ...matchAll(SCHOOLHOUSE, thermostat).flatMap((one) => one.findings),
-        ...planFor(SCHOOLHOUSE, thermostat).options.flatMap((one) => one.findings)
+        ...matchAll(SCHOOLHOUSE, thermostat).flatMap((match) => match.findings),
+        ...planFor(SCHOOLHOUSE, thermostat).options.flatMap((option) => option.findings)
       ];
       for (const one of findings.flatMap((it) => it.because))
         expect(factOf(SCHOOLHOUSE, thermostat, one).text, JSON.stringify(one)).not.toMatch(

@@ -42,38 +42,38 @@ const gone = (id: string): Fact => ({
   where: null
 });
 
-export function factOf(job: Job, thermostat: Thermostat, one: Ref): Fact {
-  switch (one.kind) {
+export function factOf(job: Job, thermostat: Thermostat, ref: Ref): Fact {
+  switch (ref.kind) {
     case 'call':
       return {
         kind: 'solved',
-        text: `the circuit with ${callName(one.call)} called`,
+        text: `the circuit with ${callName(ref.call)} called`,
         where: { station: 'bench' }
       };
     case 'part':
-      return partFact(job, one);
+      return partFact(job, ref);
     case 'observation':
-      return observationFact(thermostat, one.id);
+      return observationFact(thermostat, ref.id);
     case 'stop':
       return {
         kind: 'answered',
-        text: findStop(one.id)?.ask ?? one.id,
+        text: findStop(ref.id)?.ask ?? ref.id,
         where: { station: 'safe' }
       };
     case 'survey':
-      return { kind: 'answered', text: SURVEY_NAMES[one.id] ?? one.id, where: { station: 'survey' } };
+      return { kind: 'answered', text: SURVEY_NAMES[ref.id] ?? ref.id, where: { station: 'survey' } };
     case 'outlet':
       return recorded(`outlet near the plate: ${thermostat.outlet}`);
     case 'supply':
       return {
         kind: 'recorded',
-        text: `the supply of ${supplyName(job, one.id)}`,
+        text: `the supply of ${supplyName(job, ref.id)}`,
         where: { station: 'safe' }
       };
     case 'screw':
-      return screwFact(job, one.at, one.screw);
+      return screwFact(job, ref.at, ref.screw);
     default:
-      return listedFact(job, thermostat, one);
+      return listedFact(job, thermostat, ref);
   }
 }
 

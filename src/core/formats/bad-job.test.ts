@@ -140,7 +140,7 @@ describe('a job file that does not hold', () => {
     const faults = faultsWith(path, value);
     expect(faults.length).toBeGreaterThan(0);
     expect(
-      faults.some((one) => one.startsWith(said)),
+      faults.some((fault) => fault.startsWith(said)),
       faults.join('\n')
     ).toBe(true);
   });
@@ -156,7 +156,7 @@ describe('a job file that does not hold', () => {
     raw.equipment[0]!['fuseAmps'] = -1;
     raw.thermostats[1]!['outlet'] = 'far';
     const read = readRawJob(raw);
-    const paths = read.ok ? [] : read.faults.map((one) => one.path);
+    const paths = read.ok ? [] : read.faults.map((fault) => fault.path);
     expect(paths).toEqual(expect.arrayContaining(['name', 'equipment[0].fuseAmps', 'thermostats[1].outlet']));
   });
 });

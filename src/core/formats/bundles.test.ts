@@ -44,8 +44,11 @@ describe('labels', () => {
   it('are two for each conductor, each with the terminal of its own end, and blank ones', () => {
     const labels = labelsOf(job, thermostat, 4);
     expect(labels).toHaveLength(thermostat.conductors.length * 2 + 4);
-    expect(labels.slice(0, 2).map((one) => `${one.mark} ${one.end}`)).toEqual(['R wall', 'R equipment']);
-    expect(labels.filter((one) => one.end === 'blank').every((one) => one.mark === '')).toBe(true);
+    expect(labels.slice(0, 2).map((label) => `${label.mark} ${label.end}`)).toEqual([
+      'R wall',
+      'R equipment'
+    ]);
+    expect(labels.filter((label) => label.end === 'blank').every((label) => label.mark === '')).toBe(true);
   });
 
   it('fill as many pages as they need, and carry any text safely', () => {
@@ -80,7 +83,7 @@ describe('a year of weather as CSV', () => {
       year('temperature_c', YEAR_HOURS, (hour) => (hour === 7 ? 'warm' : hour === 9 ? '' : '1')),
       'mast'
     );
-    expect(bad.ok ? [] : bad.faults.map((one) => one.path)).toEqual([
+    expect(bad.ok ? [] : bad.faults.map((fault) => fault.path)).toEqual([
       'line 9, column temperature_c',
       'line 11, column temperature_c'
     ]);

@@ -37,18 +37,18 @@ const MOST_LINES = 200;
 const CONTINUITY = ['untested', 'proven', 'broken'] as const;
 
 export function writeConductors(job: Job, thermostat: Thermostat): string {
-  const rows = thermostat.conductors.map((one) => [
-    one.id,
-    one.cable,
-    one.colour ?? '',
-    one.stripe ?? '',
-    one.position === null ? '' : String(one.position),
-    one.label,
-    one.near.state,
-    terminalText(job, thermostat, one.near),
-    one.far.state,
-    terminalText(job, thermostat, one.far),
-    one.continuity
+  const rows = thermostat.conductors.map((conductor) => [
+    conductor.id,
+    conductor.cable,
+    conductor.colour ?? '',
+    conductor.stripe ?? '',
+    conductor.position === null ? '' : String(conductor.position),
+    conductor.label,
+    conductor.near.state,
+    terminalText(job, thermostat, conductor.near),
+    conductor.far.state,
+    terminalText(job, thermostat, conductor.far),
+    conductor.continuity
   ]);
   const data = rows.map((row) => row.map(guardFormula));
   return `${Papa.unparse({ fields: [...CSV_HEADER], data }, { newline: '\r\n' })}\r\n`;
@@ -133,7 +133,7 @@ class LineReader {
   read(row: Row, line: number): Conductor {
     const cell = (column: Column) => unguardFormula(row[column] ?? '').trim();
     const id = this.id(cell('id'), line);
-    const before = this.thermostat.conductors.find((one) => one.id === id);
+    const before = this.thermostat.conductors.find((conductor) => conductor.id === id);
     return {
       ...(before ?? emptyConductor(id, this.cable(cell('cable'), line))),
       id,
@@ -178,7 +178,10 @@ class LineReader {
   }
 
   private id(text: string, line: number): ConductorId {
-    const fresh = nextId('conductor', [...this.thermostat.conductors.map((one) => one.id), ...this.taken]);
+    const fresh = nextId('conductor', [
+      ...this.thermostat.conductors.map((conductor) => conductor.id),
+      ...this.taken
+    ]);
     const shape = new RegExp(`^${ID_PREFIXES.conductor}-[a-z0-9][a-z0-9-]{0,47}$`);
     if (text !== '' && !shape.test(text))
       this.fault('id', line, `an id such as ${fresh}, or nothing for a new conductor`, text);
@@ -189,13 +192,13 @@ class LineReader {
 
   private cable(text: string, line: number): CableId {
     const found =
-      this.thermostat.cables.find((one) => one.id === text || one.name === text) ??
+      this.thermostat.cables.find((cable) => cable.id === text || cable.name === text) ??
       (text === '' ? this.thermostat.cables[0] : undefined);
     if (!found)
       this.fault(
         'cable',
         line,
-        this.thermostat.cables.map((one) => one.id).join(', ') || 'a cable recorded before',
+        this.thermostat.cables.map((cable) => cable.id).join(', ') || 'a cable recorded before',
         text
       );
     return found?.id ?? ('ca-1' as CableId);
@@ -234,7 +237,7 @@ class LineReader {
         ? this.thermostat.id
         : this.thermostat.equipment[0];
     if (at === undefined) {
-      const known = [...this.thermostat.equipment, ...this.job.places.map((one) => one.id)].join(', ');
+      const known = [...this.thermostat.equipment, ...this.job.places.map((place) => place.id)].join(', ');
       this.fault(`${side}_terminal`, line, `one of ${known || 'the machines of the thermostat'}`, text);
       return [];
     }
@@ -248,9 +251,11 @@ class LineReader {
   }
 
   private placeNamed(id: string): WhereId | undefined {
-    return [this.thermostat.id, ...this.thermostat.equipment, ...this.job.places.map((one) => one.id)].find(
-      (one) => one === id
-    );
+    return [
+      this.thermostat.id,
+      ...this.thermostat.equipment,
+      ...this.job.places.map((place) => place.id)
+    ].find((machine) => machine === id);
   }
 
   /** The screw that is there, or one that comes in with the list. */

@@ -17,7 +17,7 @@ const base = furnaceWithSpare();
 const thermostat: Thermostat = { ...base.thermostat, screws: screwsFrom(PRINTS) };
 const house: Job = {
   ...base.job,
-  equipment: base.job.equipment.map((one) => ({ ...one, screws: screwsFrom(PRINTS) })),
+  equipment: base.job.equipment.map((machine) => ({ ...machine, screws: screwsFrom(PRINTS) })),
   thermostats: [thermostat]
 };
 
@@ -25,7 +25,7 @@ const anyEnd = (at: Thermostat['id'] | Thermostat['equipment'][number]): fc.Arbi
   fc.oneof(
     fc.constantFrom(...END_STATES.filter((one) => one !== 'landed')).map((state) => ({ state, on: [] })),
     fc
-      .constantFrom(...screwsFrom(PRINTS).map((one) => one.id))
+      .constantFrom(...screwsFrom(PRINTS).map((screw) => screw.id))
       .map((screw) => ({ state: 'landed' as const, on: [{ at, screw }] }))
   );
 
@@ -160,7 +160,7 @@ describe('the conductor list', () => {
       conductors: []
     });
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
-    expect(read.screws.map((one) => `${one.at} ${one.screw.id} ${one.screw.mark}`)).toEqual([
+    expect(read.screws.map((screw) => `${screw.at} ${screw.screw.id} ${screw.screw.mark}`)).toEqual([
       'eq-1 sc-aux AUX',
       'eq-1 sc-aux-2 AUX'
     ]);
@@ -177,7 +177,7 @@ describe('the conductor list', () => {
       house,
       thermostat
     );
-    expect(read.ok ? [] : read.faults.map((one) => one.path)).toEqual([
+    expect(read.ok ? [] : read.faults.map((fault) => fault.path)).toEqual([
       'line 2, column colour',
       'line 3, column cable',
       'line 3, column position',

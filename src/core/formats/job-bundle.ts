@@ -54,7 +54,10 @@ export function readBundle(bytes: Uint8Array): BundleRead {
     return refuse('the file', `a ${JOB_NAME} in it`, Object.keys(files).slice(0, 5).join(', ') || 'nothing');
   const read = readJob(strFromU8(text));
   if (!read.ok)
-    return { ok: false, faults: read.faults.map((one) => ({ ...one, path: `${JOB_NAME}: ${one.path}` })) };
+    return {
+      ok: false,
+      faults: read.faults.map((fault) => ({ ...fault, path: `${JOB_NAME}: ${fault.path}` }))
+    };
   const photos = new Map<PhotoId, Uint8Array>();
   for (const [name, content] of Object.entries(files)) {
     const id = PHOTO_NAME.exec(name)?.[1];

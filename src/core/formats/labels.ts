@@ -22,9 +22,9 @@ export const LABELS_A_PAGE = COLUMNS * ROWS;
 
 /** Two labels for each conductor, with the terminal of each end, then blank ones. */
 export function labelsOf(job: Job, thermostat: Thermostat, blanks: number): LabelText[] {
-  const own = thermostat.conductors.flatMap((one): LabelText[] => [
-    { mark: markOf(job, one, 'near'), small: smallOf(one, 'wall'), end: 'wall' },
-    { mark: markOf(job, one, 'far'), small: smallOf(one, 'machine'), end: 'equipment' }
+  const own = thermostat.conductors.flatMap((conductor): LabelText[] => [
+    { mark: markOf(job, conductor, 'near'), small: smallOf(conductor, 'wall'), end: 'wall' },
+    { mark: markOf(job, conductor, 'far'), small: smallOf(conductor, 'machine'), end: 'equipment' }
   ]);
   const blank = Array.from({ length: blanks }, (): LabelText => ({ mark: '', small: '', end: 'blank' }));
   return [...own, ...blank];

@@ -12,8 +12,9 @@ const option = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate')
 const along = wiringsAlong(option.before, option.moves);
 const pictures = option.moves.map((move, at) => ({ move, svg: moveSvg(along[at]!, along[at + 1]!, move) }));
 const of = (action: string, what: string, end: string) =>
-  pictures.find((one) => one.move.action === action && one.move.what === what && one.move.end === end)?.svg ??
-  '';
+  pictures.find(
+    (picture) => picture.move.action === action && picture.move.what === what && picture.move.end === end
+  )?.svg ?? '';
 
 describe('the picture of a move', () => {
   it('shows both ends of the conductor before and after, and marks the end that moves', () => {

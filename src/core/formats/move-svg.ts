@@ -46,8 +46,8 @@ export function moveSvg(
   const pen = new Pen(ink);
   switch (change?.kind) {
     case 'end': {
-      const [was, is] = [before, after].map((one) =>
-        one.strands.find((strand) => strand.id === change.strand)
+      const [was, is] = [before, after].map((wiring) =>
+        wiring.strands.find((strand) => strand.id === change.strand)
       );
       if (!was || !is) return null;
       return pen.sheet(move.text, [
@@ -68,7 +68,7 @@ export function moveSvg(
     case 'device-off': {
       const on = change.kind === 'device-on';
       const { name, screws } = change.device;
-      const marks = screws.map((one) => one.mark);
+      const marks = screws.map((screw) => screw.mark);
       return pen.sheet(move.text, [pen.part(name, marks, 0, !on), pen.part(name, marks, ROW, on)]);
     }
     default:

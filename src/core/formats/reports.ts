@@ -14,9 +14,9 @@ import { findingText } from '../words/findings/table';
 import { lossText } from '../words/losses';
 
 /** A finding as scripts read it: with its sentence, and with what it rests on as ids. */
-export function findingReport(one: Finding) {
-  const { code, level, params, because, path } = one;
-  const report = { code, level, text: findingText(one), params, because: because.map(refId) };
+export function findingReport(finding: Finding) {
+  const { code, level, params, because, path } = finding;
+  const report = { code, level, text: findingText(finding), params, because: because.map(refId) };
   return path === undefined ? report : { ...report, path };
 }
 
@@ -58,7 +58,7 @@ export function matchReport(thermostat: string, matches: readonly Match[]) {
       maker: device.maker,
       name: device.model,
       verdict,
-      findings: findings.map((one) => ({ ...findingReport(one), aspect: aspectOf(one) }))
+      findings: findings.map((finding) => ({ ...findingReport(finding), aspect: aspectOf(finding) }))
     }))
   };
 }
@@ -89,9 +89,9 @@ export function planReport(plan: Plan) {
       method: option.method,
       title: option.title,
       variant: option.variant?.id ?? null,
-      variants: option.variants.map((one) => ({
-        ...one,
-        closedBy: one.closedBy === null ? null : findingText(one.closedBy)
+      variants: option.variants.map((variant) => ({
+        ...variant,
+        closedBy: variant.closedBy === null ? null : findingText(variant.closedBy)
       })),
       verdict: option.verdict,
       findings: option.findings.map(findingReport),
@@ -105,8 +105,8 @@ export function planReport(plan: Plan) {
     })),
     moves: plan.moves.map(moveReport),
     parts: plan.parts,
-    before: plan.before.map((one) => callReport(one)),
-    after: plan.after.map((one) => callReport(one))
+    before: plan.before.map((result) => callReport(result)),
+    after: plan.after.map((result) => callReport(result))
   };
 }
 

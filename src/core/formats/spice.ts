@@ -47,7 +47,7 @@ export function spiceOf(relays: Relays, title: string): SpiceNetlist {
       ...(analysis === 'tran' ? [DIODE_MODEL] : []),
       ...analysisLines(
         analysis,
-        [...new Set(nodes.values())].filter((one) => one !== '0')
+        [...new Set(nodes.values())].filter((node) => node !== '0')
       ),
       '.end',
       ''
@@ -57,7 +57,7 @@ export function spiceOf(relays: Relays, title: string): SpiceNetlist {
 
 /** The first common is 0; every other node is named after its terminal, made unique where signs fall away. */
 function nodeNames(circuit: Circuit): Map<string, string> {
-  const zero = circuit.netlist.grounds.find((one) => circuit.structure.numberOf.has(one));
+  const zero = circuit.netlist.grounds.find((ground) => circuit.structure.numberOf.has(ground));
   const taken = new Set<string>();
   const nodes = new Map<string, string>();
   for (const node of circuit.structure.nodes) {

@@ -81,10 +81,10 @@ describe('a file of version 1', () => {
         thermostat: thermostat.id,
         family: found.family,
         voltageClass: found.voltageClass,
-        match: Object.fromEntries(matchAll(job, thermostat).map((one) => [one.device.id, one.verdict])),
+        match: Object.fromEntries(matchAll(job, thermostat).map((match) => [match.device.id, match.verdict])),
         recommended: plan.recommended,
         taken: plan.taken,
-        options: plan.options.map((one) => [one.method, one.variant?.id ?? null, one.verdict])
+        options: plan.options.map((option) => [option.method, option.variant?.id ?? null, option.verdict])
       };
     });
     const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({
@@ -104,8 +104,8 @@ describe('a file of version 1', () => {
     const now = job.thermostats.map((thermostat) => {
       const plan = planFor(job, thermostat);
       return {
-        loses: plan.options.map((one) => one.loses.map(formerly)),
-        moves: plan.moves.map((one) => ({ key: moveKey(one), place: one.place, text: one.text }))
+        loses: plan.options.map((option) => option.loses.map(formerly)),
+        moves: plan.moves.map((move) => ({ key: moveKey(move), place: move.place, text: move.text }))
       };
     });
     const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({

@@ -3,7 +3,7 @@ import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { planFor } from '../plan/plan';
 import { wiringSvg } from './wiring-svg';
 
-const classroom = SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom')!;
+const classroom = SCHOOLHOUSE.thermostats.find((thermostat) => thermostat.id === 'th-classroom')!;
 const plan = planFor(SCHOOLHOUSE, classroom);
 
 describe('a wiring on paper', () => {

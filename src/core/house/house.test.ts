@@ -116,7 +116,7 @@ describe('a house from a few answers', () => {
   it('is doubted outside the limits of real houses, and not within', () => {
     const codes = (change: Partial<typeof EMPTY_SURVEY.building>) => {
       const changed = { ...facts, ...change };
-      return buildingFindings(changed, thermalModel(changed), -15).map((one) => one.code);
+      return buildingFindings(changed, thermalModel(changed), -15).map((finding) => finding.code);
     };
     expect(codes({})).toEqual([]);
     expect(codes({ floorAreaM2: 4 })).toContain('house-facts-doubtful');

@@ -77,7 +77,7 @@ export function savingOf({ model, habits, hourly, efficiency, pricePerKWh, outla
     const without = heatOf(plant, constant);
     return { without, with: why === null ? heatOf(plant, setting) : without };
   });
-  const saved = runs.map((one) => Math.max(0, one.without - one.with)).sort((a, b) => a - b);
+  const saved = runs.map((run) => Math.max(0, run.without - run.with)).sort((a, b) => a - b);
   // With irregular hours some days bring nothing.
   const least = habits.home === 'irregular' ? 0.3 : 1;
   const heatKWh = { low: (saved[0] ?? 0) * least, mid: saved[1] ?? 0, high: saved[2] ?? 0 };

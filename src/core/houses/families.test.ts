@@ -11,11 +11,13 @@ const cases = Object.entries(FAMILY_HOUSES).flatMap(([family, trio]) =>
   })
 );
 const stops = (result: (typeof cases)[number]['result']) =>
-  result.findings.filter((one) => one.level === 'stop').map((one) => one.code);
+  result.findings.filter((finding) => finding.level === 'stop').map((finding) => finding.code);
 
 describe('over all families', () => {
   it.each(cases)('never believes a wrong one more than not: $family, $kind', ({ family, result }) => {
-    const wrong = result.candidates.filter((one) => one.family !== family && one.family !== 'unknown');
+    const wrong = result.candidates.filter(
+      (candidate) => candidate.family !== family && candidate.family !== 'unknown'
+    );
     for (const one of wrong) expect(one.probability, one.family).toBeLessThanOrEqual(0.5);
   });
 
@@ -37,7 +39,7 @@ describe('over all families', () => {
   it.each(cases.filter((one) => one.kind === 'contradictory'))(
     'names both sides, or stops, in the contradictory house: $family',
     ({ result }) => {
-      const named = result.findings.some((one) => one.code === 'evidence-disagrees');
+      const named = result.findings.some((finding) => finding.code === 'evidence-disagrees');
       expect(named || stops(result).length > 0 || !result.decided).toBe(true);
     }
   );

@@ -12,7 +12,7 @@ import {
 } from '../wiring/graph';
 import { boardOf, linkOf, strandOf, thermostatOf, wiringFrom, worldOf } from './hand-wired';
 
-const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
 const clip: WireLink = { id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' };
 const old: OldThermostat = {
   kind: 'old-thermostat',

@@ -129,7 +129,7 @@ export function linkOf(at: 'wall' | 'machine', a: TerminalId, b: TerminalId): Wi
 
 /** A wiring of these parts: what is at the wall, at an outlet, and at machines follows from the parts. */
 export function wiringFrom(parts: Pick<Wiring, 'devices' | 'strands'> & Partial<Wiring>): Wiring {
-  const machines = parts.devices.filter((one) => one.kind === 'board');
+  const machines = parts.devices.filter((device) => device.kind === 'board');
   return {
     cables: [],
     links: [],
@@ -137,7 +137,7 @@ export function wiringFrom(parts: Pick<Wiring, 'devices' | 'strands'> & Partial<
       { id: 'wall', kind: 'wall', name: 'wall' },
       { id: 'outlet', kind: 'outlet', name: 'outlet' },
       { id: 'machine', kind: 'machine', name: machines[0]?.name ?? 'machine' },
-      ...machines.map((one) => ({ id: one.at, kind: 'machine' as const, name: one.name }))
+      ...machines.map((machine) => ({ id: machine.at, kind: 'machine' as const, name: machine.name }))
     ],
     ...parts
   };

@@ -84,11 +84,11 @@ export const ODD_HOUSES = {
     const { job, thermostat } = odd({
       sketch: { strands: [...sketch.strands.slice(0, 4), 'BU coiled coiled'] }
     });
-    const conductors = thermostat.conductors.map((one, index) =>
+    const conductors = thermostat.conductors.map((conductor, index) =>
       index < 4
-        ? one
+        ? conductor
         : {
-            ...one,
+            ...conductor,
             splices: [{ id: makeId('splice', '1'), colourBeyond: 'BN' as const, seen: false, place: '' }]
           }
     );

@@ -18,7 +18,7 @@ export function plannedHouse(job: Job, thermostat: Thermostat): PoweredHouse {
   return { wiring, world: world.world };
 }
 
-const fellgate = CATALOGUE.find((one) => one.id === 'de-fellgate');
+const fellgate = CATALOGUE.find((device) => device.id === 'de-fellgate');
 
 function fellgateOn(id: string) {
   if (!fellgate) throw new Error('No de-fellgate in the catalogue');

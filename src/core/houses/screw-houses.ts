@@ -63,8 +63,8 @@ export const twoCables = (): House => {
   const thermostat = {
     ...made.thermostat,
     cables: [{ ...cable, far: boiler.id }, second],
-    conductors: made.thermostat.conductors.map((one, index) =>
-      index < 2 ? one : { ...one, cable: second.id }
+    conductors: made.thermostat.conductors.map((conductor, index) =>
+      index < 2 ? conductor : { ...conductor, cable: second.id }
     )
   };
   const job: Job = { ...made.job, thermostats: [thermostat] };

@@ -113,9 +113,9 @@ export function situationOf(number: number): Situation {
     house: made,
     device: CATALOGUE[number % CATALOGUE.length]!,
     read: new Map(
-      made.job.equipment.map((one) => [
-        one.id,
-        new Set(one.screws.map((screw) => terminalOfScrew(one.id, screw.id)))
+      made.job.equipment.map((machine) => [
+        machine.id,
+        new Set(machine.screws.map((screw) => terminalOfScrew(machine.id, screw.id)))
       ])
     )
   };
@@ -166,7 +166,7 @@ function hasPair(family: FamilySketch): boolean {
 
 /** Y on one conductor with G, through the adapter; the conductor of G is the common that this freed. */
 function throughAdapter(calls: readonly string[]): string[] {
-  return calls.map((one) => (one === 'YE Y Y' ? 'YE K K@2' : one === 'GN G G' ? 'GN C C' : one));
+  return calls.map((call) => (call === 'YE Y Y' ? 'YE K K@2' : call === 'GN G G' ? 'GN C C' : call));
 }
 
 function strandsOf(

@@ -23,7 +23,7 @@ export function zonedHouse(zones: number, va: number | null = 40, sketch: Partia
   const [panel] = made.job.equipment;
   if (!first || !panel) throw new Error('A house holds a thermostat and a machine');
   let screws = panel.screws;
-  const own = screws.find((one) => one.mark === 'W');
+  const own = screws.find((screw) => screw.mark === 'W');
   const thermostats = Array.from({ length: zones }, (_, at) => {
     const copy = copyAs(first, `th-zone-${at + 1}`, `Zone ${at + 1}`);
     if (at === 0 || !own) return copy;
@@ -31,7 +31,9 @@ export function zonedHouse(zones: number, va: number | null = 40, sketch: Partia
     screws = [...screws, screw];
     return { ...copy, conductors: onPanel(copy, panel.id, own.id, screw.id) };
   });
-  const equipment = made.job.equipment.map((one) => (one === panel ? { ...one, screws } : one));
+  const equipment = made.job.equipment.map((machine) =>
+    machine === panel ? { ...machine, screws } : machine
+  );
   return { ...made.job, equipment, thermostats };
 }
 
@@ -41,11 +43,13 @@ function onPanel(
   from: ScrewId,
   to: ScrewId
 ): Thermostat['conductors'] {
-  return conductors.map((one) => ({
-    ...one,
+  return conductors.map((conductor) => ({
+    ...conductor,
     far: {
-      ...one.far,
-      on: one.far.on.map((ref) => (ref.at === panel && ref.screw === from ? { ...ref, screw: to } : ref))
+      ...conductor.far,
+      on: conductor.far.on.map((ref) =>
+        ref.at === panel && ref.screw === from ? { ...ref, screw: to } : ref
+      )
     }
   }));
 }
@@ -60,8 +64,8 @@ function copyAs(thermostat: Thermostat, id: string, name: string): Thermostat {
 export function choosing(job: Job, device: string, method: Thermostat['choice']['method'] = null): Job {
   return {
     ...job,
-    thermostats: job.thermostats.map((one) => ({
-      ...one,
+    thermostats: job.thermostats.map((thermostat) => ({
+      ...thermostat,
       choice: { device: device as Thermostat['choice']['device'], method, variant: null }
     }))
   };

@@ -20,7 +20,7 @@ export function openReadings(wiring: Wiring, strand: Strand): readonly MarkReadi
   const readings = MARK_READINGS[mark] ?? [];
   const far = printAt(wiring, strand.far);
   if (far === null) return readings;
-  const decided = readings.filter((one) => one.id === readingAt(far));
+  const decided = readings.filter((reading) => reading.id === readingAt(far));
   return decided.length > 0 ? [] : readings;
 }
 

@@ -39,7 +39,7 @@ describe('families told apart', () => {
     const result = named(house({ strands: [] }));
     expect(result.family).toBe('unknown');
     expect(result.next.length).toBeGreaterThan(3);
-    expect(result.findings.map((one) => one.code)).toContain('system-unknown');
+    expect(result.findings.map((finding) => finding.code)).toContain('system-unknown');
   });
 
   it('keeps an incomplete house open instead of guessing', () => {
@@ -87,9 +87,9 @@ describe('the voltage class', () => {
       );
     expect(reading(27).voltageClass).toBe('24v');
     expect(reading(120).voltageClass).toBe('line');
-    expect(reading(120).findings.some((one) => one.level === 'stop')).toBe(true);
+    expect(reading(120).findings.some((finding) => finding.level === 'stop')).toBe(true);
     expect(reading(0.4).voltageClass).toBe('millivolt');
-    expect(reading(0.4).findings.some((one) => one.level === 'stop')).toBe(true);
+    expect(reading(0.4).findings.some((finding) => finding.level === 'stop')).toBe(true);
   });
 
   it('sorts readings into the bands of the trade', () => {
@@ -117,14 +117,14 @@ describe('a stated family', () => {
     const result = named({ ...statedHeatPump() });
     expect(result.family).toBe('heat-pump');
     expect(result.stated).toBe(true);
-    expect(result.findings.map((one) => one.code)).toContain('stated-against-evidence');
+    expect(result.findings.map((finding) => finding.code)).toContain('stated-against-evidence');
   });
 
   it('is taken in silence where the evidence agrees', () => {
     const where = heatPumpHouse();
     const thermostat = { ...where.thermostat, statedFamily: 'heat-pump' as const };
     const result = identify({ ...where.job, thermostats: [thermostat] }, thermostat);
-    expect(result.findings.map((one) => one.code)).not.toContain('stated-against-evidence');
+    expect(result.findings.map((finding) => finding.code)).not.toContain('stated-against-evidence');
   });
 
   function statedHeatPump() {
@@ -153,15 +153,15 @@ describe('the next observation', () => {
 
 describe('evidence', () => {
   it('has a row of the right length for every family, and sentences for every value', () => {
-    for (const one of EVIDENCE) {
+    for (const evidence of EVIDENCE) {
       for (const family of CANDIDATES) {
-        const chances = one.values.map((value) => chance(one, family, value.value));
+        const chances = evidence.values.map((value) => chance(evidence, family, value.value));
         expect(
           chances.reduce((sum, each) => sum + each, 0),
-          `${one.id} ${family}`
+          `${evidence.id} ${family}`
         ).toBeCloseTo(1, 9);
       }
-      if (one.kind !== 'read') expect(one.values.length).toBeGreaterThan(1);
+      if (evidence.kind !== 'read') expect(evidence.values.length).toBeGreaterThan(1);
     }
   });
 
@@ -175,14 +175,14 @@ describe('evidence', () => {
     const silent = house({ strands: [] });
     const houses = Object.values(FAMILY_HOUSES).flatMap((trio) => Object.values(trio).map((make) => make()));
     const measured = house({ strands: ['RD R R'], observed: { 'measured-volts': 27 } });
-    for (const one of EVIDENCE) {
+    for (const evidence of EVIDENCE) {
       const read = (where: ReturnType<typeof house>) =>
-        one.read({ ...where, wiring: wiringOf(where.job, where.thermostat) });
+        evidence.read({ ...where, wiring: wiringOf(where.job, where.thermostat) });
       expect(
         [...houses, measured].some((where) => read(where) !== null),
-        one.id
+        evidence.id
       ).toBe(true);
-      expect(read(silent), one.id).toBeNull();
+      expect(read(silent), evidence.id).toBeNull();
     }
   });
 });
@@ -191,7 +191,7 @@ describe('worlds', () => {
   it('holds both ways the board of an electric furnace may be', () => {
     const where = electricFurnaceHouse();
     const worlds = worldsOf(named(where), wiringOf(where.job, where.thermostat));
-    expect(worlds.map((one) => one.world.blowerInHeat).sort()).toEqual(['board', 'g']);
+    expect(worlds.map((world) => world.world.blowerInHeat).sort()).toEqual(['board', 'g']);
   });
 
   it('keeps every family that is still believable', () => {
@@ -201,7 +201,7 @@ describe('worlds', () => {
       observed: { 'conductor-build': 'thin', 'heat-from': 'registers' }
     });
     const families = worldsOf(named(where), wiringOf(where.job, where.thermostat)).map(
-      (one) => one.world.family
+      (world) => world.world.family
     );
     expect(families[0]).toBe('furnace-ac');
     expect(families).toContain('electric-furnace');

@@ -120,7 +120,7 @@ function weightOf({ evidence, reading }: Weighed, beliefs: Beliefs): EvidenceWei
 }
 
 function sentenceOf({ evidence, reading }: Weighed): string {
-  return evidence.values.find((one) => one.value === reading.value)?.sentence ?? reading.value;
+  return evidence.values.find((value) => value.value === reading.value)?.sentence ?? reading.value;
 }
 
 /** Both sides by name: what speaks for the family, and what is hardly ever met in it. */
@@ -164,8 +164,8 @@ function statedAgainst(stated: Family, top: Ranked, weighed: readonly Weighed[])
 
 function unknownSystem(candidates: readonly Ranked[]): Finding {
   const families = candidates
-    .filter((one) => one.probability >= 0.1 && one.family !== 'unknown')
-    .map((one) => one.family);
+    .filter((candidate) => candidate.probability >= 0.1 && candidate.family !== 'unknown')
+    .map((candidate) => candidate.family);
   return finding(
     'warn',
     'system-unknown',
@@ -175,6 +175,9 @@ function unknownSystem(candidates: readonly Ranked[]): Finding {
 
 function unknownObservations(thermostat: Thermostat): Finding[] {
   return Object.keys(thermostat.observed)
-    .filter((id) => !EVIDENCE.some((one) => one.id === id) && !TRAIT_QUESTIONS.some((one) => one.id === id))
+    .filter(
+      (id) =>
+        !EVIDENCE.some((evidence) => evidence.id === id) && !TRAIT_QUESTIONS.some((one) => one.id === id)
+    )
     .map((id) => finding('note', 'unknown-observation', { id }, [ref.observation(id)]));
 }

@@ -34,7 +34,8 @@ describe('dangerous houses', () => {
     const missed = (['line-voltage', 'mains-hydronic', 'millivolt', 'communicating'] as const).flatMap(
       (family) =>
         Array.from({ length: 150 }, (_, seed) => generatedHouse(seed + 1, family)).filter(
-          ({ job, thermostat }) => !identify(job, thermostat).findings.some((one) => one.level === 'stop')
+          ({ job, thermostat }) =>
+            !identify(job, thermostat).findings.some((finding) => finding.level === 'stop')
         )
     );
     expect(missed.map((one) => one.family)).toEqual([]);

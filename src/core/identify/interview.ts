@@ -39,9 +39,9 @@ export function interview(job: Job, thermostat: Thermostat, order: Order, enough
 }
 
 function pick(order: Order, weighed: readonly Weighed[], tried: ReadonlySet<string>): Evidence | undefined {
-  if (order === 'fixed') return EVIDENCE.find((one) => !tried.has(one.id));
-  const next = nextObservations(weighed).find((one) => !tried.has(one.evidence.id));
-  return EVIDENCE.find((one) => one.id === next?.evidence.id);
+  if (order === 'fixed') return EVIDENCE.find((evidence) => !tried.has(evidence.id));
+  const next = nextObservations(weighed).find((observation) => !tried.has(observation.evidence.id));
+  return EVIDENCE.find((evidence) => evidence.id === next?.evidence.id);
 }
 
 export interface InterviewSummary {
@@ -62,7 +62,7 @@ export function summarise(
   return {
     houses: interviews.length,
     median: counts[Math.floor(counts.length / 2)] ?? 0,
-    mean: counts.reduce((sum, one) => sum + one, 0) / (counts.length || 1),
+    mean: counts.reduce((sum, count) => sum + count, 0) / (counts.length || 1),
     reached: reached.length / (interviews.length || 1),
     right: reached.filter((one) => one.result.family === one.truth).length / (reached.length || 1)
   };

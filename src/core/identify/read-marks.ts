@@ -49,7 +49,7 @@ function landedIds(wiring: Wiring): string[] {
 
 /** All marks at the wall, as printed, or as somebody stated them to mean. */
 export function wallMarks(wiring: Wiring): string[] {
-  return wallThermostat(wiring).screws.map((one) => said(one.mark, one.role));
+  return wallThermostat(wiring).screws.map((screw) => said(screw.mark, screw.role));
 }
 
 function said(mark: string, role: ScrewRole | null): string {
@@ -74,19 +74,22 @@ export function classOfMarks(marks: readonly string[]): MarksClass | null {
 /** The class of the marks recorded at the thermostat's machines, outdoor units left aside. */
 export function equipmentMarkClass(job: Job, thermostat: Thermostat): Reading | null {
   const own = job.equipment.filter(
-    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'outdoor-unit' && one.screws.length > 0
+    (machine) =>
+      thermostat.equipment.includes(machine.id) &&
+      machine.kind !== 'outdoor-unit' &&
+      machine.screws.length > 0
   );
   const value = classOfMarks(
-    own.flatMap((one) => one.screws.map((screw) => said(screw.mark, screw.role?.means ?? null)))
+    own.flatMap((machine) => machine.screws.map((screw) => said(screw.mark, screw.role?.means ?? null)))
   );
-  return value === null ? null : { value, because: own.map((one) => ref.machine(one.id)) };
+  return value === null ? null : { value, because: own.map((machine) => ref.machine(machine.id)) };
 }
 
 /** What the inventory holds for this thermostat, by the kinds that the user gave the machines. */
 export function machines(job: Job, thermostat: Thermostat): Reading | null {
-  const own = job.equipment.filter((one) => thermostat.equipment.includes(one.id));
-  const has = (kind: string) => own.some((one) => one.kind === kind);
-  const because = own.map((one) => ref.machine(one.id));
+  const own = job.equipment.filter((machine) => thermostat.equipment.includes(machine.id));
+  const has = (kind: string) => own.some((machine) => machine.kind === kind);
+  const because = own.map((machine) => ref.machine(machine.id));
   if (has('boiler')) return { value: has('air-handler') ? 'boiler-and-air' : 'boiler', because };
   const value = (['furnace', 'air-handler', 'room-heater'] as const).find(has);
   return value === undefined ? null : { value, because };

@@ -50,7 +50,7 @@ export interface Evidence {
 export function answered(id: string, values: readonly EvidenceValue[]) {
   return ({ thermostat }: Situation): Reading | null => {
     const answer = thermostat.observed[id];
-    return values.some((one) => one.value === answer)
+    return values.some((value) => value.value === answer)
       ? { value: String(answer), because: [ref.observation(id)] }
       : null;
   };

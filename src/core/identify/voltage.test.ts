@@ -71,7 +71,8 @@ describe('the class by belief', () => {
 });
 
 describe('what the class stops', () => {
-  const codes = (...all: Parameters<typeof said>) => said(...all).map((one) => [one.code, one.level]);
+  const codes = (...all: Parameters<typeof said>) =>
+    said(...all).map((finding) => [finding.code, finding.level]);
 
   it('is everything at mains, by the kind of controls that is likelier', () => {
     expect(codes({ 'line-voltage': 0.6 })).toEqual([['line-voltage', 'stop']]);

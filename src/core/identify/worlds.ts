@@ -20,9 +20,9 @@ export function worldsOf(identification: Identification, wiring: Wiring): Weight
   return believableFamilies(identification)
     .flatMap(({ family, weight }) => {
       const worlds = worldsOfFamily(family, identification.traits, wiring);
-      return worlds.map((one) => ({
-        world: withMachines(one.world, wiring),
-        weight: weight * one.weight
+      return worlds.map((world) => ({
+        world: withMachines(world.world, wiring),
+        weight: weight * world.weight
       }));
     })
     .sort((a, b) => b.weight - a.weight);
@@ -60,8 +60,11 @@ function believableFamilies(identification: Identification): { family: Family; w
   if (identification.stated) return [{ family: identification.family, weight: 1 }];
   const [top] = identification.candidates;
   return identification.candidates
-    .filter((one) => one.family !== 'unknown' && (one.probability >= BELIEVABLE || one === top))
-    .map((one) => ({ family: one.family, weight: one.probability }));
+    .filter(
+      (candidate) =>
+        candidate.family !== 'unknown' && (candidate.probability >= BELIEVABLE || candidate === top)
+    )
+    .map((candidate) => ({ family: candidate.family, weight: candidate.probability }));
 }
 
 /** One world per board behaviour that is still believable: how the blower starts in heating, how the valve is energised. */
@@ -119,7 +122,9 @@ function believable<T extends string>(
   values: readonly T[]
 ): { value: T; share: number }[] {
   const shares = values.map((value) => ({ value, share: traitShare(traits, id, value) }));
-  const known = shares.some((one) => one.share > 0) ? shares : shares.map((one) => ({ ...one, share: 1 }));
+  const known = shares.some((share) => share.share > 0)
+    ? shares
+    : shares.map((share) => ({ ...share, share: 1 }));
   const kept = known.filter((one) => one.share >= BELIEVABLE);
   const total = kept.reduce((sum, one) => sum + one.share, 0);
   return kept.map((one) => ({ ...one, share: one.share / total }));

@@ -69,29 +69,29 @@ export function limitedLists(job: Job): { path: string; what: LimitedList; membe
     of('thermostats', 'thermostats', job.thermostats),
     of('places', 'places', job.places),
     of('devices', 'devices', job.devices),
-    ...job.equipment.flatMap((one, at) => [
-      of(`equipment[${at}].screws`, 'terminals of a machine', one.screws),
-      of(`equipment[${at}].accessories`, 'accessories', one.accessories),
-      of(`equipment[${at}].others`, 'conductors of others', one.others),
-      of(`equipment[${at}].trace`, 'trace findings', one.trace)
+    ...job.equipment.flatMap((machine, at) => [
+      of(`equipment[${at}].screws`, 'terminals of a machine', machine.screws),
+      of(`equipment[${at}].accessories`, 'accessories', machine.accessories),
+      of(`equipment[${at}].others`, 'conductors of others', machine.others),
+      of(`equipment[${at}].trace`, 'trace findings', machine.trace)
     ]),
-    ...job.places.map((one, at) => of(`places[${at}].screws`, 'terminals of a machine', one.screws)),
-    ...job.thermostats.flatMap((one, at) => [
-      of(`thermostats[${at}].screws`, 'terminals of a plate', one.screws),
+    ...job.places.map((place, at) => of(`places[${at}].screws`, 'terminals of a machine', place.screws)),
+    ...job.thermostats.flatMap((thermostat, at) => [
+      of(`thermostats[${at}].screws`, 'terminals of a plate', thermostat.screws),
       of(
         `thermostats[${at}].equipment`,
         'machines of a thermostat',
-        one.equipment.map((id) => ({ id }))
+        thermostat.equipment.map((id) => ({ id }))
       ),
-      of(`thermostats[${at}].cables`, 'cables', one.cables),
-      of(`thermostats[${at}].conductors`, 'conductors', one.conductors),
-      of(`thermostats[${at}].links`, 'links', one.links),
-      of(`thermostats[${at}].photos`, 'photos', one.photos),
-      of(`thermostats[${at}].foundEnds`, 'found ends', one.foundEnds),
-      of(`thermostats[${at}].signal`, 'signal readings', one.signal),
-      of(`thermostats[${at}].path.stretches`, 'stretches', one.path.stretches),
-      of(`thermostats[${at}].bench`, 'bench notes', one.bench),
-      of(`thermostats[${at}].log`, 'log entries', one.log)
+      of(`thermostats[${at}].cables`, 'cables', thermostat.cables),
+      of(`thermostats[${at}].conductors`, 'conductors', thermostat.conductors),
+      of(`thermostats[${at}].links`, 'links', thermostat.links),
+      of(`thermostats[${at}].photos`, 'photos', thermostat.photos),
+      of(`thermostats[${at}].foundEnds`, 'found ends', thermostat.foundEnds),
+      of(`thermostats[${at}].signal`, 'signal readings', thermostat.signal),
+      of(`thermostats[${at}].path.stretches`, 'stretches', thermostat.path.stretches),
+      of(`thermostats[${at}].bench`, 'bench notes', thermostat.bench),
+      of(`thermostats[${at}].log`, 'log entries', thermostat.log)
     ])
   ];
 }
@@ -117,10 +117,10 @@ function listFaults(before: Job, after: Job): Fault[] {
 export function doubledIds(members: readonly object[]): string[] {
   const seen = new Set<string>();
   const twice = new Set<string>();
-  for (const one of members as readonly Partial<Member>[]) {
-    if (one.id === undefined) continue;
-    if (seen.has(one.id)) twice.add(one.id);
-    seen.add(one.id);
+  for (const member of members as readonly Partial<Member>[]) {
+    if (member.id === undefined) continue;
+    if (seen.has(member.id)) twice.add(member.id);
+    seen.add(member.id);
   }
   return [...twice];
 }

@@ -58,9 +58,9 @@ describe('a word typed for an end', () => {
 
   it('that was a slip of the keys leaves no terminal behind when it is put right', () => {
     const slip = apply(job, edits.setEndByWord(job, th, co(5), 'near', 'QQ'));
-    expect(slip.thermostats[0]!.screws.map((one) => one.mark)).toContain('QQ');
+    expect(slip.thermostats[0]!.screws.map((screw) => screw.mark)).toContain('QQ');
     const right = apply(slip, edits.setEndByWord(slip, th, co(5), 'near', 'C'));
-    expect(right.thermostats[0]!.screws.map((one) => one.mark)).not.toContain('QQ');
+    expect(right.thermostats[0]!.screws.map((screw) => screw.mark)).not.toContain('QQ');
     // One that another conductor is on stays.
     const both = apply(slip, edits.setEndByWord(slip, th, co(4), 'near', 'QQ'));
     const one = apply(both, edits.setEndByWord(both, th, co(5), 'near', 'C'));
@@ -100,11 +100,13 @@ describe('conductors and cables', () => {
       })
     );
     const [, cable] = made.cables;
-    const fresh = made.conductors.filter((one) => one.cable === cable!.id);
+    const fresh = made.conductors.filter((conductor) => conductor.cable === cable!.id);
     expect(cable).toMatchObject({ name: 'new', gauge: 20, lengthM: null });
-    expect(fresh.map((one) => one.colour)).toEqual(['RD', null, 'RD']);
-    expect(fresh.every((one) => one.near.state === 'unseen' && one.far.state === 'unseen')).toBe(true);
-    expect(new Set(made.conductors.map((one) => one.id)).size).toBe(made.conductors.length);
+    expect(fresh.map((conductor) => conductor.colour)).toEqual(['RD', null, 'RD']);
+    expect(
+      fresh.every((conductor) => conductor.near.state === 'unseen' && conductor.far.state === 'unseen')
+    ).toBe(true);
+    expect(new Set(made.conductors.map((conductor) => conductor.id)).size).toBe(made.conductors.length);
   });
 
   it('stand behind the last one of their own cable', () => {
@@ -113,7 +115,15 @@ describe('conductors and cables', () => {
       edits.addCable(job, th, { name: 'b', gauge: 18, lengthM: 1, path: 'free', colours: ['BK'] })
     );
     const made = apply(two, edits.addConductor(two, th, thermostat.cables[0]!.id, 'BN')).thermostats[0]!;
-    expect(made.conductors.map((one) => one.colour)).toEqual(['RD', 'WH', 'YE', 'GN', 'BU', 'BN', 'BK']);
+    expect(made.conductors.map((conductor) => conductor.colour)).toEqual([
+      'RD',
+      'WH',
+      'YE',
+      'GN',
+      'BU',
+      'BN',
+      'BK'
+    ]);
   });
 
   it('go with their cable, and leave those of another', () => {
@@ -122,8 +132,8 @@ describe('conductors and cables', () => {
       edits.addCable(job, th, { name: 'b', gauge: 18, lengthM: 1, path: 'free', colours: ['BK'] })
     );
     const left = after(edits.removeCable(two, th, thermostat.cables[0]!.id), two);
-    expect(left.cables.map((one) => one.name)).toEqual(['b']);
-    expect(left.conductors.map((one) => one.colour)).toEqual(['BK']);
+    expect(left.cables.map((cable) => cable.name)).toEqual(['b']);
+    expect(left.conductors.map((conductor) => conductor.colour)).toEqual(['BK']);
     expect(() => edits.removeCable(job, th, makeId('cable', '7'))).toThrow('ca-7');
   });
 });
@@ -252,7 +262,7 @@ describe('terminals', () => {
     const marks = ['', '', 'R', 'R'];
     const made = marks.reduce((so, mark) => apply(so, edits.addScrew(so, machine, mark)), job);
     const fresh = made.equipment[0]!.screws.slice(job.equipment[0]!.screws.length);
-    expect(fresh.map((one) => one.id)).toEqual(['sc-blank', 'sc-blank-2', 'sc-r-2', 'sc-r-3']);
+    expect(fresh.map((screw) => screw.id)).toEqual(['sc-blank', 'sc-blank-2', 'sc-r-2', 'sc-r-3']);
   });
 
   it('can be said to be for something, with where that is known from', () => {

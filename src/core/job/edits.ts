@@ -51,9 +51,9 @@ export const conductorPath = (th: ThermostatId, co: ConductorId): Path => at(th,
 
 /** Where the screws of a thermostat's plate, a machine or a place are listed. */
 export function screwsPath(job: Job, where: WhereId): Path {
-  const list = job.thermostats.some((one) => one.id === where)
+  const list = job.thermostats.some((thermostat) => thermostat.id === where)
     ? 'thermostats'
-    : job.equipment.some((one) => one.id === where)
+    : job.equipment.some((machine) => machine.id === where)
       ? 'equipment'
       : 'places';
   return [list, { id: where }, 'screws'];
@@ -144,7 +144,9 @@ export function setEndByWord(
   return batch(label, [
     ...steps,
     setStep(job, [...conductorPath(th, co), side], { state: 'landed', on: [ref] }, label),
-    ...strayScrews(job, conductor, side).filter((one) => one.kind !== 'remove' || one.value.id !== ref.screw)
+    ...strayScrews(job, conductor, side).filter(
+      (screw) => screw.kind !== 'remove' || screw.value.id !== ref.screw
+    )
   ]);
 }
 
@@ -167,16 +169,18 @@ const isRef = (one: ScrewRef, other: ScrewRef) => one.at === other.at && one.scr
 /** Ids of all that is on a screw or names it: conductors, links, found ends, photos, conductors of others. */
 export function usesOf(job: Job, ref: ScrewRef): string[] {
   const own = job.thermostats.flatMap((thermostat) => [
-    ...thermostat.conductors.flatMap((one) =>
-      [...one.near.on, ...one.far.on].filter((on) => isRef(on, ref)).map(() => one.id as string)
+    ...thermostat.conductors.flatMap((conductor) =>
+      [...conductor.near.on, ...conductor.far.on]
+        .filter((on) => isRef(on, ref))
+        .map(() => conductor.id as string)
     ),
     ...thermostat.links
-      .filter((one) => isRef(one.a, ref) || isRef(one.b, ref))
-      .map((one) => one.id as string),
-    ...thermostat.foundEnds.filter((one) => one.on && isRef(one.on, ref)).map((one) => one.id as string),
+      .filter((link) => isRef(link.a, ref) || isRef(link.b, ref))
+      .map((link) => link.id as string),
+    ...thermostat.foundEnds.filter((end) => end.on && isRef(end.on, ref)).map((end) => end.id as string),
     ...thermostat.photos
       .filter((photo) => photo.pins.some(({ to }) => to.kind === 'terminal' && isRef(to, ref)))
-      .map((one) => one.id as string)
+      .map((photo) => photo.id as string)
   ]);
   const machine = job.equipment.find((one) => one.id === ref.at);
   const others = machine?.others.some((one) => one.screw === ref.screw) ? [machine.id as string] : [];
@@ -229,10 +233,10 @@ export function setColourBeyond(
 
 export function addConductor(job: Job, th: ThermostatId, cable: CableId, colour: ColourCode | null): Step {
   const { conductors } = thermostatIn(job, th);
-  const last = conductors.map((one) => one.cable).lastIndexOf(cable);
+  const last = conductors.map((conductor) => conductor.cable).lastIndexOf(cable);
   const id = nextId(
     'conductor',
-    conductors.map((one) => one.id)
+    conductors.map((conductor) => conductor.id)
   );
   return insertStep(
     job,
@@ -275,7 +279,7 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
   );
   const { colours, far, ...facts } = cable;
   const only = thermostat.equipment.length === 1 ? (thermostat.equipment[0] ?? null) : null;
-  const taken = thermostat.conductors.map((one) => one.id as string);
+  const taken = thermostat.conductors.map((conductor) => conductor.id as string);
   const conductors = colours.map((colour) => {
     const conductor = emptyConductor(nextId('conductor', taken), id, colour);
     taken.push(conductor.id);
@@ -285,8 +289,8 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
   const whole = { ...emptyCable(id, cable.name), ...facts, id, near: th, far: far ?? only };
   return batch(label, [
     insertStep(job, at(th, 'cables'), whole, label),
-    ...conductors.map((one, index) =>
-      insertStep(job, at(th, 'conductors'), one, label, thermostat.conductors.length + index)
+    ...conductors.map((conductor, index) =>
+      insertStep(job, at(th, 'conductors'), conductor, label, thermostat.conductors.length + index)
     )
   ]);
 }
@@ -302,9 +306,9 @@ export function removeCable(job: Job, th: ThermostatId, ca: CableId): Step {
   if (!cable) throw new Error(`No cable ${ca}`);
   const label = `Cable ${cable.name} removed`;
   // From the end, so that each is put back where it stood.
-  const gone = conductors.filter((one) => one.cable === ca).reverse();
+  const gone = conductors.filter((conductor) => conductor.cable === ca).reverse();
   return batch(label, [
-    ...gone.map((one) => removeStep(job, at(th, 'conductors'), one.id, label)),
+    ...gone.map((conductor) => removeStep(job, at(th, 'conductors'), conductor.id, label)),
     removeStep(job, at(th, 'cables'), ca, label)
   ]);
 }

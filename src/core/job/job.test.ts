@@ -79,7 +79,7 @@ describe('edit steps', () => {
           job = made.job;
           expect(v.safeParse(Job, job).success).toBe(true);
           expect(
-            recordFindings(job).filter((one) => ['too-many', 'duplicate-id'].includes(one.code))
+            recordFindings(job).filter((finding) => ['too-many', 'duplicate-id'].includes(finding.code))
           ).toEqual([]);
         }
         for (const step of steps.reverse()) job = apply(job, invert(step));
@@ -96,10 +96,10 @@ describe('edit steps', () => {
     expect(two.equipment).toHaveLength(1);
     const more = apply(two, machines.addMachine(two, two.thermostats[1]!.id, 'another'));
     const away = apply(more, machines.removeMachine(more, two.thermostats[1]!.id, panel));
-    expect(away.equipment.map((one) => one.id)).toContain(panel);
-    expect(away.thermostats.map((one) => one.equipment.includes(panel))).toEqual([true, false]);
+    expect(away.equipment.map((machine) => machine.id)).toContain(panel);
+    expect(away.thermostats.map((thermostat) => thermostat.equipment.includes(panel))).toEqual([true, false]);
     const back = apply(away, machines.shareMachine(away, two.thermostats[1]!.id, panel));
-    expect(back.thermostats[1]!.equipment.filter((one) => one === panel)).toHaveLength(1);
+    expect(back.thermostats[1]!.equipment.filter((id) => id === panel)).toHaveLength(1);
   });
 
   it('leaves the job that it was applied to as it was', () => {
@@ -197,9 +197,9 @@ describe('records that cannot be', () => {
   const base = { ...plain, thermostat: { ...plain.thermostat, screws: plate } };
   const codes = (job: Job) =>
     recordFindings(job)
-      .map((one) => one.code)
+      .map((finding) => finding.code)
       .filter((code) => code !== 'unknown-mark');
-  const withConductor = (change: (one: Conductor) => Conductor): Job => {
+  const withConductor = (change: (conductor: Conductor) => Conductor): Job => {
     const [first, ...rest] = base.thermostat.conductors;
     return { ...base.job, thermostats: [{ ...base.thermostat, conductors: [change(first!), ...rest] }] };
   };
@@ -225,8 +225,10 @@ describe('records that cannot be', () => {
   });
 
   it('names ends whose state and terminal contradict each other', () => {
-    expect(codes(withConductor((one) => ({ ...one, near: end('landed') })))).toEqual(['landed-nowhere']);
-    expect(codes(withConductor((one) => ({ ...one, near: end('coiled', 'R') })))).toEqual([
+    expect(codes(withConductor((conductor) => ({ ...conductor, near: end('landed') })))).toEqual([
+      'landed-nowhere'
+    ]);
+    expect(codes(withConductor((conductor) => ({ ...conductor, near: end('coiled', 'R') })))).toEqual([
       'on-terminal-but-not-landed'
     ]);
   });
@@ -239,16 +241,16 @@ describe('records that cannot be', () => {
   });
 
   it('names two conductors with one id, and what leads nowhere', () => {
-    expect(codes(withConductor((one) => ({ ...one, id: makeId('conductor', '2') })))).toContain(
+    expect(codes(withConductor((conductor) => ({ ...conductor, id: makeId('conductor', '2') })))).toContain(
       'duplicate-id'
     );
-    expect(codes(withConductor((one) => ({ ...one, cable: makeId('cable', 'gone') })))).toEqual([
+    expect(codes(withConductor((conductor) => ({ ...conductor, cable: makeId('cable', 'gone') })))).toEqual([
       'unknown-reference'
     ]);
     expect(
       codes(
-        withConductor((one) => ({
-          ...one,
+        withConductor((conductor) => ({
+          ...conductor,
           near: { state: 'landed', on: [{ at: makeId('thermostat', 'other'), screw: screwIdFor('R') }] }
         }))
       )
@@ -256,9 +258,11 @@ describe('records that cannot be', () => {
   });
 
   it('names a shared terminal at the wall and a mark that nobody knows', () => {
-    expect(codes(withConductor((one) => ({ ...one, near: end('landed', 'W') })))).toEqual([
+    expect(codes(withConductor((conductor) => ({ ...conductor, near: end('landed', 'W') })))).toEqual([
       'terminal-shared'
     ]);
-    expect(recordFindings(withConductor((one) => one)).map((one) => one.code)).toEqual(['unknown-mark']);
+    expect(recordFindings(withConductor((conductor) => conductor)).map((finding) => finding.code)).toEqual([
+      'unknown-mark'
+    ]);
   });
 });

@@ -8,7 +8,7 @@ import { batch, insertStep, removeStep, setStep, type Step } from './steps';
 function nextMachine(job: Job): EquipmentId {
   return nextId(
     'equipment',
-    job.equipment.map((one) => one.id)
+    job.equipment.map((machine) => machine.id)
   );
 }
 
@@ -16,7 +16,7 @@ function nextMachine(job: Job): EquipmentId {
 export function addThermostat(job: Job, name: string, on: EquipmentId | null = null): Step {
   const id = nextId(
     'thermostat',
-    job.thermostats.map((one) => one.id)
+    job.thermostats.map((thermostat) => thermostat.id)
   );
   const label = `Thermostat ${name}`;
   if (on !== null) return insertStep(job, ['thermostats'], emptyThermostat(id, name, [on]), label);
@@ -40,17 +40,19 @@ export function addMachine(job: Job, th: ThermostatId, name: string): Step {
 /** A machine of the job that this thermostat is wired to as well: several on one panel share its transformer. */
 export function shareMachine(job: Job, th: ThermostatId, machine: EquipmentId): Step {
   const name = job.equipment.find((one) => one.id === machine)?.name ?? machine;
-  const own = thermostatIn(job, th).equipment.filter((one) => one !== machine);
+  const own = thermostatIn(job, th).equipment.filter((id) => id !== machine);
   return setStep(job, ['thermostats', { id: th }, 'equipment'], [...own, machine], `Also wired to ${name}`);
 }
 
 /** Takes a machine away from a thermostat; the machine stays in the job as long as another one names it. */
 export function removeMachine(job: Job, th: ThermostatId, machine: EquipmentId): Step {
-  const others = job.thermostats.some((one) => one.id !== th && one.equipment.includes(machine));
+  const others = job.thermostats.some(
+    (thermostat) => thermostat.id !== th && thermostat.equipment.includes(machine)
+  );
   const away = setStep(
     job,
     ['thermostats', { id: th }, 'equipment'],
-    thermostatIn(job, th).equipment.filter((one) => one !== machine),
+    thermostatIn(job, th).equipment.filter((id) => id !== machine),
     'Machine removed'
   );
   const known = job.equipment.some((one) => one.id === machine);
@@ -62,9 +64,9 @@ export function removeMachine(job: Job, th: ThermostatId, machine: EquipmentId):
 /** True when a conductor, a cable, a link or a found end of the thermostat is on the machine. */
 export function machineIsUsed(thermostat: Thermostat, machine: EquipmentId): boolean {
   return (
-    thermostat.conductors.some((one) => one.far.on.some((ref) => ref.at === machine)) ||
-    thermostat.links.some((one) => one.a.at === machine || one.b.at === machine) ||
-    thermostat.foundEnds.some((one) => one.on?.at === machine)
+    thermostat.conductors.some((conductor) => conductor.far.on.some((ref) => ref.at === machine)) ||
+    thermostat.links.some((link) => link.a.at === machine || link.b.at === machine) ||
+    thermostat.foundEnds.some((end) => end.on?.at === machine)
   );
 }
 

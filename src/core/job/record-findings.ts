@@ -31,7 +31,7 @@ export function thermostatFindings(job: Job, thermostat: Thermostat): Finding[] 
 function ownFindings(job: Job, thermostat: Thermostat, path: string): Finding[] {
   return [
     ...thermostat.equipment.flatMap((id, index) =>
-      job.equipment.some((one) => one.id === id)
+      job.equipment.some((machine) => machine.id === id)
         ? []
         : [
             finding(
@@ -43,8 +43,8 @@ function ownFindings(job: Job, thermostat: Thermostat, path: string): Finding[] 
             )
           ]
     ),
-    ...thermostat.conductors.flatMap((one, index) =>
-      conductorFindings(job, thermostat, one, `${path}.conductors[${index}]`)
+    ...thermostat.conductors.flatMap((conductor, index) =>
+      conductorFindings(job, thermostat, conductor, `${path}.conductors[${index}]`)
     ),
     ...linkFindings(job, thermostat, path),
     ...sharedTerminals(job, thermostat, path),
@@ -57,7 +57,9 @@ function doubled(job: Job, within: (path: string) => boolean): Finding[] {
   return limitedLists(job).flatMap(({ path, what, members }) => {
     if (!within(path)) return [];
     return doubledIds(members).map((id) => {
-      const numbers = members.flatMap((one, at) => ((one as { id?: string }).id === id ? [at + 1] : []));
+      const numbers = members.flatMap((member, at) =>
+        (member as { id?: string }).id === id ? [at + 1] : []
+      );
       const at = `${path}[${(numbers[1] ?? 1) - 1}].id`;
       return finding('stop', 'duplicate-id', { what, id, numbers }, [], at);
     });
@@ -75,7 +77,7 @@ function tooMany(job: Job): Finding[] {
 
 function conductorFindings(job: Job, thermostat: Thermostat, conductor: Conductor, path: string): Finding[] {
   const found: Finding[] = [];
-  if (!thermostat.cables.some((one) => one.id === conductor.cable)) {
+  if (!thermostat.cables.some((cable) => cable.id === conductor.cable)) {
     const fact = { what: 'cable', conductor: conductorName(conductor), id: conductor.cable } as const;
     found.push(finding('stop', 'unknown-reference', fact, [ref.conductor(conductor.id)], `${path}.cable`));
   }
@@ -119,7 +121,7 @@ function endFindings(
 
 /** The near end is at the wall or at a place on the way; the far one at a machine of the thermostat's or at such a place. */
 function isKnownPlace(job: Job, thermostat: Thermostat, where: WhereId, side: StrandEnd): boolean {
-  if (job.places.some((one) => one.id === where)) return true;
+  if (job.places.some((place) => place.id === where)) return true;
   return side === 'near' ? where === thermostat.id : thermostat.equipment.some((id) => id === where);
 }
 
@@ -143,7 +145,7 @@ function linkFindings(job: Job, thermostat: Thermostat, path: string): Finding[]
       const there = link[side].at;
       const known = wall
         ? there === thermostat.id
-        : thermostat.equipment.some((id) => id === there) || job.places.some((one) => one.id === there);
+        : thermostat.equipment.some((id) => id === there) || job.places.some((place) => place.id === there);
       const fact = { what: 'link', id: there, end: wall ? 'wall' : 'equipment' } as const;
       if (!known) found.push(finding('stop', 'unknown-reference', fact, because, `${at}.${side}.at`));
     }
@@ -160,7 +162,7 @@ function sharedTerminals(job: Job, thermostat: Thermostat, path: string): Findin
   return [...on].flatMap(([screw, conductors]) => {
     if (conductors.length < 2) return [];
     const name = refName(job, { at: thermostat.id, screw: screw as ScrewRef['screw'] });
-    const because = conductors.map((one) => ref.conductor(one.id));
+    const because = conductors.map((conductor) => ref.conductor(conductor.id));
     const fact = { screw: name, conductors: conductors.map(conductorName) };
     return [finding('warn', 'terminal-shared', fact, because, `${path}.conductors`)];
   });
@@ -170,8 +172,10 @@ function sharedTerminals(job: Job, thermostat: Thermostat, path: string): Findin
 function unknownMarks(job: Job, thermostat: Thermostat, path: string): Finding[] {
   const plates: { at: WhereId; path: string }[] = [
     { at: thermostat.id, path: `${path}.screws` },
-    ...job.equipment.flatMap((one, index) =>
-      thermostat.equipment.includes(one.id) ? [{ at: one.id, path: `equipment[${index}].screws` }] : []
+    ...job.equipment.flatMap((machine, index) =>
+      thermostat.equipment.includes(machine.id)
+        ? [{ at: machine.id, path: `equipment[${index}].screws` }]
+        : []
     )
   ];
   const told = new Set<string>();

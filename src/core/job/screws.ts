@@ -15,7 +15,7 @@ export function screwsFrom(marks: readonly string[]): Screw[] {
 
 /** One screw more for a list. */
 export function newScrew(screws: readonly Screw[], mark: string): Screw {
-  const taken = screws.map((one) => one.id);
+  const taken = screws.map((screw) => screw.id);
   return { id: freeId('screw', markSlug(mark), taken), mark, role: null };
 }
 
@@ -25,15 +25,15 @@ export function screwsAt(
   at: string
 ): readonly Screw[] {
   return (
-    job.thermostats.find((one) => one.id === at)?.screws ??
-    job.equipment.find((one) => one.id === at)?.screws ??
-    job.places.find((one) => one.id === at)?.screws ??
+    job.thermostats.find((thermostat) => thermostat.id === at)?.screws ??
+    job.equipment.find((machine) => machine.id === at)?.screws ??
+    job.places.find((place) => place.id === at)?.screws ??
     []
   );
 }
 
 export function findScrew(job: Job, ref: ScrewRef): Screw | undefined {
-  return screwsAt(job, ref.at).find((one) => one.id === ref.screw);
+  return screwsAt(job, ref.at).find((screw) => screw.id === ref.screw);
 }
 
 /**
@@ -63,7 +63,7 @@ export function readScrewName(text: string): { readonly mark: string; readonly n
 
 /** The screw of a name, by the letter of its print, else by another spelling of the same mark; undefined where there is none. */
 export function screwNamed(screws: readonly Screw[], mark: string, number = 1): Screw | undefined {
-  const exact = screws.filter((one) => one.mark === mark);
+  const exact = screws.filter((screw) => screw.mark === mark);
   if (exact.length > 0 || mark === '') return exact[number - 1];
   return screws.filter((screw) => markSlug(screw.mark) === markSlug(mark))[number - 1];
 }

@@ -112,7 +112,7 @@ type WiredPoint = Pick<PointV1, 'id' | 'conductors' | 'equipment'>;
 /** The same job in version 2. Nothing of it is lost: what has no field any more is kept in words. */
 export function fromVersion1(job: JobV1): v.InferInput<typeof Job> {
   const plates = new Plates(job);
-  const thermostats = job.thermostats.map((one) => pointFrom(one, job, plates));
+  const thermostats = job.thermostats.map((thermostat) => pointFrom(thermostat, job, plates));
   return {
     ...job,
     version: 2,
@@ -123,7 +123,7 @@ export function fromVersion1(job: JobV1): v.InferInput<typeof Job> {
       // Last: what conductors and photos named besides the list has come in by then.
       screws: plates.at(machine.id)
     })),
-    thermostats: thermostats.map((one) => ({ ...one, screws: plates.at(one.id) }))
+    thermostats: thermostats.map((thermostat) => ({ ...thermostat, screws: plates.at(thermostat.id) }))
   };
 }
 
@@ -175,11 +175,13 @@ function pointFrom(
 
 /** The machine that a cable goes to: the one that its conductors are landed at, else the only one there is. */
 function machineOf(cable: string, point: WiredPoint, job: JobV1): EquipmentId | null {
-  const inLine = new Set(job.equipment.filter((one) => one.kind === 'old-adapter').map((one) => one.id));
+  const inLine = new Set(
+    job.equipment.filter((machine) => machine.kind === 'old-adapter').map((machine) => machine.id)
+  );
   const landed = new Set(
     point.conductors
-      .filter((one) => one.cable === cable)
-      .flatMap((one) => one.equipment.on.map((ref) => ref.at as EquipmentId))
+      .filter((conductor) => conductor.cable === cable)
+      .flatMap((conductor) => conductor.equipment.on.map((ref) => ref.at as EquipmentId))
       .filter((id) => point.equipment.includes(id) && !inLine.has(id))
   );
   const machines = landed.size > 0 ? [...landed] : point.equipment.filter((id) => !inLine.has(id));
@@ -198,9 +200,12 @@ class Plates {
   private readonly panels: ReadonlySet<string>;
 
   constructor(job: JobV1) {
-    for (const one of [...job.thermostats, ...job.equipment]) this.screws.set(one.id, screwsFrom(one.marks));
+    for (const thermostat of [...job.thermostats, ...job.equipment])
+      this.screws.set(thermostat.id, screwsFrom(thermostat.marks));
     const panel = (kind: string) => kind === 'zone-panel' || kind === 'zone-pump-panel';
-    this.panels = new Set(job.equipment.filter((one) => panel(one.kind)).map((one) => one.id));
+    this.panels = new Set(
+      job.equipment.filter((machine) => panel(machine.kind)).map((machine) => machine.id)
+    );
   }
 
   at(id: string): Screw[] {
@@ -216,16 +221,16 @@ class Plates {
     if (!known) return { at, screw: newScrew([], print).id };
     const canonical = canonicalMark(print);
     const same =
-      known.filter((one) => one.mark === print).length > 0
-        ? known.filter((one) => one.mark === print)
+      known.filter((screw) => screw.mark === print).length > 0
+        ? known.filter((screw) => screw.mark === print)
         : known.filter((screw) => markSlug(screw.mark) === markSlug(print));
     const [first] = same;
     if (!this.isZoneCall(at, canonical) || thermostat === null)
       return { at, screw: (first ?? this.add(at, print)).id };
     const owner = (screw: Screw) => this.zones.get(`${at} ${screw.id}`);
     const own =
-      same.find((one) => owner(one) === thermostat) ??
-      same.find((one) => owner(one) === undefined) ??
+      same.find((screw) => owner(screw) === thermostat) ??
+      same.find((screw) => owner(screw) === undefined) ??
       this.add(at, print);
     this.zones.set(`${at} ${own.id}`, thermostat);
     return { at, screw: own.id };

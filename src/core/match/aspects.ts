@@ -40,7 +40,7 @@ export interface Grouped {
 
 export function byAspect(findings: readonly Finding[]): Grouped[] {
   return ASPECTS.flatMap((aspect) => {
-    const own = findings.filter((one) => aspectOf(one) === aspect);
+    const own = findings.filter((finding) => aspectOf(finding) === aspect);
     return own.length > 0 ? [{ aspect, findings: own }] : [];
   });
 }

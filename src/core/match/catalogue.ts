@@ -351,7 +351,9 @@ export function devicesOf(job: Job): DeviceFacts[] {
 }
 
 export function findDevice(job: Job, id: string): DeviceFacts | undefined {
-  return devicesOf(job).find((one) => one.id === id) ?? (id === ANY_CONNECTED.id ? ANY_CONNECTED : undefined);
+  return (
+    devicesOf(job).find((device) => device.id === id) ?? (id === ANY_CONNECTED.id ? ANY_CONNECTED : undefined)
+  );
 }
 
 export function deviceName(device: Pick<DeviceFacts, 'maker' | 'model'>): string {

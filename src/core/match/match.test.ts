@@ -23,19 +23,19 @@ const match = ({ job, thermostat }: House, model: string) =>
 /** What stands in the way; settings are looked at by themselves. */
 const codes = (where: House, model: string) =>
   match(where, model)
-    .findings.map((one) => one.code)
-    .filter((one) => one !== 'set-up');
+    .findings.map((finding) => finding.code)
+    .filter((code) => code !== 'set-up');
 const settings = (where: House, model: string) =>
   match(where, model)
-    .findings.filter((one) => one.code === 'set-up')
-    .map((one) => findingText(one));
+    .findings.filter((finding) => finding.code === 'set-up')
+    .map((finding) => findingText(finding));
 
 describe('the catalogue', () => {
   it('holds fourteen devices that differ in what decides a match', () => {
     expect(CATALOGUE).toHaveLength(14);
-    expect(new Set(CATALOGUE.map((one) => one.supply))).toEqual(new Set(SUPPLY_NEEDS));
-    expect(new Set(CATALOGUE.map((one) => one.rails))).toEqual(new Set(RAILS));
-    expect(CATALOGUE.some((one) => one.marks.includes('K'))).toBe(true);
+    expect(new Set(CATALOGUE.map((device) => device.supply))).toEqual(new Set(SUPPLY_NEEDS));
+    expect(new Set(CATALOGUE.map((device) => device.rails))).toEqual(new Set(RAILS));
+    expect(CATALOGUE.some((device) => device.marks.includes('K'))).toBe(true);
   });
 });
 
@@ -63,7 +63,7 @@ describe('checks', () => {
 
   it('terminals: what works today and has no place on the device is named by its conductor', () => {
     const found = match(heatPumpHouse(), 'de-pair');
-    expect(found.findings.find((one) => one.code === 'missing-terminal')).toMatchObject({
+    expect(found.findings.find((finding) => finding.code === 'missing-terminal')).toMatchObject({
       level: 'stop',
       because: [ref.conductor('co-6'), ref.device('de-pair')]
     });
@@ -112,10 +112,10 @@ describe('checks', () => {
       thermostat
     };
     expect(
-      match(two, 'de-onebar').findings.find((one) => one.code === 'link-must-suit-supplies')
+      match(two, 'de-onebar').findings.find((finding) => finding.code === 'link-must-suit-supplies')
     ).toMatchObject({ level: 'stop' });
     expect(
-      match(two, 'de-fellgate').findings.find((one) => one.code === 'link-must-suit-supplies')
+      match(two, 'de-fellgate').findings.find((finding) => finding.code === 'link-must-suit-supplies')
     ).toMatchObject({ level: 'warn' });
     expect(codes(furnaceWithCommon(), 'de-onebar')).not.toContain('link-must-suit-supplies');
   });
@@ -130,7 +130,7 @@ describe('what a match means for whoever buys it', () => {
     expect(aspects(furnaceFourWires(), 'de-fellgate')).toEqual(['needs', 'set']);
     expect(aspects(furnaceWithCommon(), 'de-warmonly')).toContain('damages');
     expect(aspects(boilerPlusAcHouse(), 'de-cutlink')).toContain('cut');
-    expect(match(boilerPlusAcHouse(), 'de-cutlink').findings.map((one) => one.code)).toContain(
+    expect(match(boilerPlusAcHouse(), 'de-cutlink').findings.map((finding) => finding.code)).toContain(
       'link-to-be-cut'
     );
   });
@@ -142,19 +142,21 @@ describe('what a match means for whoever buys it', () => {
       'Set that the machine runs the blower in heating by itself.'
     ]);
     expect(settings(heatPumpHouse(), 'de-onebar').join(' ')).toContain('heat pump');
-    const open = match(furnaceWithCommon(), 'de-onebar').findings.filter((one) => one.code === 'set-up');
+    const open = match(furnaceWithCommon(), 'de-onebar').findings.filter(
+      (finding) => finding.code === 'set-up'
+    );
     expect(open.every((one) => one.level === 'note')).toBe(true);
   });
 
   it('says what an accessory on the machine keeps or loses', () => {
     const base = furnaceWithCommon();
-    const equipment = base.job.equipment.map((one) => ({
-      ...one,
+    const equipment = base.job.equipment.map((machine) => ({
+      ...machine,
       accessories: [{ kind: 'humidifier' as const, ownRelay: 'yes' as const, note: '' }]
     }));
     const moist: House = { job: { ...base.job, equipment }, thermostat: base.thermostat };
     const said = (model: string) =>
-      match(moist, model).findings.find((one) => one.code === 'accessory-output');
+      match(moist, model).findings.find((finding) => finding.code === 'accessory-output');
     expect(said('de-fellgate')?.params).toEqual({ what: 'none', accessory: 'humidifier' });
     expect(said('de-moistly')?.params).toEqual({ what: 'powered', accessory: 'humidifier' });
     expect(said('de-twobridge')).toBeUndefined();

@@ -31,7 +31,7 @@ export function matchDevice(
   identification: Identification = identify(job, thermostat)
 ): Match {
   const wiring = wiringOf(job, thermostat);
-  const worlds = worldsOf(identification, wiring).map((one) => one.world);
+  const worlds = worldsOf(identification, wiring).map((world) => world.world);
   const findings = sortFindings(
     MATCH_CHECKS.flatMap((check) => check.check({ identification, wiring, worlds, device }))
   );

@@ -16,7 +16,7 @@ function halfDone(): Job {
 
 describe('ticks of an older file', () => {
   const job = halfDone();
-  const ticked = job.thermostats.flatMap((one) => one.oldTicks);
+  const ticked = job.thermostats.flatMap((thermostat) => thermostat.oldTicks);
 
   it('are there to be taken over', () => {
     expect(ticked.length).toBeGreaterThan(2);
@@ -27,8 +27,8 @@ describe('ticks of an older file', () => {
     for (const [index, thermostat] of after.thermostats.entries()) {
       const was = job.thermostats[index]!;
       const keys = planFor(job, was).moves.map(moveKey);
-      const fitting = was.oldTicks.filter((one) => keys.includes(one.key));
-      expect(new Map(thermostat.log.map((one) => [moveKey(one.act), one.at]))).toEqual(
+      const fitting = was.oldTicks.filter((tick) => keys.includes(tick.key));
+      expect(new Map(thermostat.log.map((entry) => [moveKey(entry.act), entry.at]))).toEqual(
         new Map(fitting.map((one) => [one.key, one.at]))
       );
       const left = new Set(planFor(after, thermostat).moves.map(moveKey));

@@ -14,7 +14,7 @@ import { planFor } from './plan';
 
 /** The step that takes all old ticks of a job over, or null where there are none. */
 export function adoptTicks(job: Job): Step | null {
-  const steps = job.thermostats.flatMap((one) => adoptFor(job, one.id));
+  const steps = job.thermostats.flatMap((thermostat) => adoptFor(job, thermostat.id));
   return steps.length === 0 ? null : batch('Moves that were ticked are in the log now', steps);
 }
 
@@ -29,7 +29,7 @@ function adoptFor(job: Job, th: ThermostatId): Step[] {
   if (thermostat.oldTicks.length === 0) return [];
   const at: Path = ['thermostats', { id: th }];
   const plan = planFor(job, thermostat);
-  const left = new Map(thermostat.oldTicks.map((one) => [one.key, one]));
+  const left = new Map(thermostat.oldTicks.map((tick) => [tick.key, tick]));
   let wiring = plan.wiringNow;
   let { log } = thermostat;
   for (const move of plan.moves) {

@@ -5,7 +5,7 @@ import { cutsFor, ROLLS, type NamedRun } from './cuts';
 const run = (lengthM: number, conductors = 5): NamedRun => ({ conductors, gauge: 18, lengthM, for: 'hall' });
 const lengths = (runs: readonly NamedRun[]) =>
   cutsFor(runs)
-    .rolls.map((one) => one.lengthM)
+    .rolls.map((roll) => roll.lengthM)
     .sort((a, b) => a - b);
 
 describe('cutting cable from rolls', () => {
@@ -18,7 +18,7 @@ describe('cutting cable from rolls', () => {
 
   it('keeps kinds of cable apart', () => {
     const { rolls } = cutsFor([run(7, 5), run(7, 8)]);
-    expect(rolls.map((one) => one.conductors).sort()).toEqual([5, 8]);
+    expect(rolls.map((roll) => roll.conductors).sort()).toEqual([5, 8]);
   });
 
   it('cuts short pieces from what is left over, and says when nothing is', () => {
@@ -30,7 +30,7 @@ describe('cutting cable from rolls', () => {
   it('leaves a run that no roll holds to be bought by the metre, and loses none', () => {
     const cuts = cutsFor([run(151), run(10)]);
     expect(cuts.byTheMetre.map((one) => one.lengthM)).toEqual([151]);
-    expect(cuts.rolls.map((one) => one.lengthM)).toEqual([15]);
+    expect(cuts.rolls.map((roll) => roll.lengthM)).toEqual([15]);
   });
 
   it('holds every run once, on a roll that is long enough, and never costs more than a roll for each', () => {
@@ -39,7 +39,7 @@ describe('cutting cable from rolls', () => {
       fc.property(metres, (list) => {
         const runs = list.map((lengthM, at) => ({ ...run(lengthM), for: String(at) }));
         const { rolls } = cutsFor(runs);
-        const held = rolls.flatMap((one) => one.runs.map((own) => own.for)).sort();
+        const held = rolls.flatMap((roll) => roll.runs.map((own) => own.for)).sort();
         expect(held).toEqual(runs.map((one) => one.for).sort());
         for (const one of rolls) {
           const used = one.runs.reduce((sum, own) => sum + own.lengthM, 0);
@@ -47,7 +47,7 @@ describe('cutting cable from rolls', () => {
           expect(ROLLS.map((roll) => roll.lengthM)).toContain(one.lengthM);
           expect(one.restM).toBeGreaterThanOrEqual(0);
         }
-        const cost = rolls.reduce((sum, one) => sum + one.cost, 0);
+        const cost = rolls.reduce((sum, roll) => sum + roll.cost, 0);
         const each = runs.map((one) => cutsFor([one]).rolls[0]?.cost ?? 0).reduce((a, b) => a + b, 0);
         if (runs.length <= 10) expect(cost).toBeLessThanOrEqual(each);
       }),

@@ -48,8 +48,8 @@ export interface Cuts {
 
 /** `pieces`: how many short pieces of single conductor the moves ask for. */
 export function cutsFor(runs: readonly NamedRun[], pieces = 0): Cuts {
-  const longest = Math.max(...ROLLS.map((one) => one.lengthM));
-  const fitting = runs.filter((one) => one.lengthM <= longest);
+  const longest = Math.max(...ROLLS.map((roll) => roll.lengthM));
+  const fitting = runs.filter((run) => run.lengthM <= longest);
   const kinds = new Map<string, NamedRun[]>();
   for (const run of fitting) {
     const kind = `${run.conductors} ${run.gauge}`;
@@ -60,8 +60,8 @@ export function cutsFor(runs: readonly NamedRun[], pieces = 0): Cuts {
   );
   return {
     rolls,
-    byTheMetre: runs.filter((one) => one.lengthM > longest),
-    piecesFromRest: rolls.some((one) => one.restM * one.conductors >= pieces * PIECE_M)
+    byTheMetre: runs.filter((run) => run.lengthM > longest),
+    piecesFromRest: rolls.some((roll) => roll.restM * roll.conductors >= pieces * PIECE_M)
   };
 }
 
@@ -70,7 +70,7 @@ function priceOf(roll: (typeof ROLLS)[number], conductors: number): number {
 }
 
 function lengthOf(runs: readonly NamedRun[]): number {
-  return runs.reduce((sum, one) => sum + one.lengthM, 0);
+  return runs.reduce((sum, run) => sum + run.lengthM, 0);
 }
 
 /** The cheapest single roll that holds these runs, or null when none does. */
@@ -114,7 +114,7 @@ function cheapest(runs: readonly NamedRun[]): CutRoll[] {
 }
 
 function packed(runs: readonly NamedRun[]): CutRoll[] {
-  const big = ROLLS.reduce((best, one) => (one.factor < best.factor ? one : best));
+  const big = ROLLS.reduce((best, roll) => (roll.factor < best.factor ? roll : best));
   const bins: NamedRun[][] = [];
   for (const run of [...runs].sort((a, b) => b.lengthM - a.lengthM)) {
     const bin = bins.find((one) => lengthOf(one) + run.lengthM <= big.lengthM);

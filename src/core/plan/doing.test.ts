@@ -18,7 +18,7 @@ import { planFor } from './plan';
 
 const CLASSROOM = makeId('thermostat', 'classroom');
 const at = (minute: number) => `2026-03-01T09:${String(minute).padStart(2, '0')}:00.000Z`;
-const placeIn = (job: Job): Thermostat => job.thermostats.find((one) => one.id === CLASSROOM)!;
+const placeIn = (job: Job): Thermostat => job.thermostats.find((thermostat) => thermostat.id === CLASSROOM)!;
 const planOf = (job: Job) => planFor(job, placeIn(job));
 
 /** Does the first `count` moves of the plan, one after the other. */
@@ -58,7 +58,7 @@ describe('found and the log', () => {
         const now = nowOf(plan.wiringFound, log);
         expect(now.misfits).toEqual([]);
         const replayed = log.reduce(
-          (wiring, one) => (one.change === null ? wiring : applyChange(wiring, one.change)),
+          (wiring, entry) => (entry.change === null ? wiring : applyChange(wiring, entry.change)),
           plan.wiringFound
         );
         expect(wired(now.wiring)).toBe(wired(replayed));
@@ -75,11 +75,11 @@ describe('found and the log', () => {
 
   it('lead to the planned wiring when all is done, with the power to be switched on at the end', () => {
     const plan = planOf(SCHOOLHOUSE);
-    const wires = plan.moves.filter((one) => !one.action.startsWith('power-on')).length;
+    const wires = plan.moves.filter((move) => !move.action.startsWith('power-on')).length;
     const job = doing(SCHOOLHOUSE, wires);
     const last = planOf(job);
     expect(wired(last.wiringNow)).toBe(wired(last.wiringAfter!));
-    expect(last.moves.map((one) => one.action)).toEqual(['power-on', 'power-on']);
+    expect(last.moves.map((move) => move.action)).toEqual(['power-on', 'power-on']);
     expect(planOf(doing(job, 2)).moves).toEqual([]);
   });
 });
@@ -99,21 +99,21 @@ describe('a move that is done', () => {
   it('takes those before it along that it cannot be done without', () => {
     const plan = planOf(SCHOOLHOUSE);
     const land = plan.moves.find(
-      (one) => one.action === 'land' && one.end === 'wall' && one.what.endsWith('-1')
+      (move) => move.action === 'land' && move.end === 'wall' && move.what.endsWith('-1')
     )!;
     const job = apply(SCHOOLHOUSE, doMove(SCHOOLHOUSE, CLASSROOM, plan, land, at(1)));
-    expect(placeIn(job).log.map((one) => one.act.action)).toEqual(['lift', 'land']);
+    expect(placeIn(job).log.map((entry) => entry.act.action)).toEqual(['lift', 'land']);
   });
 
   it('is taken back together with what hangs on it, the last first', () => {
     const job = doing(SCHOOLHOUSE, planOf(SCHOOLHOUSE).moves.length);
     const plan = planOf(job);
-    const plate = plan.done.find((one) => one.change?.kind === 'device-on')!;
+    const plate = plan.done.find((entry) => entry.change?.kind === 'device-on')!;
     const step = takeBack(job, CLASSROOM, plan, plate.id, at(30))!;
     const back = planOf(apply(job, step));
-    const landed = back.wiringNow.strands.filter((one) => one.near.state === 'landed');
+    const landed = back.wiringNow.strands.filter((strand) => strand.near.state === 'landed');
     expect(landed).toEqual([]);
-    expect(back.wiringNow.devices.some((one) => one.kind === 'new-thermostat')).toBe(false);
+    expect(back.wiringNow.devices.some((device) => device.kind === 'new-thermostat')).toBe(false);
     expect(wired(applyMoves(back.wiringNow, back.moves))).toBe(wired(back.wiringAfter!));
   });
 });
@@ -123,13 +123,13 @@ describe('planning goes on from now', () => {
     const half = doing(SCHOOLHOUSE, 6);
     const other = apply(half, chooseMethod(half, CLASSROOM, 'none'));
     const back = planFor(other, placeIn(other), { method: 'none' });
-    expect(back.moves.some((one) => one.change !== null)).toBe(true);
+    expect(back.moves.some((move) => move.change !== null)).toBe(true);
     expect(wired(applyMoves(back.wiringNow, back.moves))).toBe(wired(back.wiringFound));
   });
 
   it('keeps what is done when the record is put right, and tells what no longer fits it', () => {
     const job = doing(SCHOOLHOUSE, 5);
-    const lifted = planOf(job).done.find((one) => one.change?.kind === 'end')!;
+    const lifted = planOf(job).done.find((entry) => entry.change?.kind === 'end')!;
     const strand = lifted.change?.kind === 'end' ? lifted.change.strand : '';
     const step = setConductorEnd(job, CLASSROOM, makeId('conductor', strand.replace('co-', '')), 'far', {
       state: 'landed',
@@ -144,7 +144,7 @@ describe('planning goes on from now', () => {
   it('offers every way from the house as it is, and each list leads to its own wiring', () => {
     const half = doing(SCHOOLHOUSE, 7);
     const plan = planOf(half);
-    expect(plan.options.map((one) => one.method).sort()).toEqual([...METHOD_IDS].sort());
+    expect(plan.options.map((option) => option.method).sort()).toEqual([...METHOD_IDS].sort());
     for (const option of plan.options.filter((one) => one.verdict !== 'no' && one.after))
       expect(wired(applyMoves(option.now, option.moves)), option.method).toBe(wired(option.after!));
   });

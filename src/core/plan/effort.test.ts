@@ -18,7 +18,7 @@ const optionOf = (method: string, path: 'free' | 'unknown' = 'free') => {
           path
         });
   const plan = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate') ?? null });
-  return plan.options.find((one) => one.method === method)!;
+  return plan.options.find((option) => option.method === method)!;
 };
 
 describe('minutes', () => {
@@ -54,15 +54,15 @@ describe('what the hands need', () => {
 
   it('says how much to strip where an end is landed, and nowhere else', () => {
     for (const move of plan.moves) expect(move.strip !== null, move.text).toBe(move.action === 'land');
-    expect(plan.moves.find((one) => one.action === 'land')?.tools).toContain('wire stripper');
-    expect(plan.moves.find((one) => one.action === 'power-off')?.tools).toEqual(['meter']);
+    expect(plan.moves.find((move) => move.action === 'land')?.tools).toContain('wire stripper');
+    expect(plan.moves.find((move) => move.action === 'power-off')?.tools).toEqual(['meter']);
   });
 
   it('packs each tool once, and a torch whatever is done', () => {
     const bag = bagFor(plan.moves);
     expect(new Set(bag).size).toBe(bag.length);
     expect(bag[0]).toBe('torch');
-    for (const tool of plan.moves.flatMap((one) => one.tools)) expect(bag).toContain(tool);
+    for (const tool of plan.moves.flatMap((move) => move.tools)) expect(bag).toContain(tool);
     expect(bagFor(optionOf('new-cable').moves)).toContain('pull line');
   });
 });

@@ -80,7 +80,7 @@ export function extraBand(extra: number): Band {
 
 /** The moves alone, without the way to the machine. */
 export function handsOn(moves: readonly Move[], before: Wiring): Band {
-  const sure = before.cables.every((one) => one.path === 'free');
+  const sure = before.cables.every((cable) => cable.path === 'free');
   return sumBands(
     moves.map((move) => (move.action === 'pull' ? pullMinutes(move, sure) : minutesOf[move.action]))
   );

@@ -22,12 +22,12 @@ describe('the work on several thermostats', () => {
   it('is written down for each whose move it is: power once for all, a conductor for its own', () => {
     const { moves } = planTogether(zones);
     const job = doing(zones, 3);
-    const logs = job.thermostats.map((one) => one.log.map((entry) => moveKey(entry.act)));
+    const logs = job.thermostats.map((thermostat) => thermostat.log.map((entry) => moveKey(entry.act)));
     for (const [index, thermostat] of job.thermostats.entries())
       expect(logs[index]).toEqual(
         moves
           .slice(0, 3)
-          .filter((one) => one.thermostats.includes(thermostat.id))
+          .filter((move) => move.thermostats.includes(thermostat.id))
           .map(moveKey)
       );
     expect(moves[0]?.thermostats).toHaveLength(3);
@@ -39,7 +39,9 @@ describe('the work on several thermostats', () => {
     const { places } = planTogether(job);
     const done = jointDone(job, places);
     expect(done).toHaveLength(3);
-    expect(done[0]?.entries.map((one) => one.thermostat)).toEqual(zones.thermostats.map((one) => one.id));
+    expect(done[0]?.entries.map((entry) => entry.thermostat)).toEqual(
+      zones.thermostats.map((thermostat) => thermostat.id)
+    );
   });
 
   it('is taken back from each, and the list is as it was', () => {

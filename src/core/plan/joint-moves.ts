@@ -20,8 +20,8 @@ export function jointMoves(places: readonly Place[], machines: ReadonlySet<strin
       tagged.flat().filter((one) => one.action === action),
       machines
     );
-  const turns = tagged.map((moves) => turnsOf(moves.filter((one) => !one.action.startsWith('power-'))));
-  const most = Math.max(0, ...turns.map((one) => one.length));
+  const turns = tagged.map((moves) => turnsOf(moves.filter((move) => !move.action.startsWith('power-'))));
+  const most = Math.max(0, ...turns.map((turn) => turn.length));
   const work = Array.from({ length: most }, (_, turn) => {
     const all = turns.flatMap((one) => one[turn] ?? []);
     if (turn % 2 === 1) return all;

@@ -133,7 +133,7 @@ export class MoveWriter {
   /** An act that changes no wiring, in words. */
   words({ action, what }: Pick<Draft, 'action' | 'what'>): string {
     const device = this.wiring.devices.find((one) => one.id === what);
-    const name = device?.name ?? this.wiring.strands.find((one) => one.id === what)?.name ?? what;
+    const name = device?.name ?? this.wiring.strands.find((strand) => strand.id === what)?.name ?? what;
     if (device && action === 'power-off') return offText(device, this.spotAt(device.at));
     if (device && action === 'power-on') return onText(device, this.spotAt(device.at));
     return (
@@ -203,7 +203,7 @@ export class MoveWriter {
   }
 
   transformer(change: TransformerChange): Draft {
-    const machine = this.wiring.devices.find((one) => one.id === change.device)?.name ?? change.device;
+    const machine = this.wiring.devices.find((device) => device.id === change.device)?.name ?? change.device;
     const size = (va: number | null) => `${va ?? USUAL_TRANSFORMER_VA} VA`;
     return {
       end: 'equipment',
@@ -296,7 +296,7 @@ export class MoveWriter {
   }
 
   private strand(id: string): Strand {
-    const found = this.wiring.strands.find((one) => one.id === id);
+    const found = this.wiring.strands.find((strand) => strand.id === id);
     if (!found) throw new Error(`No strand ${id}`);
     return found;
   }

@@ -19,21 +19,21 @@ interface List {
   readonly moves: readonly Move[];
 }
 
-const DEVICES = CATALOGUE.filter((one) =>
-  ['de-fellgate', 'de-weftline', 'de-farspeak', 'de-pair', 'de-onebar'].includes(one.id)
+const DEVICES = CATALOGUE.filter((device) =>
+  ['de-fellgate', 'de-weftline', 'de-farspeak', 'de-pair', 'de-onebar'].includes(device.id)
 );
 
 function listsOf(name: string, job: Job, thermostat: Thermostat): List[] {
   return DEVICES.flatMap((device) =>
-    planFor(job, thermostat, { device, neighbours: [] }).options.flatMap((one): List[] =>
-      one.after === null || one.verdict === 'no'
+    planFor(job, thermostat, { device, neighbours: [] }).options.flatMap((option): List[] =>
+      option.after === null || option.verdict === 'no'
         ? []
         : [
             {
-              name: `${name}, ${device.id}, ${one.method}`,
-              before: one.before,
-              after: one.after,
-              moves: one.moves
+              name: `${name}, ${device.id}, ${option.method}`,
+              before: option.before,
+              after: option.after,
+              moves: option.moves
             }
           ]
     )
@@ -70,16 +70,16 @@ describe('every move list', () => {
   it('takes every supply off before anything else, and puts it on when all is done', () => {
     every(({ name, before, after, moves }) => {
       if (moves.length === 0) return;
-      const first = moves.findIndex((one) => one.action !== 'power-off');
-      const last = moves.map((one) => one.action === 'power-on').indexOf(true);
+      const first = moves.findIndex((move) => move.action !== 'power-off');
+      const last = moves.map((move) => move.action === 'power-on').indexOf(true);
       expect(moves.slice(first, last).some(isPower), name).toBe(false);
       expect(
-        moves.slice(last).every((one) => one.action === 'power-on'),
+        moves.slice(last).every((move) => move.action === 'power-on'),
         name
       ).toBe(true);
-      const supplies = (wiring: Wiring) => wiring.devices.filter(isSupply).map((one) => one.id);
+      const supplies = (wiring: Wiring) => wiring.devices.filter(isSupply).map((device) => device.id);
       const acted = (action: Move['action']) =>
-        moves.filter((one) => one.action === action).map((one) => one.what);
+        moves.filter((move) => move.action === action).map((move) => move.what);
       for (const id of supplies(before)) expect(acted('power-off'), name).toContain(id);
       for (const id of supplies(after)) expect(acted('power-on'), name).toContain(id);
     });
@@ -89,12 +89,17 @@ describe('every move list', () => {
     every(({ name, before, after, moves }) => {
       const reached = applyMoves(before, moves);
       const ends = (wiring: Wiring) =>
-        new Map(wiring.strands.map((one) => [one.id, [landedTerminal(one.near), landedTerminal(one.far)]]));
+        new Map(
+          wiring.strands.map((strand) => [
+            strand.id,
+            [landedTerminal(strand.near), landedTerminal(strand.far)]
+          ])
+        );
       expect(ends(reached), name).toEqual(ends(after));
       const keys = moves.map(moveKey);
       expect(new Set(keys).size, name).toBe(keys.length);
       expect(
-        moves.map((one) => one.id),
+        moves.map((move) => move.id),
         name
       ).toEqual(moves.map((_, at) => `move-${at + 1}`));
     });
@@ -103,8 +108,13 @@ describe('every move list', () => {
   it('never has a conductor on a device that is not there, whatever move one stands at', () => {
     every(({ name, before, moves }) => {
       for (const [at, wiring] of wiringsAlong(before, moves).entries()) {
-        const landed = wiring.strands.flatMap((one) => [landedTerminal(one.near), landedTerminal(one.far)]);
-        const links = wiring.links.filter((one) => one.kind !== 'inside').flatMap((one) => [one.a, one.b]);
+        const landed = wiring.strands.flatMap((strand) => [
+          landedTerminal(strand.near),
+          landedTerminal(strand.far)
+        ]);
+        const links = wiring.links
+          .filter((link) => link.kind !== 'inside')
+          .flatMap((link) => [link.a, link.b]);
         for (const terminal of [...landed, ...links])
           if (terminal !== null)
             expect(deviceOf(wiring, terminal) !== undefined, `${name}, after move ${at}: ${terminal}`).toBe(
@@ -120,9 +130,9 @@ describe('every move list', () => {
       moves.forEach((move, at) => {
         if (move.change?.kind !== 'end') return;
         const [was, is] = [along[at]!, along[at + 1]!];
-        const changed = is.strands.filter((one, index) => one !== was.strands[index]);
+        const changed = is.strands.filter((strand, index) => strand !== was.strands[index]);
         expect(
-          changed.map((one) => one.id),
+          changed.map((strand) => strand.id),
           name
         ).toEqual([move.what]);
         if (move.action === 'land')
@@ -133,7 +143,7 @@ describe('every move list', () => {
 
   it('names what the hands take hold of: conductor, mark, tool, and how much to strip where it is landed', () => {
     every(({ name, before, after, moves }) => {
-      const names = new Map([...before.strands, ...after.strands].map((one) => [one.id, one.name]));
+      const names = new Map([...before.strands, ...after.strands].map((strand) => [strand.id, strand.name]));
       for (const move of moves) {
         const where = `${name}: ${move.text}`;
         expect(move.text.length, where).toBeGreaterThan(15);
@@ -158,11 +168,11 @@ describe('every move list', () => {
       for (const strand of before.strands) {
         const idle = strand.near.state !== 'landed' && strand.far.state !== 'landed';
         if (!idle || strand.continuity === 'proven') continue;
-        const own = moves.filter((one) => one.what === strand.id);
-        const landing = own.findIndex((one) => one.action === 'land');
+        const own = moves.filter((move) => move.what === strand.id);
+        const landing = own.findIndex((move) => move.action === 'land');
         if (landing === -1) continue;
         expect(
-          own.slice(0, landing).map((one) => one.action),
+          own.slice(0, landing).map((move) => move.action),
           name
         ).toContain('check');
       }

@@ -33,7 +33,7 @@ export function movesLeft(
   done: readonly LogEntry[]
 ): Move[] {
   const changes = difference(now, after);
-  const begun = done.some((one) => one.change !== null);
+  const begun = done.some((entry) => entry.change !== null);
   const all =
     changes.length > 0 ? listOf(changes, now, after, others) : begun ? powerOnOnly(now, after, others) : [];
   const made = madeAlready(done);
@@ -60,7 +60,7 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
 }
 
 function numbered(moves: readonly Unnumbered[]): Move[] {
-  return moves.map((one, index) => ({ ...one, id: `move-${index + 1}` }));
+  return moves.map((move, index) => ({ ...move, id: `move-${index + 1}` }));
 }
 
 type Unnumbered = Omit<Move, 'id'>;
@@ -105,13 +105,13 @@ export function withThoseBefore<T extends Pick<Move, 'id' | 'change' | 'what'>>(
   moves: readonly T[],
   id: string
 ): T[] {
-  const at = moves.findIndex((one) => one.id === id);
+  const at = moves.findIndex((move) => move.id === id);
   const wanted = moves[at];
   if (!wanted) return [];
   if (wanted.change === null || fits(now, wanted.change)) return [wanted];
-  const same = moves.slice(0, at).filter((one) => one.what === wanted.what && one.change !== null);
+  const same = moves.slice(0, at).filter((move) => move.what === wanted.what && move.change !== null);
   const alone = [...same, wanted];
-  return leadOn(now, alone) ? alone : moves.slice(0, at + 1).filter((one) => one.change !== null);
+  return leadOn(now, alone) ? alone : moves.slice(0, at + 1).filter((move) => move.change !== null);
 }
 
 function leadOn(now: Wiring, moves: readonly Pick<Move, 'change'>[]): boolean {
@@ -161,19 +161,24 @@ interface Sorted {
 }
 
 function sortChanges(changes: readonly Change[], before: Wiring, after: Wiring, draft: MoveWriter): Sorted {
-  const ends = changes.filter((one): one is EndChange => one.kind === 'end');
-  const [was, is] = [before, after].map(({ strands }) => new Set(strands.map((one) => one.id)));
+  const ends = changes.filter((change): change is EndChange => change.kind === 'end');
+  const [was, is] = [before, after].map(({ strands }) => new Set(strands.map((strand) => strand.id)));
   const stays = (id: string) => was?.has(id) === true && is?.has(id) === true;
-  const isCable = (one: Change): one is CableChange => one.kind === 'cable-in' || one.kind === 'cable-out';
+  const isCable = (change: Change): change is CableChange =>
+    change.kind === 'cable-in' || change.kind === 'cable-out';
   return {
-    transformers: changes.filter((one): one is TransformerChange => one.kind === 'transformer'),
-    kept: (spot) => ends.filter((one) => draft.spotOfEnd(one) === spot && stays(one.strand)),
-    leaving: ends.filter((one) => is?.has(one.strand) !== true),
-    coming: ends.filter((one) => was?.has(one.strand) !== true),
+    transformers: changes.filter((change): change is TransformerChange => change.kind === 'transformer'),
+    kept: (spot) => ends.filter((end) => draft.spotOfEnd(end) === spot && stays(end.strand)),
+    leaving: ends.filter((end) => is?.has(end.strand) !== true),
+    coming: ends.filter((end) => was?.has(end.strand) !== true),
     links: (kind, spot) =>
-      changes.filter((one): one is LinkChange => one.kind === kind && draft.spotAt(one.link.at) === spot),
+      changes.filter(
+        (change): change is LinkChange => change.kind === kind && draft.spotAt(change.link.at) === spot
+      ),
     devices: (kind, spot) =>
-      changes.filter((one): one is DeviceChange => one.kind === kind && draft.spotAt(one.device.at) === spot),
+      changes.filter(
+        (change): change is DeviceChange => change.kind === kind && draft.spotAt(change.device.at) === spot
+      ),
     cables: [...changes.filter(isCable)].sort(
       (a, b) => Number(b.kind === 'cable-out') - Number(a.kind === 'cable-out')
     )
@@ -186,37 +191,39 @@ function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
   const inLine = sorted.devices('device-off', 'equipment');
   const onIt = (end: EndChange) => inLine.some((part) => draft.isOn(end, part));
   return [
-    ...sorted.transformers.map((one) => draft.transformer(one)),
-    ...kept.flatMap((one) => draft.check(one)),
-    ...sorted.links('link-off', 'equipment').map((one) => draft.link(one)),
-    ...sorted.leaving.filter((one) => draft.spotOfEnd(one) === 'equipment').map((one) => draft.lift(one)),
-    ...kept.filter(onIt).map((one) => draft.lift(one)),
+    ...sorted.transformers.map((transformer) => draft.transformer(transformer)),
+    ...kept.flatMap((change) => draft.check(change)),
+    ...sorted.links('link-off', 'equipment').map((link) => draft.link(link)),
+    ...sorted.leaving
+      .filter((change) => draft.spotOfEnd(change) === 'equipment')
+      .map((change) => draft.lift(change)),
+    ...kept.filter(onIt).map((change) => draft.lift(change)),
     ...inLine.map((one) => draft.device(one)),
-    ...sorted.devices('device-on', 'equipment').map((one) => draft.device(one)),
-    ...kept.flatMap((one) => (onIt(one) ? draft.landOnly(one) : draft.liftAndLand(one))),
-    ...sorted.links('link-on', 'equipment').map((one) => draft.link(one))
+    ...sorted.devices('device-on', 'equipment').map((device) => draft.device(device)),
+    ...kept.flatMap((change) => (onIt(change) ? draft.landOnly(change) : draft.liftAndLand(change))),
+    ...sorted.links('link-on', 'equipment').map((link) => draft.link(link))
   ];
 }
 
 /** The wall, with what a new cable or a supply in an outlet brings along. */
 function atWall(sorted: Sorted, draft: MoveWriter): Draft[] {
-  const comingAt = (spot: Spot) => sorted.coming.filter((one) => draft.spotOfEnd(one) === spot);
-  const leavingFrom = (spot: Spot) => sorted.leaving.filter((one) => draft.spotOfEnd(one) === spot);
+  const comingAt = (spot: Spot) => sorted.coming.filter((change) => draft.spotOfEnd(change) === spot);
+  const leavingFrom = (spot: Spot) => sorted.leaving.filter((change) => draft.spotOfEnd(change) === spot);
   return [
-    ...sorted.links('link-off', 'wall').map((one) => draft.link(one)),
-    ...[...leavingFrom('wall'), ...sorted.kept('wall'), ...leavingFrom('outlet')].flatMap((one) =>
-      draft.liftOnly(one)
+    ...sorted.links('link-off', 'wall').map((link) => draft.link(link)),
+    ...[...leavingFrom('wall'), ...sorted.kept('wall'), ...leavingFrom('outlet')].flatMap((change) =>
+      draft.liftOnly(change)
     ),
-    ...sorted.devices('device-off', 'wall').map((one) => draft.device(one)),
-    ...sorted.cables.map((one) => draft.cable(one)),
-    ...comingAt('equipment').flatMap((one) => draft.landOnly(one)),
-    ...sorted.devices('device-on', 'wall').map((one) => draft.device(one)),
-    ...sorted.links('link-on', 'wall').map((one) => draft.link(one)),
-    ...sorted.kept('wall').flatMap((one) => draft.landOnly(one)),
-    ...comingAt('wall').flatMap((one) => draft.landOnly(one)),
-    ...sorted.devices('device-on', 'outlet').map((one) => draft.device(one)),
-    ...comingAt('outlet').flatMap((one) => draft.landOnly(one)),
-    ...sorted.devices('device-off', 'outlet').map((one) => draft.device(one))
+    ...sorted.devices('device-off', 'wall').map((device) => draft.device(device)),
+    ...sorted.cables.map((cable) => draft.cable(cable)),
+    ...comingAt('equipment').flatMap((change) => draft.landOnly(change)),
+    ...sorted.devices('device-on', 'wall').map((device) => draft.device(device)),
+    ...sorted.links('link-on', 'wall').map((link) => draft.link(link)),
+    ...sorted.kept('wall').flatMap((change) => draft.landOnly(change)),
+    ...comingAt('wall').flatMap((change) => draft.landOnly(change)),
+    ...sorted.devices('device-on', 'outlet').map((device) => draft.device(device)),
+    ...comingAt('outlet').flatMap((change) => draft.landOnly(change)),
+    ...sorted.devices('device-off', 'outlet').map((device) => draft.device(device))
   ];
 }
 

@@ -15,15 +15,15 @@ const planned = (where: House, model = 'de-fellgate') =>
   planFor(where.job, where.thermostat, { device: findDevice(where.job, model) ?? null });
 
 /** Devices that between them open every method: two hot terminals, one combined, a receiver, cells. */
-const DEVICES = CATALOGUE.filter((one) =>
-  ['de-fellgate', 'de-weftline', 'de-farspeak', 'de-pair'].includes(one.id)
+const DEVICES = CATALOGUE.filter((device) =>
+  ['de-fellgate', 'de-weftline', 'de-farspeak', 'de-pair'].includes(device.id)
 );
 
 /** Every pair of before and after that any method makes in the houses, and in random ones. */
 function pairs(where: House): [Wiring, Wiring][] {
   return DEVICES.flatMap((device) =>
-    planFor(where.job, where.thermostat, { device }).options.flatMap((one): [Wiring, Wiring][] =>
-      one.after ? [[one.before, one.after]] : []
+    planFor(where.job, where.thermostat, { device }).options.flatMap((option): [Wiring, Wiring][] =>
+      option.after ? [[option.before, option.after]] : []
     )
   );
 }
@@ -191,8 +191,8 @@ describe('the plan', () => {
   });
 
   it('ranks what exists over what is added, and that over what is given up, and says why', () => {
-    const options = planned(furnaceWithSpare()).options.filter((one) => one.verdict !== 'no');
-    expect(options.map((one) => one.method)).toEqual([
+    const options = planned(furnaceWithSpare()).options.filter((option) => option.verdict !== 'no');
+    expect(options.map((option) => option.method)).toEqual([
       'spare-conductor',
       'signal-splitter',
       'add-conductor',
@@ -213,7 +213,7 @@ describe('the plan', () => {
       const plan = planFor({ ...where.job, thermostats: [thermostat] }, thermostat, {
         device: findDevice(where.job, 'de-fellgate') ?? null
       });
-      return plan.options.map((one) => [one.method, one.verdict] as const);
+      return plan.options.map((option) => [option.method, option.verdict] as const);
     };
     const cheap = order({ cost: 2, work: 0, looks: 1 }).map(([method]) => method);
     const quick = order({ cost: 0, work: 2, looks: 1 }).map(([method]) => method);
@@ -235,7 +235,7 @@ describe('the plan', () => {
     });
     const plan = planned(noFan);
     const option = plan.options.find((one) => one.method === 'existing-c')!;
-    expect(option.findings.map((one) => one.code)).toContain('compressor-without-blower');
+    expect(option.findings.map((finding) => finding.code)).toContain('compressor-without-blower');
     expect(option.verdict).toBe('no');
     const [known] = option.proof!.worlds;
     const by = (blowerInCool: 'board' | 'g') =>
@@ -261,7 +261,7 @@ describe('the plan', () => {
     });
     const best = planned(where).options[0];
     expect(best?.verdict).toBe('care');
-    expect(best?.findings.find((one) => one.code === 'end-not-read')?.because).toEqual([
+    expect(best?.findings.find((finding) => finding.code === 'end-not-read')?.because).toEqual([
       ref.conductor('co-3')
     ]);
   });

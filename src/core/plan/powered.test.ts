@@ -4,12 +4,12 @@ import { house } from '../houses/builder';
 import { planFor } from './plan';
 import { powerPlan } from './powered';
 
-const place = (id: string) => SCHOOLHOUSE.thermostats.find((one) => one.id === id)!;
+const place = (id: string) => SCHOOLHOUSE.thermostats.find((thermostat) => thermostat.id === id)!;
 
 describe('a plan powered up', () => {
   it('gives every call as found and as planned, those asked for at once too, and one alone when asked', () => {
     const plan = planFor(SCHOOLHOUSE, place('th-classroom'));
-    expect(powerPlan(plan, 'found').calls.map((one) => one.result.call)).toEqual([
+    expect(powerPlan(plan, 'found').calls.map((call) => call.result.call)).toEqual([
       'idle',
       'heat1',
       'cool1',
@@ -23,9 +23,9 @@ describe('a plan powered up', () => {
 
   it('says why nothing can be powered up, instead of an empty list', () => {
     const mains = planFor(SCHOOLHOUSE, place('th-bell-room'));
-    expect(powerPlan(mains, 'found').findings.map((one) => one.code)).toEqual(['no-circuit']);
+    expect(powerPlan(mains, 'found').findings.map((finding) => finding.code)).toEqual(['no-circuit']);
     const blank = house({ strands: [] });
     const idle = powerPlan(planFor(blank.job, blank.thermostat), 'found').calls;
-    expect(idle.flatMap((one) => one.result.loads).filter((one) => one.energised)).toEqual([]);
+    expect(idle.flatMap((one) => one.result.loads).filter((load) => load.energised)).toEqual([]);
   });
 });

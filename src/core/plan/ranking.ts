@@ -97,16 +97,16 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
     moves,
     minutesBand,
     costBand,
-    warnings: findings.filter((one) => one.level === 'warn').length,
+    warnings: findings.filter((finding) => finding.level === 'warn').length,
     facts: {
       method,
       title,
       verdict,
       standing: stands,
-      functionsLost: findings.filter((one) => one.code === 'function-lost').length,
+      functionsLost: findings.filter((finding) => finding.code === 'function-lost').length,
       minutes: minutesBand.usual,
       cost: costBand.usual,
-      shows: parts.some((one) => one.id === 'raceway')
+      shows: parts.some((part) => part.id === 'raceway')
     }
   };
 }
@@ -114,7 +114,7 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
 function variantsOf(same: readonly Priced[]): PlannedVariant[] {
   return same.flatMap(({ option: { variant, verdict, findings }, facts: { minutes, cost } }) => {
     if (variant === null) return [];
-    const closedBy = findings.find((one) => one.level === 'stop') ?? null;
+    const closedBy = findings.find((finding) => finding.level === 'stop') ?? null;
     return [{ ...variant, verdict, minutes, cost, closedBy }];
   });
 }
@@ -122,8 +122,8 @@ function variantsOf(same: readonly Priced[]): PlannedVariant[] {
 /** The best that may be done at home; else whatever ranks first, which then is to leave it or to have it done. */
 export function recommend(options: readonly PlannedOption[]): PlannedOption {
   const best =
-    options.find((one) => one.verdict === 'go' || one.verdict === 'care') ??
-    options.find((one) => one.method === 'none');
+    options.find((option) => option.verdict === 'go' || option.verdict === 'care') ??
+    options.find((option) => option.method === 'none');
   if (!best) throw new Error('The methods hold no way of leaving things alone');
   return best;
 }

@@ -53,13 +53,13 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
     return endOf(!place.works && place.option.method === own.option.method ? own : place);
   };
   return job.equipment.flatMap((machine): SharedSupply[] => {
-    const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
+    const on = places.filter((place) => place.thermostat.equipment.includes(machine.id));
     if (on.length < 2) return [];
     const rated = machine.transformerVa ?? USUAL_TRANSFORMER_VA;
     const size = machine.plannedVa ?? rated;
     const rows = rowsOf(job, { machine: machine.id, va: size }, on, taken);
     if (rows.length === 0) return [];
-    const wired = alone.filter((one) => one.thermostat.equipment.includes(machine.id));
+    const wired = alone.filter((place) => place.thermostat.equipment.includes(machine.id));
     const carries = (va: number, supplyCase = PLAIN_CASE) =>
       rowsOf(job, { machine: machine.id, va }, wired, endOf, supplyCase).every((one) => one.share <= 1);
     const least = (supplyCase: SupplyCase) =>
@@ -68,12 +68,12 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
       {
         machine: machine.id,
         name: machine.name,
-        thermostats: on.map((one) => one.thermostat.id),
+        thermostats: on.map((place) => place.thermostat.id),
         ratedVa: rated,
         assumed: machine.transformerVa === null,
         plannedVa: machine.plannedVa,
         rows,
-        overloaded: rows.some((one) => one.share > 1),
+        overloaded: rows.some((row) => row.share > 1),
         tooSmallForAll: !carries(size),
         enough: carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? least(PLAIN_CASE))
       }
@@ -89,14 +89,14 @@ export function overloadedMachines(
 ): string[] {
   return job.equipment
     .filter((machine) => {
-      const on = places.filter((one) => one.thermostat.equipment.includes(machine.id));
+      const on = places.filter((place) => place.thermostat.equipment.includes(machine.id));
       const size = machine.plannedVa ?? machine.transformerVa ?? USUAL_TRANSFORMER_VA;
       return (
         on.length > 1 &&
         rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((one) => one.share > 1)
       );
     })
-    .map((one) => one.id);
+    .map((machine) => machine.id);
 }
 
 function rowsOf(
@@ -122,10 +122,12 @@ function rowsOf(
 }
 
 function withSize(wiring: Wiring, machine: string, va: number): Wiring {
-  const sized = (one: Board) => ({ ...one, transformerVa: va });
+  const sized = (board: Board) => ({ ...board, transformerVa: va });
   return {
     ...wiring,
-    devices: wiring.devices.map((one) => (one.kind === 'board' && one.id === machine ? sized(one) : one))
+    devices: wiring.devices.map((device) =>
+      device.kind === 'board' && device.id === machine ? sized(device) : device
+    )
   };
 }
 
@@ -139,8 +141,8 @@ function loadRows(
     neighbourWorlds
   }: { readonly supplyCase: SupplyCase; readonly neighbourWorlds: Readonly<Record<string, MachineWorld>> }
 ): SharedRow[] {
-  const worlds = worldsOf(first.plan.identification, today).map((one) =>
-    withNeighbourWorlds(one.world, neighbourWorlds)
+  const worlds = worldsOf(first.plan.identification, today).map((world) =>
+    withNeighbourWorlds(world.world, neighbourWorlds)
   );
   const rows = new Map<Call, SharedRow>();
   for (const world of worlds) {

@@ -16,7 +16,7 @@ import { planTogether } from './together';
 const DEVICE = 'de-fellgate';
 const FERRY_WITH_ENOUGH = {
   ...FERRY_HOUSE,
-  equipment: FERRY_HOUSE.equipment.map((one) => ({ ...one, plannedVa: 50 }))
+  equipment: FERRY_HOUSE.equipment.map((machine) => ({ ...machine, plannedVa: 50 }))
 };
 const zones = (count: number, va: number | null = 40) =>
   choosing(zonedHouse(count, va), DEVICE, 'spare-conductor');
@@ -38,7 +38,7 @@ describe('thermostats on one transformer', () => {
     expect(shared(job)).toMatchObject({ overloaded: true, enough: 100, ratedVa: 40 });
     for (const thermostat of job.thermostats) {
       const option = planFor(job, thermostat).options.find((one) => one.method === 'spare-conductor');
-      const said = option?.findings.find((one) => one.code === 'overloaded-together');
+      const said = option?.findings.find((finding) => finding.code === 'overloaded-together');
       expect(option?.verdict).toBe('no');
       expect(said?.params).toMatchObject({ thermostats: 5 });
       const alone = planFor(job, thermostat, { neighbours: [] });
@@ -48,16 +48,16 @@ describe('thermostats on one transformer', () => {
 
   it('open again with one bigger transformer, which a licensed person puts in, once', () => {
     const small = zones(5);
-    const job = { ...small, equipment: small.equipment.map((one) => ({ ...one, plannedVa: 75 })) };
+    const job = { ...small, equipment: small.equipment.map((machine) => ({ ...machine, plannedVa: 75 })) };
     const together = planTogether(job);
     expect(together.shared[0]).toMatchObject({ overloaded: false, plannedVa: 75 });
-    expect(together.places.map((one) => one.option.verdict)).toEqual(Array(5).fill('care'));
+    expect(together.places.map((place) => place.option.verdict)).toEqual(Array(5).fill('care'));
     for (const { option } of together.places)
-      expect(option.findings.map((one) => one.code)).toContain('transformer-exchange');
-    const exchange = together.moves.filter((one) => one.change?.kind === 'transformer');
+      expect(option.findings.map((finding) => finding.code)).toContain('transformer-exchange');
+    const exchange = together.moves.filter((move) => move.change?.kind === 'transformer');
     expect(exchange).toHaveLength(1);
     expect(exchange[0]?.thermostats).toHaveLength(5);
-    expect(together.parts.filter((one) => one.id.startsWith('transformer-'))).toHaveLength(1);
+    expect(together.parts.filter((part) => part.id.startsWith('transformer-'))).toHaveLength(1);
   });
 
   it('take an unread size for 40 VA and say so', () => {
@@ -82,7 +82,7 @@ describe('what is on offer for several', () => {
         wiring: (works ? option.after : null) ?? option.before
       }));
       const joint = jointWiring(ends[0]!.wiring, ends.slice(1));
-      const working = places.filter((one) => one.works).length;
+      const working = places.filter((place) => place.works).length;
       for (const call of callsOf(worldOf('boiler'), joint)) {
         const made = simulate(joint, worldOf('boiler'), call);
         if (!made.ok) throw new Error(made.why);
@@ -90,16 +90,16 @@ describe('what is on offer for several', () => {
         const where = JSON.stringify([cases[at], call]);
         if (working > 0)
           expect(
-            supplies.every((one) => !one.fuseOpen && one.amps * 24 <= one.ratedVa),
+            supplies.every((supply) => !supply.fuseOpen && supply.amps * 24 <= supply.ratedVa),
             where
           ).toBe(true);
-        expect(feeds.filter((one) => one.fed).length, where).toBeGreaterThanOrEqual(working);
+        expect(feeds.filter((feed) => feed.fed).length, where).toBeGreaterThanOrEqual(working);
       }
     });
   });
 
   it('was put to the test: some are open, and some are closed', () => {
-    expect(new Set(planned.map(({ places }) => places.every((one) => one.works)))).toEqual(
+    expect(new Set(planned.map(({ places }) => places.every((place) => place.works)))).toEqual(
       new Set([true, false])
     );
   });
@@ -110,12 +110,12 @@ describe('ways that are not chosen yet', () => {
   const together = planTogether(job);
 
   it('are weighed against each other: as many wired as the transformer carries, the rest with a supply of their own', () => {
-    expect(together.places.map((one) => one.option.method)).toEqual([
+    expect(together.places.map((place) => place.option.method)).toEqual([
       'spare-conductor',
       'spare-conductor',
       'plug-in-transformer'
     ]);
-    expect(together.places.every((one) => one.works)).toBe(true);
+    expect(together.places.every((place) => place.works)).toBe(true);
     expect(together.shared[0]).toMatchObject({ overloaded: false, tooSmallForAll: true, enough: 75 });
   });
 
@@ -136,14 +136,16 @@ describe('ways that are not chosen yet', () => {
       const option = plan.options.find((one) => one.method === plan.taken);
       expect(option?.verdict, thermostat.name).not.toBe('no');
     }
-    expect(planTogether(taken).moves.map((one) => one.text)).toEqual(together.moves.map((one) => one.text));
+    expect(planTogether(taken).moves.map((move) => move.text)).toEqual(
+      together.moves.map((move) => move.text)
+    );
   });
 
   it('stay what the user chose, even where that is too much, and it is said', () => {
     const wired = choosing(job, 'de-moistly', 'spare-conductor');
     const { shared, places } = planTogether(wired);
     expect(shared[0]).toMatchObject({ overloaded: true, tooSmallForAll: true, enough: 75 });
-    expect(places.every((one) => one.option.verdict === 'no')).toBe(true);
+    expect(places.every((place) => place.option.verdict === 'no')).toBe(true);
   });
 });
 
@@ -153,15 +155,15 @@ describe('one trip for all', () => {
 
   it('cuts the power once, does everything at the panel in one visit, and then each wall', () => {
     const { moves } = together;
-    expect(moves.filter((one) => one.action === 'power-off')).toHaveLength(1);
-    expect(moves.filter((one) => one.action === 'power-on')).toHaveLength(1);
-    const ends = moves.filter((one) => !one.action.startsWith('power')).map((one) => one.end);
+    expect(moves.filter((move) => move.action === 'power-off')).toHaveLength(1);
+    expect(moves.filter((move) => move.action === 'power-on')).toHaveLength(1);
+    const ends = moves.filter((move) => !move.action.startsWith('power')).map((move) => move.end);
     expect(ends.lastIndexOf('equipment')).toBeLessThan(ends.indexOf('wall'));
   });
 
   it('leads each thermostat from its wiring before to that after', () => {
     for (const { thermostat, option } of together.places) {
-      const own = together.moves.filter((one) => one.thermostats.includes(thermostat.id));
+      const own = together.moves.filter((move) => move.thermostats.includes(thermostat.id));
       expect(sortedWiring(applyMoves(option.before, own))).toEqual(sortedWiring(option.after!));
     }
   });
@@ -175,28 +177,28 @@ describe('one trip for all', () => {
 
   it('pulls the new cables of all before it goes back to the panel, where some have one and others a spare', () => {
     const mixed = planTogether(FERRY_WITH_ENOUGH);
-    const ends = mixed.moves.filter((one) => !one.action.startsWith('power')).map((one) => one.end);
-    const visits = ends.filter((one, at) => one === 'equipment' && ends[at - 1] !== 'equipment');
+    const ends = mixed.moves.filter((move) => !move.action.startsWith('power')).map((move) => move.end);
+    const visits = ends.filter((end, at) => end === 'equipment' && ends[at - 1] !== 'equipment');
     expect(visits).toHaveLength(2);
     for (const { thermostat, option } of mixed.places) {
-      const own = mixed.moves.filter((one) => one.thermostats.includes(thermostat.id));
+      const own = mixed.moves.filter((move) => move.thermostats.includes(thermostat.id));
       expect(sortedWiring(applyMoves(option.before, own))).toEqual(sortedWiring(option.after!));
     }
   });
 
   it('never joins the supplies that two thermostats have of their own', () => {
     const own = planTogether(choosing(zonedHouse(2), DEVICE, 'plug-in-transformer'));
-    expect(own.moves.filter((one) => one.what === 'plug-in' && one.action === 'power-on')).toHaveLength(2);
-    expect(own.parts.find((one) => one.id === 'plug-in-supply')?.quantity).toBe(2);
+    expect(own.moves.filter((move) => move.what === 'plug-in' && move.action === 'power-on')).toHaveLength(2);
+    expect(own.parts.find((part) => part.id === 'plug-in-supply')?.quantity).toBe(2);
   });
 
   it('cuts the cable of all from common rolls', () => {
     const cabled = planTogether(
       choosing(zonedHouse(3, 75, { strands: ['RD R R', 'WH W W'] }), DEVICE, 'new-cable')
     );
-    const metres = cabled.cuts.rolls.flatMap((one) => one.runs).map((one) => one.lengthM);
+    const metres = cabled.cuts.rolls.flatMap((roll) => roll.runs).map((run) => run.lengthM);
     expect(metres).toEqual([17, 17, 17]);
-    expect(cabled.cuts.rolls.map((one) => one.lengthM)).toEqual([75]);
+    expect(cabled.cuts.rolls.map((roll) => roll.lengthM)).toEqual([75]);
     expect(cabled.cuts.piecesFromRest).toBe(true);
   });
 });

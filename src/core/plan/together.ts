@@ -69,14 +69,14 @@ export function togetherRun(job: Job, prover: Prover = rememberingProver(MOST_PR
 const MOST_PROOFS = 400;
 
 function jointPlan(job: Job, { places, alone }: ReturnType<JointChoice['result']>): Together {
-  const working = places.filter((one) => one.works);
-  const moves = jointMoves(working, new Set([...job.equipment.map((one) => one.id), OUTDOOR_ID]));
-  const parts = mergeParts(working.flatMap((one) => one.option.parts));
+  const working = places.filter((place) => place.works);
+  const moves = jointMoves(working, new Set([...job.equipment.map((machine) => machine.id), OUTDOOR_ID]));
+  const parts = mergeParts(working.flatMap((place) => place.option.parts));
   const cuts = cutsFor(
     working.flatMap(({ thermostat, option }) =>
       option.parts.flatMap((part) => (part.run ? [{ ...part.run, for: thermostat.name }] : []))
     ),
-    moves.filter((one) => one.action === 'link' && one.tools.includes('short piece of 18 AWG')).length
+    moves.filter((move) => move.action === 'link' && move.tools.includes('short piece of 18 AWG')).length
   );
   return {
     places: places.map(takenWay),
@@ -85,7 +85,7 @@ function jointPlan(job: Job, { places, alone }: ReturnType<JointChoice['result']
     parts,
     cuts,
     minutes: minutesTogether(working, moves),
-    minutesApart: sumBands(working.map((one) => one.option.minutesBand)),
+    minutesApart: sumBands(working.map((place) => place.option.minutesBand)),
     cost: costWithRolls(parts, cuts)
   };
 }
@@ -121,7 +121,7 @@ function minutesTogether(places: readonly Place[], moves: readonly JointMove[]):
   if (moves.length === 0) return scaleBand(WAY_TO_EQUIPMENT, 0);
   const hands = places.map(({ thermostat, option }) =>
     handsOn(
-      moves.filter((one) => one.thermostats[0] === thermostat.id),
+      moves.filter((move) => move.thermostats[0] === thermostat.id),
       option.before
     )
   );
@@ -129,23 +129,23 @@ function minutesTogether(places: readonly Place[], moves: readonly JointMove[]):
     sumBands([
       ...hands,
       scaleBand(WAY_TO_EQUIPMENT, visitsTo(moves)),
-      ...places.map((one) => extraBand(one.option.extraMinutes))
+      ...places.map((place) => extraBand(place.option.extraMinutes))
     ])
   );
 }
 
 /** Parts by the piece, and cable by the roll. */
 function costWithRolls(parts: readonly Part[], cuts: Cuts): Band {
-  const rest = parts.filter((one) => one.run === undefined);
-  const rolls = cuts.rolls.map((one): Part => ({
+  const rest = parts.filter((part) => part.run === undefined);
+  const rolls = cuts.rolls.map((roll): Part => ({
     id: 'roll',
     name: '',
     quantity: 1,
     unit: 'roll',
-    cost: one.cost
+    cost: roll.cost
   }));
   const metre = parts.filter(
-    (one) => one.run && cuts.byTheMetre.some((run) => run.lengthM === one.run?.lengthM)
+    (part) => part.run && cuts.byTheMetre.some((run) => run.lengthM === part.run?.lengthM)
   );
   return costOf([...rest, ...rolls, ...metre]);
 }

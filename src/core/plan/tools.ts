@@ -44,7 +44,7 @@ function toolsToMount({ change, what }: Draft, wiring: Wiring): readonly string[
   // What a licensed person puts in, they bring the tools for.
   if (change?.kind === 'transformer') return [];
   if (change?.kind === 'device-off') return ['screwdriver'];
-  const kind = wiring.devices.find((one) => one.id === what)?.kind;
+  const kind = wiring.devices.find((device) => device.id === what)?.kind;
   if (kind === 'new-thermostat') return ['level', 'screwdriver', 'drill and anchors'];
   return kind === 'adapter' || kind === 'receiver' ? ['screwdriver'] : [];
 }
@@ -58,5 +58,5 @@ export function stripFor(draft: Draft): string | null {
 
 /** All that has to be in the bag for these moves. */
 export function bagFor(moves: readonly { readonly tools: readonly string[] }[]): string[] {
-  return [...new Set([...ALWAYS, ...moves.flatMap((one) => one.tools)])];
+  return [...new Set([...ALWAYS, ...moves.flatMap((move) => move.tools)])];
 }

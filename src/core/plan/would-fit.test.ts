@@ -16,7 +16,7 @@ describe('what would make it fit', () => {
 
   it('names the ways that would feed it here', () => {
     const { steps, ways, instead } = fit(furnaceFourWires(), 'de-fellgate');
-    expect(ways.map((one) => one.title)).toContain('Pull a new cable');
+    expect(ways.map((way) => way.title)).toContain('Pull a new cable');
     expect(steps).toEqual([`Feed it in one of the ${ways.length} ways below; the first is the best here.`]);
     expect(instead).toEqual([]);
   });
@@ -46,9 +46,9 @@ describe('a device that by its sheet drives no heat pump, though it has a termin
     'is fed in no way on a %s: a match that refuses it and a plan that does not would contradict each other',
     (_, make) => {
       const wired = (made: Plan) =>
-        made.options.filter((one) => one.standing !== 'left' && one.after !== null);
-      expect(wired(plan(make(), true)).some((one) => one.verdict !== 'no')).toBe(true);
-      expect(wired(plan(make(), false)).map((one) => one.verdict)).toEqual(
+        made.options.filter((option) => option.standing !== 'left' && option.after !== null);
+      expect(wired(plan(make(), true)).some((option) => option.verdict !== 'no')).toBe(true);
+      expect(wired(plan(make(), false)).map((option) => option.verdict)).toEqual(
         wired(plan(make(), false)).map(() => 'no')
       );
       expect(wired(plan(make(), false))[0]?.findings[0]?.code).toBe('no-heat-pump');
@@ -57,6 +57,6 @@ describe('a device that by its sheet drives no heat pump, though it has a termin
 
   it('is fed like any other where there is none', () => {
     const { options } = plan(furnaceWithCommon(), false);
-    expect(options.find((one) => one.method === 'existing-c')?.verdict).toBe('go');
+    expect(options.find((option) => option.method === 'existing-c')?.verdict).toBe('go');
   });
 });

@@ -22,9 +22,11 @@ export function wouldFit(
   options: readonly Option[]
 ): WouldFit {
   const ways = options
-    .filter((one) => one.standing !== 'left' && one.verdict !== 'no')
+    .filter((option) => option.standing !== 'left' && option.verdict !== 'no')
     .map(({ title, verdict }) => ({ title, verdict }));
-  const codes = new Set(match.findings.filter((one) => one.level !== 'note').map((one) => one.code));
+  const codes = new Set(
+    match.findings.filter((finding) => finding.level !== 'note').map((finding) => finding.code)
+  );
   const steps: string[] = [];
   if (codes.has('voltage-class-unsettled'))
     steps.push(

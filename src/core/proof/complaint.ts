@@ -13,8 +13,8 @@ export function complaintFindings(after: Wiring, world: World): Finding[] {
   const device = after.devices.find((one) => one.kind === 'new-thermostat');
   if (device?.kind !== 'new-thermostat' || device.id !== wallThermostat(after).id) return [];
   const rails = after.strands
-    .filter((one) => deviceAtEnd(after, one.near)?.id === device.id)
-    .map((one) => landedMark(after, one.near) ?? '')
+    .filter((strand) => deviceAtEnd(after, strand.near)?.id === device.id)
+    .map((strand) => landedMark(after, strand.near) ?? '')
     .filter(isHot);
   const own = canonicalMark(device.facts.electronicsFrom);
   const others = [...new Set(rails)].filter((mark) => mark !== own);

@@ -60,7 +60,7 @@ describe('a transformer of a size that was read', () => {
       [limit('heat1', beyond(supply(1.7))), limit('cool1', beyond(supply(1.9))), limit('fan', {})],
       all
     );
-    expect(said.map((one) => one.because.map(refId))).toEqual([['eq-1:secondary', 'call:cool1']]);
+    expect(said.map((finding) => finding.because.map(refId))).toEqual([['eq-1:secondary', 'call:cool1']]);
   });
 
   it('that is overloaded with nominal values already is not said again', () => {
@@ -104,7 +104,7 @@ describe('coils and loads', () => {
       [limit('cool1', { weakAtPullIn: [part('eq-1:coil-Y1')], uncalled: ['burner'] })],
       all
     );
-    expect(said.map((one) => one.code)).toEqual(['load-at-limits', 'load-at-limits']);
+    expect(said.map((finding) => finding.code)).toEqual(['load-at-limits', 'load-at-limits']);
     expect(said[0]!.because.map(refId)).toEqual(['eq-1:coil-Y1', 'call:cool1']);
     expect(said[1]!.params).toEqual({ what: 'uncalled', call: 'cool1', loads: ['burner'] });
   });
@@ -120,7 +120,7 @@ describe('the thermostat', () => {
       ],
       all
     );
-    expect(said.map((one) => one.params)).toEqual([
+    expect(said.map((finding) => finding.params)).toEqual([
       { side: 'low', volts: 16.9, calls: ['heat1', 'cool1'] },
       { side: 'high', volts: 30.9, calls: ['idle'] }
     ]);

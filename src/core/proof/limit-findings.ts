@@ -31,7 +31,7 @@ export function limitFindings(
   return [
     ...voltsFindings(limits, 'low', holds),
     ...voltsFindings(limits, 'high', holds),
-    ...limits.flatMap((one) => coilFindings(one, holds)),
+    ...limits.flatMap((limit) => coilFindings(limit, holds)),
     ...excessFindings(limits, holds, thermostats)
   ];
 }
@@ -41,29 +41,29 @@ function voltsFindings(
   side: 'low' | 'high',
   { fed }: HoldsNominally
 ): Finding[] {
-  const out = (one: AtLimits) => (side === 'low' ? one.tooLow : one.tooHigh);
-  const which = limits.filter((one) => out(one) && fed(one.call));
+  const out = (limit: AtLimits) => (side === 'low' ? limit.tooLow : limit.tooHigh);
+  const which = limits.filter((limit) => out(limit) && fed(limit.call));
   if (which.length === 0) return [];
-  const volts = which.map((one) => one[side] ?? 0);
-  const calls = which.map((one) => one.call);
+  const volts = which.map((limit) => limit[side] ?? 0);
+  const calls = which.map((limit) => limit.call);
   const worst = side === 'low' ? Math.min(...volts) : Math.max(...volts);
   const fact = { side, volts: asMetered(worst, 0.1), calls };
   return [finding('warn', 'volts-at-limits', fact, calls.map(ref.call))];
 }
 
-function coilFindings(one: AtLimits, { runs }: HoldsNominally): Finding[] {
-  const { call } = one;
+function coilFindings(limit: AtLimits, { runs }: HoldsNominally): Finding[] {
+  const { call } = limit;
   const because = [ref.call(call)];
   const found: Finding[] = [];
-  const lost = one.lost.filter((load) => runs(call, load));
+  const lost = limit.lost.filter((load) => runs(call, load));
   if (lost.length > 0)
     found.push(finding('warn', 'load-at-limits', { what: 'lost', call, loads: lost }, because));
-  if (one.weakAtPullIn.length > 0) {
-    const coils = [...one.weakAtPullIn, ...because];
+  if (limit.weakAtPullIn.length > 0) {
+    const coils = [...limit.weakAtPullIn, ...because];
     found.push(finding('warn', 'load-at-limits', { what: 'weak-at-pull-in', call }, coils));
   }
-  if (one.uncalled.length > 0)
-    found.push(finding('warn', 'load-at-limits', { what: 'uncalled', call, loads: one.uncalled }, because));
+  if (limit.uncalled.length > 0)
+    found.push(finding('warn', 'load-at-limits', { what: 'uncalled', call, loads: limit.uncalled }, because));
   return found;
 }
 

@@ -16,7 +16,7 @@ const option = ({ job, thermostat }: House, model: string, method: MethodId = 'e
 const row = (where: House, model: string, call = 'cool1') =>
   option(where, model).proof?.worlds[0]?.rows.find((one) => one.call === call);
 const said = (where: House, model: string, code: string) =>
-  option(where, model).findings.filter((one) => one.code === code);
+  option(where, model).findings.filter((finding) => finding.code === code);
 
 /** The house with a common, and a device of this window and draw. */
 function withDevice(facts: { voltsMin?: number; voltsMax?: number; drawVa?: number }, base: House): House {
@@ -61,11 +61,9 @@ describe('the tolerances of a house', () => {
     const where = withWindow(26.3, 30);
     const { verdict, findings } = option(where, 'de-own');
     expect(verdict).toBe('no');
-    expect(findings.flatMap((one) => (one.code === 'thermostat-unfed' ? one.params.calls : []))).toEqual([
-      'heat1',
-      'cool1',
-      'heat1+fan'
-    ]);
+    expect(
+      findings.flatMap((finding) => (finding.code === 'thermostat-unfed' ? finding.params.calls : []))
+    ).toEqual(['heat1', 'cool1', 'heat1+fan']);
     expect(said(where, 'de-own', 'volts-at-limits')).toEqual([]);
     expect(row(where, 'de-own')).toMatchObject({ voltsLow: null, voltsHigh: null, ampsMost: null });
   });
@@ -123,7 +121,7 @@ describe('a transformer in the worst case', () => {
   it('starves a coil that pulls in today, and that is said of the coil', () => {
     const weak = withDevice({ drawVa: 5 }, heated({ transformerVa: 20 }, 150));
     const { findings, verdict } = option(weak, 'de-own');
-    const codes = findings.map((one) => one.code);
+    const codes = findings.map((finding) => finding.code);
     expect([verdict, codes]).toEqual(['care', expect.arrayContaining(['load-at-limits'])]);
   });
 });

@@ -94,17 +94,19 @@ export function limitsFrom(
   nominal: NominalCall,
   { weak, strong, loaded, shared, today }: SolvedCorners
 ): Omit<AtLimits, 'solves'> {
-  const own = new Set(nominal.cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
+  const own = new Set(nominal.cases.flatMap((result) => result.feeds.map((feed) => feed.device)));
   const feeds = (results: readonly CallResult[]) =>
-    results.flatMap((one) => one.feeds.filter((feed) => own.has(feed.device)));
+    results.flatMap((result) => result.feeds.filter((feed) => own.has(feed.device)));
   const [lows, highs] = [feeds(weak), feeds(strong)];
-  const always = inAll(nominal.cases.map((one) => running(one.loads)));
-  const stillOn = inAll(weak.map((one) => running(one.loads)));
+  const always = inAll(nominal.cases.map((result) => running(result.loads)));
+  const stillOn = inAll(weak.map((result) => running(result.loads)));
   const dead = always.filter((load) => !stillOn.includes(load));
   const crowd = nominal.crowd ? [nominal.crowd] : [];
-  const expected = new Set([nominal.was, ...nominal.cases, ...crowd].flatMap((one) => running(one.loads)));
-  const ever = [...weak, ...strong, ...loaded].flatMap((one) => running(one.loads));
-  const humming = new Map(weak.flatMap((one) => one.inrush.weak).map((coil) => [coil.id, coil]));
+  const expected = new Set(
+    [nominal.was, ...nominal.cases, ...crowd].flatMap((result) => running(result.loads))
+  );
+  const ever = [...weak, ...strong, ...loaded].flatMap((result) => running(result.loads));
+  const humming = new Map(weak.flatMap((result) => result.inrush.weak).map((coil) => [coil.id, coil]));
   const runsToday = (load: LoadId) => running(today('weak')?.loads ?? []).includes(load);
   const humsToday = (id: string) => today('weak')?.inrush.weak.some((coil) => coil.id === id) === true;
   return {
@@ -113,12 +115,12 @@ export function limitsFrom(
     high: highs.length === 0 ? null : Math.max(...highs.map((one) => one.volts)),
     tooLow: lows.some((one) => one.volts < one.min),
     tooHigh: highs.some((one) => one.volts > one.max + SLACK_VOLTS),
-    amps: Math.max(0, ...loaded.flatMap((one) => one.supplies.map((supply) => supply.amps))),
+    amps: Math.max(0, ...loaded.flatMap((result) => result.supplies.map((supply) => supply.amps))),
     lost: dead.filter(runsToday),
     weakAtPullIn: [...humming.values()].filter((coil) => !humsToday(coil.id)),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
     excess: excessOf(loaded, shared ? null : () => today('loaded')),
-    today: new Map(nominal.was.supplies.map((one) => [one.id, one.amps]))
+    today: new Map(nominal.was.supplies.map((supply) => [supply.id, supply.amps]))
   };
 }
 
@@ -134,8 +136,8 @@ class Corners {
   ) {
     const { cases } = nominal;
     const [first] = cases;
-    const decoupled = first !== undefined && cases.every((one) => sameReading(one, first));
-    this.cases = (decoupled ? [first] : cases).map((one) => one.supplyCase);
+    const decoupled = first !== undefined && cases.every((result) => sameReading(result, first));
+    this.cases = (decoupled ? [first] : cases).map((result) => result.supplyCase);
   }
 
   after(corner: CornerId): readonly CallResult[] | null {
@@ -161,12 +163,12 @@ class Corners {
 }
 
 /** Where all cases read the same, no current flows between the supplies, and none will with other values. */
-export function sameReading(one: CallResult, other: CallResult): boolean {
+export function sameReading(result: CallResult, other: CallResult): boolean {
   const same = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));
   return (
-    one.feeds.every((feed, at) => same(feed.volts, other.feeds[at]?.volts ?? NaN)) &&
-    one.supplies.every((supply, at) => same(supply.amps, other.supplies[at]?.amps ?? NaN)) &&
-    one.loads.every((load, at) => same(load.volts, other.loads[at]?.volts ?? NaN))
+    result.feeds.every((feed, at) => same(feed.volts, other.feeds[at]?.volts ?? NaN)) &&
+    result.supplies.every((supply, at) => same(supply.amps, other.supplies[at]?.amps ?? NaN)) &&
+    result.loads.every((load, at) => same(load.volts, other.loads[at]?.volts ?? NaN))
   );
 }
 
@@ -177,7 +179,7 @@ function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
 /** `today`: the loaded corner of what is there today; null where neighbours hang on it and nobody knows. */
 function excessOf(loaded: readonly CallResult[], today: (() => CallResult | null) | null): Excess[] {
   const worst = new Map<string, SupplyResult>();
-  for (const supply of loaded.flatMap((one) => one.supplies)) {
+  for (const supply of loaded.flatMap((result) => result.supplies)) {
     const known = worst.get(supply.id);
     const over = supply.fuseOpen || supply.amps * supply.nominalVolts > supply.leastVa;
     if (over && !(known && known.amps >= supply.amps)) worst.set(supply.id, supply);

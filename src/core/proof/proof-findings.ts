@@ -16,16 +16,16 @@ export function asksIn(needsSupply: ProofInput['needsSupply'], call: Call): bool
 
 /** What harms in any case of polarity and bonding, said once for each kind of harm, of the case in which most current flows. */
 export function worstHarm(cases: readonly CallResult[]): Finding[] {
-  const amps = (one: CallResult) =>
-    Math.max(0, ...one.supplies.map((supply) => Math.max(supply.amps, supply.fuseAmps ?? 0)));
+  const amps = (result: CallResult) =>
+    Math.max(0, ...result.supplies.map((supply) => Math.max(supply.amps, supply.fuseAmps ?? 0)));
   const found = new Map<string, { finding: Finding; amps: number; count: number; says: string }>();
-  for (const one of cases) {
-    for (const harm of harmFindings(one)) {
+  for (const result of cases) {
+    for (const harm of harmFindings(result)) {
       const key = `${harm.code} ${harm.because.map(refId).join(' ')}`;
       const known = found.get(key);
       const count = (known?.count ?? 0) + 1;
-      if (known && known.amps >= amps(one)) found.set(key, { ...known, count });
-      else found.set(key, { finding: harm, amps: amps(one), count, says: caseName(one.supplyCase) });
+      if (known && known.amps >= amps(result)) found.set(key, { ...known, count });
+      else found.set(key, { finding: harm, amps: amps(result), count, says: caseName(result.supplyCase) });
     }
   }
   return [...found.values()].map(({ finding: harm, count, says }) =>
@@ -37,7 +37,9 @@ export function worstHarm(cases: readonly CallResult[]): Finding[] {
 export function dipFindings(was: CallResult, cases: readonly CallResult[]): Finding[] {
   const before = new Set(was.inrush.weak.map((coil) => coil.id));
   const weak = new Map(
-    cases.flatMap((one) => one.inrush.weak).flatMap((coil) => (before.has(coil.id) ? [] : [[coil.id, coil]]))
+    cases
+      .flatMap((result) => result.inrush.weak)
+      .flatMap((coil) => (before.has(coil.id) ? [] : [[coil.id, coil]]))
   );
   if (weak.size === 0) return [];
   return [finding('warn', 'inrush-dip', { call: was.call }, [...weak.values(), ref.call(was.call)])];
@@ -61,7 +63,7 @@ interface Crowded {
 /** What breaks only when all thermostats on a machine call at once. */
 export function crowdFindings({ crowd, cases }: Crowded, thermostats: number): Finding[] {
   if (crowd === null) return [];
-  const alone = new Set(cases.flatMap((one) => harmFindings(one)).map(subjectKey));
+  const alone = new Set(cases.flatMap((result) => harmFindings(result)).map(subjectKey));
   return harmFindings(crowd).flatMap((one) => {
     if (one.code !== 'fuse-opens' && one.code !== 'transformer-overloaded') return [];
     if (alone.has(subjectKey(one))) return [];

@@ -35,7 +35,7 @@ describe('proofs that are remembered', () => {
     const { job, thermostat } = furnaceFourWires();
     planFor(job, thermostat, { device, prover: remembering });
     const first = asked.length;
-    const cables = thermostat.cables.map((one) => ({ ...one, path: 'unknown' as const }));
+    const cables = thermostat.cables.map((cable) => ({ ...cable, path: 'unknown' as const }));
     planFor(job, { ...thermostat, cables, outlet: 'none' }, { device, prover: remembering });
     expect(asked.length).toBe(first);
     const moved = { ...thermostat, conductors: thermostat.conductors.slice(0, 3) };
@@ -49,7 +49,7 @@ describe('proofs that are remembered', () => {
       const job = choosing(zonedHouse(count), 'de-fellgate', 'spare-conductor');
       const [first] = job.thermostats;
       const verdict = planFor(job, first!, { prover: remembering }).options.find(
-        (one) => one.method === 'spare-conductor'
+        (option) => option.method === 'spare-conductor'
       )?.verdict;
       expect(verdict === 'no').toBe(count === 5);
     }
@@ -69,11 +69,11 @@ describe('proofs that are remembered', () => {
     const wiring = wiringOf(job, thermostat);
     const broken = {
       ...wiring,
-      strands: wiring.strands.map((one) => ({ ...one, continuity: 'broken' as const }))
+      strands: wiring.strands.map((strand) => ({ ...strand, continuity: 'broken' as const }))
     };
     const untested = {
       ...wiring,
-      strands: wiring.strands.map((one) => ({ ...one, continuity: 'untested' as const }))
+      strands: wiring.strands.map((strand) => ({ ...strand, continuity: 'untested' as const }))
     };
     expect(circuitKey(broken)).not.toBe(circuitKey(wiring));
     expect(circuitKey(untested)).toBe(circuitKey(wiring));

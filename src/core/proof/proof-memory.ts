@@ -23,7 +23,10 @@ export function rememberingProver(most: number, solve: Prover = prove): Prover {
 
 function proofKey({ before, after, worlds, needsSupply, neighbours = [] }: ProofInput): string {
   const others = neighbours
-    .map((one) => `${one.thermostat} ${circuitKey(one.wiring)} ${JSON.stringify(one.worlds)}`)
+    .map(
+      (neighbour) =>
+        `${neighbour.thermostat} ${circuitKey(neighbour.wiring)} ${JSON.stringify(neighbour.worlds)}`
+    )
     .join(' ');
   return `${others} ${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
 }

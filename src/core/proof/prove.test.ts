@@ -19,16 +19,18 @@ function proven(before: Wiring, after: Wiring, world: World = furnace, more: Par
 }
 
 const codes = (proof: ReturnType<typeof prove>, level?: 'stop' | 'warn' | 'note') =>
-  proof.findings.filter((one) => level === undefined || one.level === level).map((one) => one.code);
+  proof.findings
+    .filter((finding) => level === undefined || finding.level === level)
+    .map((finding) => finding.code);
 const fact = (proof: ReturnType<typeof prove>, code: FindingCode) =>
-  proof.findings.find((one) => one.code === code)?.params;
+  proof.findings.find((finding) => finding.code === code)?.params;
 
 describe('a whole plan', () => {
   it('says nothing, and has a row for each call with what ran, what will run and what it takes', () => {
     const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE }));
     expect(proof.findings).toEqual([]);
     const [world] = proof.worlds;
-    expect(world!.rows.map((one) => one.call)).toEqual(['idle', 'heat1', 'cool1', 'fan', 'heat1+fan']);
+    expect(world!.rows.map((row) => row.call)).toEqual(['idle', 'heat1', 'cool1', 'fan', 'heat1+fan']);
     for (const row of world!.rows) {
       expect(row.after).toEqual(row.before);
       expect(row.fedAfter).toBe(true);
@@ -75,14 +77,14 @@ describe('the thermostat', () => {
 
   it('that dozes on cells makes a warning of it, and one that needs nothing none at all', () => {
     const verdict = (needsSupply: ProofInput['needsSupply']) =>
-      proven(today({ on: FOUR }), noC, furnace, { needsSupply }).findings.map((one) => one.level);
+      proven(today({ on: FOUR }), noC, furnace, { needsSupply }).findings.map((finding) => finding.level);
     expect(verdict('dozes')).toEqual(['warn']);
     expect(verdict('never')).toEqual([]);
   });
 
   it('that charges itself is asked for in the idle house only', () => {
     const proof = proven(today({ on: FOUR }), noC, furnace, { needsSupply: 'idle' });
-    expect(proof.findings.flatMap((one) => one.because)).toEqual([ref.call('idle')]);
+    expect(proof.findings.flatMap((finding) => finding.because)).toEqual([ref.call('idle')]);
   });
 
   it('that gets more than it stands is told apart from one that gets too little', () => {
@@ -126,10 +128,10 @@ describe('harm', () => {
   it('of a short opens the fuse, in the call that closes it', () => {
     const crossed = tomorrow({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
     const proof = proven(today({ on: FOUR }), crossed);
-    const opened = proof.findings.filter((one) => one.code === 'fuse-opens');
+    const opened = proof.findings.filter((finding) => finding.code === 'fuse-opens');
     expect(opened.map((one) => one.because.at(-1))).toEqual([ref.call('cool1')]);
     expect(opened[0]!.params).toMatchObject({ amps: expect.any(Number) as number });
-    expect(proof.worlds[0]!.rows.find((one) => one.call === 'cool1')!.fuse).toMatchObject({ open: true });
+    expect(proof.worlds[0]!.rows.find((row) => row.call === 'cool1')!.fuse).toMatchObject({ open: true });
   });
 
   it('of two supplies joined by copper is found in every call, in the case that is worst', () => {
@@ -148,7 +150,7 @@ describe('harm', () => {
     expect(codes(proven(before, { ...both, links: [] }, world), 'stop')).toEqual([]);
     const tied = proven(before, both, world);
     expect(codes(tied, 'stop')).toContain('supplies-tied');
-    expect(tied.findings.some((one) => one.supplyCase?.startsWith('opposite polarity'))).toBe(true);
+    expect(tied.findings.some((finding) => finding.supplyCase?.startsWith('opposite polarity'))).toBe(true);
   });
 
   it('of a load that nobody called is a stop', () => {
@@ -169,8 +171,8 @@ describe('what may be', () => {
     const before = today({ on: ['R', 'Y', 'G', 'W', 'O'], board: [...MARKS, 'O'] });
     const after = tomorrow({ on: ['RC>R', 'Y', 'G', 'W', 'O/B>O', 'C'], board: [...MARKS, 'O'] });
     const proof = prove({ before, after, worlds, needsSupply: 'always' });
-    expect(proof.worlds.map((one) => one.world.family)).toEqual(['furnace-ac', 'heat-pump']);
-    for (const one of proof.findings) expect(one.worlds).toHaveLength(1);
+    expect(proof.worlds.map((world) => world.world.family)).toEqual(['furnace-ac', 'heat-pump']);
+    for (const finding of proof.findings) expect(finding.worlds).toHaveLength(1);
   });
 
   it('counts in what its worst says, and once where all agree', () => {
@@ -180,8 +182,8 @@ describe('what may be', () => {
       worlds: [worlds[0]!, { world: worldOf('furnace-ac', { blowerInHeat: 'g' }), weight: 0.3 }],
       needsSupply: 'always'
     });
-    expect(codes(proof).filter((one) => one === 'thermostat-unfed')).toHaveLength(1);
-    expect(proof.findings.find((one) => one.code === 'thermostat-unfed')?.worlds).toBeUndefined();
+    expect(codes(proof).filter((code) => code === 'thermostat-unfed')).toHaveLength(1);
+    expect(proof.findings.find((finding) => finding.code === 'thermostat-unfed')?.worlds).toBeUndefined();
   });
 
   it('has no proof where no circuit is known, and says so', () => {
@@ -203,13 +205,15 @@ function onZone(number: number, wiring: Wiring): Wiring {
   const screw = { id: `eq.W-${number}`, mark: 'W', role: null, means: ['W1'] };
   return {
     ...wiring,
-    devices: wiring.devices.map((one) =>
-      one.kind === 'board' ? { ...one, screws: [...one.screws.filter((it) => it.mark !== 'W'), screw] } : one
+    devices: wiring.devices.map((device) =>
+      device.kind === 'board'
+        ? { ...device, screws: [...device.screws.filter((it) => it.mark !== 'W'), screw] }
+        : device
     ),
-    strands: wiring.strands.map((one) =>
-      one.far.state === 'landed' && one.far.terminal === 'eq.W1'
-        ? { ...one, far: { state: 'landed', terminal: screw.id } }
-        : one
+    strands: wiring.strands.map((strand) =>
+      strand.far.state === 'landed' && strand.far.terminal === 'eq.W1'
+        ? { ...strand, far: { state: 'landed', terminal: screw.id } }
+        : strand
     )
   };
 }
@@ -245,8 +249,8 @@ describe('neighbours on one transformer', () => {
   });
 
   it('take the share of the rating up and the volts down, one by one', () => {
-    const rows = [0, 1, 2].map((count) => beside(count).worlds[0]!.rows.find((one) => one.call === 'heat1')!);
-    const [shares, volts] = [rows.map((one) => one.loadShare), rows.map((one) => one.voltsAfter!)];
+    const rows = [0, 1, 2].map((count) => beside(count).worlds[0]!.rows.find((row) => row.call === 'heat1')!);
+    const [shares, volts] = [rows.map((row) => row.loadShare), rows.map((row) => row.voltsAfter!)];
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
     expect([...volts].sort((a, b) => b - a)).toEqual(volts);
     expect(new Set(shares).size).toBe(3);

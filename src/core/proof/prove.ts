@@ -31,10 +31,10 @@ export function prove(input: ProofInput): Proof {
   const findings = sortFindings(mergeAcrossWorlds(outcomes));
   const [likeliest] = input.worlds;
   return {
-    worlds: outcomes.flatMap((one) => one.proof ?? []),
+    worlds: outcomes.flatMap((outcome) => outcome.proof ?? []),
     findings,
     complaints: hasStop(findings) || !likeliest ? [] : complaintFindings(input.after, likeliest.world),
-    solves: outcomes.reduce((sum, one) => sum + one.solves, 0)
+    solves: outcomes.reduce((sum, outcome) => sum + outcome.solves, 0)
   };
 }
 
@@ -42,9 +42,9 @@ export function prove(input: ProofInput): Proof {
 function mergeAcrossWorlds(outcomes: readonly WorldOutcome[]): Finding[] {
   const byFact = new Map<string, { finding: Finding; worlds: Set<World> }>();
   for (const { world, findings } of outcomes) {
-    for (const one of findings) {
-      const key = factKey(one);
-      const entry = byFact.get(key) ?? { finding: one, worlds: new Set() };
+    for (const finding of findings) {
+      const key = factKey(finding);
+      const entry = byFact.get(key) ?? { finding: finding, worlds: new Set() };
       entry.worlds.add(world);
       byFact.set(key, entry);
     }
@@ -83,7 +83,7 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
     // The circuit is the same: volts and amps have been said, what the coils bring on may be new.
     .map(({ findings, solves }) => ({
       solves,
-      findings: findings.filter((one) => !said.has(factKey(one)) && !CIRCUIT_LIMITS.has(one.code))
+      findings: findings.filter((finding) => !said.has(factKey(finding)) && !CIRCUIT_LIMITS.has(finding.code))
     }));
   return {
     ...printed,
@@ -108,7 +108,7 @@ function proveBehaviour(
   const shared = neighbours.length > 0;
   const jointWorld = withNeighbourWorlds(
     behaviour,
-    Object.assign({}, ...neighbours.map((one) => one.worlds)) as Record<string, MachineWorld>
+    Object.assign({}, ...neighbours.map((neighbour) => neighbour.worlds)) as Record<string, MachineWorld>
   );
   const allAfter = shared ? jointWiring(input.after, neighbours) : input.after;
   const wirings = { before: input.before, allAfter, shared };
@@ -128,7 +128,7 @@ function proveBehaviour(
   }
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
-  const solvable = limits.filter((one) => one !== null);
+  const solvable = limits.filter((limit) => limit !== null);
   findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply), neighbours.length + 1));
   const proof: WorldProof = {
     world,
@@ -143,7 +143,7 @@ function proveBehaviour(
 
 function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {
   const runsCompressor = ({ was, cases, crowd }: SolvedCall) =>
-    [was, ...cases, ...(crowd ? [crowd] : [])].some((one) => running(one.loads).includes('compressor'));
+    [was, ...cases, ...(crowd ? [crowd] : [])].some((result) => running(result.loads).includes('compressor'));
   return solved
     .filter((one, at) => runsCompressor(one) || limits[at]?.uncalled.includes('compressor'))
     .map((one) => one.call);
@@ -168,7 +168,7 @@ function solveCall(
   if (together && !together.ok) return together;
   const crowd = together?.result ?? null;
   const all = [was.result, ...cases, ...(crowd ? [crowd] : [])];
-  const solves = all.reduce((sum, one) => sum + one.solves, 0);
+  const solves = all.reduce((sum, result) => sum + result.solves, 0);
   const nominal = { world: joint, call, was: was.result, cases, crowd };
   return { ...nominal, row: nominalRow(nominal), solves };
 }

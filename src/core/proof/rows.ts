@@ -17,13 +17,13 @@ export interface SolvedCall extends NominalCall {
 /** Of a call that asks for several things at once: what none of them did by itself. */
 export function newWith(own: readonly Finding[], said: readonly Finding[]): Finding[] {
   const known = new Set(said.map(subjectKey));
-  return own.filter((one) => {
-    if (one.code === 'thermostat-unfed') return true;
-    if (!('loads' in one.params)) return !known.has(subjectKey(one));
+  return own.filter((finding) => {
+    if (finding.code === 'thermostat-unfed') return true;
+    if (!('loads' in finding.params)) return !known.has(subjectKey(finding));
     const before = said.flatMap((other) =>
-      other.code === one.code && 'loads' in other.params ? other.params.loads : []
+      other.code === finding.code && 'loads' in other.params ? other.params.loads : []
     );
-    return one.params.loads.some((load) => !before.includes(load));
+    return finding.params.loads.some((load) => !before.includes(load));
   });
 }
 
@@ -39,7 +39,7 @@ export function holdsNominally(
     carried: (call, supply) => {
       const solved = of(call);
       const results = solved ? [...solved.cases, ...(solved.crowd ? [solved.crowd] : [])] : [];
-      const own = results.flatMap((one) => one.supplies.filter((it) => it.id === supply));
+      const own = results.flatMap((result) => result.supplies.filter((it) => it.id === supply));
       return own.every((one) => !one.fuseOpen && one.amps <= one.ratedAmps);
     }
   };
@@ -48,20 +48,21 @@ export function holdsNominally(
 export function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' | 'solves'>): NominalRow {
   const before = running(was.loads);
   const always = cases
-    .map((one) => running(one.loads))
+    .map((result) => running(result.loads))
     .reduce((common, one) => common.filter((load) => one.includes(load)));
-  const ever = new Set(cases.flatMap((one) => running(one.loads)));
+  const ever = new Set(cases.flatMap((result) => running(result.loads)));
   const all = [...cases, ...(crowd ? [crowd] : [])];
-  const own = new Set(cases.flatMap((one) => one.feeds.map((feed) => feed.device)));
-  const crowded = crowd?.feeds.filter((one) => own.has(one.device)) ?? [];
-  const volts = [...cases.map((one) => one.thermostatVolts), ...crowded.map((one) => one.volts)].filter(
-    (one): one is number => one !== null
-  );
-  const fed = [...cases.map((one) => one.thermostatFed), ...crowded.map((one) => one.fed)];
-  const over = [...cases.flatMap((one) => one.feeds), ...crowded].flatMap((feed) =>
+  const own = new Set(cases.flatMap((result) => result.feeds.map((feed) => feed.device)));
+  const crowded = crowd?.feeds.filter((feed) => own.has(feed.device)) ?? [];
+  const volts = [
+    ...cases.map((result) => result.thermostatVolts),
+    ...crowded.map((feed) => feed.volts)
+  ].filter((one): one is number => one !== null);
+  const fed = [...cases.map((result) => result.thermostatFed), ...crowded.map((feed) => feed.fed)];
+  const over = [...cases.flatMap((result) => result.feeds), ...crowded].flatMap((feed) =>
     feed.volts > feed.max ? [feed.volts] : []
   );
-  const supplies = all.flatMap((one) => one.supplies);
+  const supplies = all.flatMap((result) => result.supplies);
   return {
     call,
     before,
@@ -74,23 +75,23 @@ export function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' |
     voltsOver: over.length > 0 ? Math.max(...over) : null,
     vaBefore: mostVa([was]),
     vaAfter: mostVa(all),
-    loadShare: Math.max(0, ...supplies.map((one) => one.amps / one.ratedAmps)),
+    loadShare: Math.max(0, ...supplies.map((supply) => supply.amps / supply.ratedAmps)),
     fuse: nearestFuse(supplies)
   };
 }
 
 function nearestFuse(supplies: readonly SupplyResult[]): ProofRow['fuse'] {
-  const fuses = supplies.flatMap((one) =>
-    one.fuseRating === null
+  const fuses = supplies.flatMap((supply) =>
+    supply.fuseRating === null
       ? []
-      : [{ amps: one.fuseAmps ?? one.amps, rating: one.fuseRating, open: one.fuseOpen }]
+      : [{ amps: supply.fuseAmps ?? supply.amps, rating: supply.fuseRating, open: supply.fuseOpen }]
   );
   return fuses.reduce<ProofRow['fuse']>(
-    (worst, one) => (worst && worst.amps / worst.rating >= one.amps / one.rating ? worst : one),
+    (worst, fuse) => (worst && worst.amps / worst.rating >= fuse.amps / fuse.rating ? worst : fuse),
     null
   );
 }
 
 function mostVa(results: readonly CallResult[]): number {
-  return Math.max(0, ...results.flatMap((one) => one.supplies.map((supply) => supply.va)));
+  return Math.max(0, ...results.flatMap((result) => result.supplies.map((supply) => supply.va)));
 }

@@ -27,13 +27,16 @@ function colourThere(conductor: Conductor): Conductor['colour'] {
 
 /** A proposal for each found end that is not matched yet. */
 export function proposeEnds(thermostat: Thermostat): EndProposal[] {
-  const open = thermostat.conductors.filter((one) => one.far.state === 'unseen');
+  const open = thermostat.conductors.filter((conductor) => conductor.far.state === 'unseen');
   return thermostat.foundEnds.map((end) => {
-    const possible = open.filter((one) => one.cable === end.cable && !end.not.includes(one.id));
-    const same = possible.filter(
-      (one) => end.colour !== null && colourThere(one) === end.colour && sameStripe(one, end)
+    const possible = open.filter(
+      (conductor) => conductor.cable === end.cable && !end.not.includes(conductor.id)
     );
-    const uncoloured = possible.filter((one) => colourThere(one) === null);
+    const same = possible.filter(
+      (conductor) =>
+        end.colour !== null && colourThere(conductor) === end.colour && sameStripe(conductor, end)
+    );
+    const uncoloured = possible.filter((conductor) => colourThere(conductor) === null);
     const candidates = same.length > 0 ? same : uncoloured;
     const kind =
       candidates.length === 0 ? 'none' : candidates.length === 1 && same.length === 1 ? 'one' : 'several';
@@ -65,6 +68,6 @@ function textOf(
 /** Ends that wait for somebody to say which conductor they are. */
 export function unmatchedFindings(thermostat: Thermostat): Finding[] {
   if (thermostat.foundEnds.length === 0) return [];
-  const because = thermostat.foundEnds.map((one) => ref.foundEnd(one.id));
+  const because = thermostat.foundEnds.map((end) => ref.foundEnd(end.id));
   return [finding('warn', 'ends-not-matched', { count: thermostat.foundEnds.length }, because)];
 }

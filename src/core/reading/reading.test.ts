@@ -100,7 +100,9 @@ describe('an end found at the equipment', () => {
   });
 
   it('keeps the record open until somebody confirms', () => {
-    expect(unmatchedFindings(atWall(['BU C unseen'])).map((one) => one.code)).toEqual(['ends-not-matched']);
+    expect(unmatchedFindings(atWall(['BU C unseen'])).map((finding) => finding.code)).toEqual([
+      'ends-not-matched'
+    ]);
     expect(unmatchedFindings(atWall(['BU C unseen'], []))).toEqual([]);
   });
 });
@@ -118,7 +120,7 @@ describe('a board with no C mark', () => {
     return { machine, plan: planFor({ ...base.job, equipment: [machine] }, base.thermostat) };
   };
   const spare = (trace: TraceFinding[]) =>
-    unmarked(trace).plan.options.find((one) => one.method === 'spare-conductor');
+    unmarked(trace).plan.options.find((option) => option.method === 'spare-conductor');
 
   it('lets nothing be landed before two findings of different ways agree', () => {
     expect(traceOf(unmarked([]).machine).state).toBe('none');
@@ -132,7 +134,7 @@ describe('a board with no C mark', () => {
 
   it('names the traced spot in the moves', () => {
     const { plan } = unmarked([found('followed', 'left lug'), found('diagram', 'left lug')]);
-    expect(plan.moves.map((one) => one.text).join(' ')).toContain('left lug');
+    expect(plan.moves.map((move) => move.text).join(' ')).toContain('left lug');
   });
 
   it('stops where two findings disagree', () => {
@@ -153,7 +155,7 @@ describe('conductors under a screw that are not the thermostat’s', () => {
       others: [{ screw: makeId('screw', 'c'), what: 'outdoor unit' }]
     };
     const plan = planFor({ ...base.job, equipment: [machine] }, base.thermostat);
-    const land = plan.moves.find((one) => one.action === 'land' && one.end === 'equipment');
+    const land = plan.moves.find((move) => move.action === 'land' && move.end === 'equipment');
     expect(land?.text).toContain('leave the outdoor unit');
   });
 });

@@ -56,19 +56,19 @@ function meansCommon({ mark, role }: Equipment['screws'][number]): boolean {
 
 /** What the findings recorded for a machine come to. */
 export function traceOf(machine: Equipment): CommonTrace {
-  if (machine.screws.some((one) => meansCommon(one))) return { state: 'marked', spot: 'C', findings: [] };
+  if (machine.screws.some((screw) => meansCommon(screw))) return { state: 'marked', spot: 'C', findings: [] };
   const because = [ref.machine(machine.id)];
   if (machine.trace.length === 0) return { state: 'none', spot: null, findings: [] };
   const spots = new Set(machine.trace.map(spotKey));
   if (spots.size > 1) {
-    const fact = { spots: [...new Set(machine.trace.map((one) => one.spot))], machine: machine.name };
+    const fact = { spots: [...new Set(machine.trace.map((step) => step.spot))], machine: machine.name };
     return {
       state: 'disagree',
       spot: null,
       findings: [finding('stop', 'common-traces-disagree', fact, because)]
     };
   }
-  const ways = new Set(machine.trace.map((one) => one.way));
+  const ways = new Set(machine.trace.map((step) => step.way));
   const [first] = machine.trace;
   if (ways.size < 2 || !first) {
     const fact = { spot: first?.spot ?? 'a spot', machine: machine.name };

@@ -14,26 +14,30 @@ const standing = ({ job, thermostat }: House, change: Partial<Thermostat> = {}, 
   const whole = { ...thermostat, ...change };
   return safetyOf(job, whole, identify(job, whole), wiringOf(job, whole), now);
 };
-const codes = (result: ReturnType<typeof standing>) => result.findings.map((one) => one.code);
+const codes = (result: ReturnType<typeof standing>) => result.findings.map((finding) => finding.code);
 const allNo = Object.fromEntries(
-  STOP_QUESTIONS.map((one) => [one.id, { answer: 'no' as const, at: AT, resolved: null }])
+  STOP_QUESTIONS.map((question) => [question.id, { answer: 'no' as const, at: AT, resolved: null }])
 );
 const off = { cut: 'both', proof: 'both', at: AT } as const;
 
 describe('the supplies that a record implies', () => {
   it('are the machine, and the outdoor unit where a compressor is called', () => {
-    const ids = (house: House) => standing(house).supplies.map((one) => one.supply.id);
+    const ids = (house: House) => standing(house).supplies.map((supply) => supply.supply.id);
     expect(ids(heatOnly())).toEqual(['eq-1']);
     expect(ids(furnaceWithSpare())).toEqual(['eq-1', 'outdoor-unit']);
   });
 
   it('are two where two machines feed the wall, and an outdoor unit of the inventory is not counted twice', () => {
     const house = FAMILY_HOUSES['boiler-plus-ac'].plain();
-    expect(standing(house).supplies.map((one) => one.supply.id)).toEqual(['eq-1', 'eq-2', 'outdoor-unit']);
+    expect(standing(house).supplies.map((supply) => supply.supply.id)).toEqual([
+      'eq-1',
+      'eq-2',
+      'outdoor-unit'
+    ]);
     const unit = { ...house.job.equipment[1]!, id: 'eq-3' as never, kind: 'outdoor-unit' as const };
     const job = { ...house.job, equipment: [...house.job.equipment, unit] };
     const thermostat = { ...house.thermostat, equipment: [...house.thermostat.equipment, unit.id] };
-    expect(standing({ job, thermostat }).supplies.map((one) => one.supply.id)).toEqual([
+    expect(standing({ job, thermostat }).supplies.map((supply) => supply.supply.id)).toEqual([
       'eq-1',
       'eq-2',
       'eq-3'
@@ -42,10 +46,10 @@ describe('the supplies that a record implies', () => {
 
   it('are the ones that the move list begins with', () => {
     const house = furnaceWithSpare();
-    const first = planFor(house.job, house.thermostat).moves.filter((one) => one.action === 'power-off');
-    expect(first.map((one) => one.what).sort()).toEqual(
+    const first = planFor(house.job, house.thermostat).moves.filter((move) => move.action === 'power-off');
+    expect(first.map((move) => move.what).sort()).toEqual(
       standing(house)
-        .supplies.map((one) => one.supply.id)
+        .supplies.map((supply) => supply.supply.id)
         .sort()
     );
   });
@@ -80,20 +84,23 @@ describe('making safe', () => {
 });
 
 describe('a stop', () => {
-  it.each(STOP_QUESTIONS.map((one) => one.id))('closes every way until it is resolved: %s', (id) => {
-    const house = furnaceWithSpare();
-    const yes = { answer: 'yes' as const, at: AT, resolved: null };
-    const locked = { ...house.thermostat, stops: { ...allNo, [id]: yes } };
-    const plan = planFor({ ...house.job, thermostats: [locked] }, locked);
-    expect(plan.moves).toEqual([]);
-    expect(plan.options.filter((one) => one.method !== 'none').every((one) => one.verdict === 'no')).toBe(
-      true
-    );
-    expect(stopFindings(locked)[0]?.params).toMatchObject({ call: expect.any(String) as string });
-    const resolved = {
-      ...locked,
-      stops: { ...allNo, [id]: { ...yes, resolved: { at: AT, how: 'mended' } } }
-    };
-    expect(planFor({ ...house.job, thermostats: [resolved] }, resolved).moves.length).toBeGreaterThan(0);
-  });
+  it.each(STOP_QUESTIONS.map((question) => question.id))(
+    'closes every way until it is resolved: %s',
+    (id) => {
+      const house = furnaceWithSpare();
+      const yes = { answer: 'yes' as const, at: AT, resolved: null };
+      const locked = { ...house.thermostat, stops: { ...allNo, [id]: yes } };
+      const plan = planFor({ ...house.job, thermostats: [locked] }, locked);
+      expect(plan.moves).toEqual([]);
+      expect(
+        plan.options.filter((option) => option.method !== 'none').every((option) => option.verdict === 'no')
+      ).toBe(true);
+      expect(stopFindings(locked)[0]?.params).toMatchObject({ call: expect.any(String) as string });
+      const resolved = {
+        ...locked,
+        stops: { ...allNo, [id]: { ...yes, resolved: { at: AT, how: 'mended' } } }
+      };
+      expect(planFor({ ...house.job, thermostats: [resolved] }, resolved).moves.length).toBeGreaterThan(0);
+    }
+  );
 });

@@ -42,7 +42,7 @@ describe('safe to go on', () => {
   it('is locked by one stop, whatever else is done, until that is resolved', () => {
     const stopped = standing(heatOnly(), { ...safe, stops: { ...answers('no'), [first!.id]: yes } });
     expect(stopped).toMatchObject({ locked: true, safe: false });
-    expect(stopped.stops.filter((one) => one.stops).map((one) => one.question.id)).toEqual([first!.id]);
+    expect(stopped.stops.filter((stop) => stop.stops).map((stop) => stop.question.id)).toEqual([first!.id]);
     const resolved = { ...yes, resolved: { at: AT, how: 'mended' } };
     expect(
       standing(heatOnly(), { ...safe, stops: { ...answers('no'), [first!.id]: resolved } })
@@ -106,7 +106,7 @@ describe('what is said of the questions', () => {
     const all = STOP_QUESTIONS.length;
     const open = (count: number) =>
       standing(heatOnly(), { ...safe, stops: answers('no', count) }).findings.filter(
-        (one) => one.code === 'stop-not-asked'
+        (finding) => finding.code === 'stop-not-asked'
       );
     expect(open(0)).toEqual([
       {

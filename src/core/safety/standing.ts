@@ -51,16 +51,16 @@ export function safetyOf(
     return { supply, record, off: proven && (hoursAgo === null || hoursAgo <= TRUSTED_HOURS), hoursAgo };
   });
   const stops = stopsOf(thermostat);
-  const locked = stops.some((one) => one.stops);
+  const locked = stops.some((stop) => stop.stops);
   return {
     supplies,
     stops,
     locked,
     safe:
       !locked &&
-      stops.every((one) => one.answer !== null) &&
+      stops.every((stop) => stop.answer !== null) &&
       supplies.length > 0 &&
-      supplies.every((one) => one.off),
+      supplies.every((supply) => supply.off),
     findings: sortFindings([
       ...stopFindings(thermostat),
       ...unasked(stops),
@@ -88,7 +88,7 @@ export function stopFindings(thermostat: Thermostat): Finding[] {
 }
 
 function unasked(stops: readonly StopStanding[]): Finding[] {
-  const open = stops.filter((one) => one.answer === null);
+  const open = stops.filter((stop) => stop.answer === null);
   if (open.length === 0) return [];
   const because = open.map((one) => ref.stop(one.question.id));
   return [finding('warn', 'stop-not-asked', { open: open.length, of: stops.length }, because)];

@@ -69,5 +69,5 @@ export const STOP_QUESTIONS: readonly StopQuestion[] = [
 ];
 
 export function findStop(id: string): StopQuestion | undefined {
-  return STOP_QUESTIONS.find((one) => one.id === id);
+  return STOP_QUESTIONS.find((question) => question.id === id);
 }

@@ -25,7 +25,7 @@ export function impliedSupplies(
   wiring: Wiring
 ): ImpliedSupply[] {
   const machines = job.equipment.filter(
-    (one) => thermostat.equipment.includes(one.id) && one.kind !== 'old-adapter'
+    (machine) => thermostat.equipment.includes(machine.id) && machine.kind !== 'old-adapter'
   );
   const own = machines.map(supplyOf);
   const outdoor = outdoorSupply(machines, identification, wiring);
@@ -55,8 +55,8 @@ function outdoorSupply(
   identification: Identification,
   wiring: Wiring
 ): ImpliedSupply | null {
-  if (machines.some((one) => one.kind === 'outdoor-unit')) return null;
-  if (!worldsOf(identification, wiring).some((one) => one.world.compressor)) return null;
+  if (machines.some((machine) => machine.kind === 'outdoor-unit')) return null;
+  if (!worldsOf(identification, wiring).some((world) => world.world.compressor)) return null;
   return {
     id: OUTDOOR_ID,
     name: 'outdoor unit',

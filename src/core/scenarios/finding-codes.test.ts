@@ -68,7 +68,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
     ...job.equipment.flatMap((machine) => traceOf(machine).findings),
     ...safetyOf(job, thermostat, identification, wiring, '2026-03-02T10:00:00.000Z').findings,
     ...(device ? [matchDevice(job, thermostat, device)] : matchAll(job, thermostat)).flatMap(
-      (one) => one.findings
+      (match) => match.findings
     ),
     ...beforeBuying(job, thermostat, identification, wiring, device, study).findings,
     ...devices.flatMap((one) =>
@@ -88,7 +88,10 @@ const PLANNED = [
 
 const byHouse = new Map<string, readonly Finding[]>();
 for (const [name, job] of jobs)
-  byHouse.set(name, [...recordFindings(job), ...job.thermostats.flatMap((one) => said(name, job, one))]);
+  byHouse.set(name, [
+    ...recordFindings(job),
+    ...job.thermostats.flatMap((thermostat) => said(name, job, thermostat))
+  ]);
 
 for (const [name, pair] of Object.entries(HAND_PAIRS)) byHouse.set(name, prove(pair).findings);
 /** No board that is modelled has a relay that breaks its own circuit: what would be said of one is shown of a circuit that was made up. */
@@ -102,17 +105,17 @@ if (still.ok)
 
 describe('the codes of findings', () => {
   it.each(FINDING_CODES)('%s is raised in one house and not in another', (code: FindingCode) => {
-    const raising = [...byHouse].filter(([, findings]) => findings.some((one) => one.code === code));
+    const raising = [...byHouse].filter(([, findings]) => findings.some((finding) => finding.code === code));
     expect(raising.length, `no house raises ${code}`).toBeGreaterThan(0);
     expect(raising.length, `every house raises ${code}`).toBeLessThan(byHouse.size);
   });
 
   it('have a sentence for every finding of every house, with nothing left open in it', () => {
     for (const [house, findings] of byHouse)
-      for (const one of findings) {
-        const text = findingText(one);
-        expect(text, `${house}: ${one.code}`).toMatch(/^[“A-Za-z0-9][^]*[.?)]$/);
-        expect(text, `${house}: ${one.code}`).not.toMatch(/undefined|null|NaN|\[object| {2}/);
+      for (const finding of findings) {
+        const text = findingText(finding);
+        expect(text, `${house}: ${finding.code}`).toMatch(/^[“A-Za-z0-9][^]*[.?)]$/);
+        expect(text, `${house}: ${finding.code}`).not.toMatch(/undefined|null|NaN|\[object| {2}/);
       }
   });
 });

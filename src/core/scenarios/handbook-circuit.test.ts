@@ -167,15 +167,15 @@ describe('a plug-in supply on RC and C', () => {
   it('with the link left in, joins the two supplies: nothing flows unless they are bonded, and then a fuse opens at opposite polarity', () => {
     const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
     expect(solve(tied, 'idle').tied).toHaveLength(1);
-    const [plain, , , worst] = supplyCases(2).map((one) => solve(tied, 'idle', one));
-    expect(plain?.supplies.some((one) => one.fuseOpen || one.amps > 1)).toBe(false);
-    expect(worst?.supplies.some((one) => one.fuseOpen || one.amps * 24 > one.ratedVa)).toBe(true);
+    const [plain, , , worst] = supplyCases(2).map((supplyCase) => solve(tied, 'idle', supplyCase));
+    expect(plain?.supplies.some((supply) => supply.fuseOpen || supply.amps > 1)).toBe(false);
+    expect(worst?.supplies.some((supply) => supply.fuseOpen || supply.amps * 24 > supply.ratedVa)).toBe(true);
   });
 
   it('is looked at in the corners of all tolerances in every case that differs, and once where none does', () => {
     const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
     const corners = (wiring: Wiring) => {
-      const cases = supplyCases(2).map((one) => solve(wiring, 'idle', one));
+      const cases = supplyCases(2).map((supplyCase) => solve(wiring, 'idle', supplyCase));
       const nominal = { world, call: 'idle', was: cases[0]!, cases, crowd: null } as const;
       return atLimits({ before: wiring, allAfter: wiring, shared: false }, nominal);
     };
@@ -188,12 +188,12 @@ describe('a plug-in supply on RC and C', () => {
 describe('a conductor landed at the wall and loose at the equipment', () => {
   it('makes that function dead, and the plan says so before anything is moved', () => {
     const house = furnaceWithCommon();
-    const conductors = house.thermostat.conductors.map((one) =>
-      one.id === 'co-3' ? { ...one, far: { state: 'loose' as const, on: [] } } : one
+    const conductors = house.thermostat.conductors.map((conductor) =>
+      conductor.id === 'co-3' ? { ...conductor, far: { state: 'loose' as const, on: [] } } : conductor
     );
     const thermostat = { ...house.thermostat, conductors };
     const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });
     const option = plan.options.find((one) => one.method === 'existing-c');
-    expect(option?.findings.map((one) => one.code)).toContain('dead-before');
+    expect(option?.findings.map((finding) => finding.code)).toContain('dead-before');
   });
 });

@@ -16,11 +16,11 @@ const heatPumps: ReadonlySet<Family> = new Set(['heat-pump', 'dual-fuel']);
 
 /** By the letters that are printed, without asking what anybody says that they mean. */
 function lettersOn(device: Device): string[] {
-  return device.screws.map((one) => canonicalMark(one.mark));
+  return device.screws.map((screw) => canonicalMark(screw.mark));
 }
 
 function screwWith(device: Device, letter: string): string {
-  return device.screws.find((one) => canonicalMark(one.mark) === letter)?.id ?? `${device.id}:${letter}`;
+  return device.screws.find((screw) => canonicalMark(screw.mark) === letter)?.id ?? `${device.id}:${letter}`;
 }
 
 function lettersOf(call: Request, world: World): Letters {
@@ -129,9 +129,9 @@ export function reachedLoads(wiring: Wiring, world: World, call: Call): LoadId[]
 
 function within(wiring: Wiring, world: World): boolean {
   if (world.family === 'dual-fuel') return false;
-  return wiring.devices.every((one) => {
-    if (one.kind === 'adapter' || one.kind === 'splitter') return false;
-    return one.kind !== 'board' || !one.machine.startsWith('zone');
+  return wiring.devices.every((device) => {
+    if (device.kind === 'adapter' || device.kind === 'splitter') return false;
+    return device.kind !== 'board' || !device.machine.startsWith('zone');
   });
 }
 
@@ -147,7 +147,7 @@ function closeContacts(device: Device, wiring: Wiring, world: World, call: Call,
     for (const other of others) joints.join(at(first ?? other), at(other));
   }
   for (const letters of requestsOf(call).flatMap((request) => lettersOf(request, world))) {
-    let mark = letters.find((one) => owned.includes(one));
+    let mark = letters.find((letter) => owned.includes(letter));
     if (letters[0] === 'E' && mark !== undefined && !inUse(wiring, at(mark)))
       mark = ['AUX', 'W2', 'W1'].find((one) => owned.includes(one));
     if (mark === undefined) continue;
@@ -160,21 +160,25 @@ function closeContacts(device: Device, wiring: Wiring, world: World, call: Call,
 function inUse(wiring: Wiring, terminal: string): boolean {
   return (
     wiring.strands.some(
-      (one) => landedTerminal(one.near) === terminal || landedTerminal(one.far) === terminal
-    ) || wiring.links.some((one) => one.a === terminal || one.b === terminal)
+      (strand) => landedTerminal(strand.near) === terminal || landedTerminal(strand.far) === terminal
+    ) || wiring.links.some((link) => link.a === terminal || link.b === terminal)
   );
 }
 
 /** A coil runs when its terminal hangs on the hot side of a transformer whose other side hangs on the coil's common, and the two do not touch. */
 function loadsOn(wiring: Wiring, world: World, joints: Joints): LoadId[] {
-  const supplies = wiring.devices.flatMap((one) => {
-    if (one.kind !== 'board' && one.kind !== 'plug-in-transformer' && one.kind !== 'added-transformer')
+  const supplies = wiring.devices.flatMap((device) => {
+    if (
+      device.kind !== 'board' &&
+      device.kind !== 'plug-in-transformer' &&
+      device.kind !== 'added-transformer'
+    )
       return [];
-    const owned = lettersOn(one);
+    const owned = lettersOn(device);
     const hot = ['R', 'RH', 'RC', 'T1', 'T'].find((mark) => owned.includes(mark)) ?? 'R';
-    return [{ hot: screwWith(one, hot), common: screwWith(one, 'C') }];
+    return [{ hot: screwWith(device, hot), common: screwWith(device, 'C') }];
   });
-  const alive = supplies.filter((one) => !joints.same(one.hot, one.common));
+  const alive = supplies.filter((supply) => !joints.same(supply.hot, supply.common));
   const on = new Set<LoadId>();
   for (const board of wiring.devices) {
     if (board.kind !== 'board') continue;

@@ -40,7 +40,7 @@ describe('a house whose terminals are screws', () => {
     const { job } = make();
     const read = readJob(writeJob(job));
     expect(read.ok && read.job).toEqual(job);
-    expect(recordFindings(job).filter((one) => one.level === 'stop')).toEqual([]);
+    expect(recordFindings(job).filter((finding) => finding.level === 'stop')).toEqual([]);
   });
 
   it.each(all)('%s has each end of each wire on the screw that was named', (_, make) => {
@@ -60,7 +60,7 @@ describe('a house whose terminals are screws', () => {
 describe('two screws that both say T', () => {
   it('are the two sides of one contact: heat closes them, and nothing else runs', () => {
     const wiring = wired(twoTs);
-    expect(wiring.strands.map((one) => landedMark(wiring, one.far))).toEqual(['T1', 'T2']);
+    expect(wiring.strands.map((strand) => landedMark(wiring, strand.far))).toEqual(['T1', 'T2']);
     expect(runs(twoTs, 'heat1')).toContain('boiler');
     expect(runs(twoTs, 'idle')).toEqual([]);
   });
@@ -77,8 +77,8 @@ describe('a panel with five W', () => {
 
   it('is planned without a wire moving to another zone’s screw', () => {
     const plan = planned(panelOfFive);
-    const was = plan.wiringFound.strands.find((one) => one.id === 'co-2')!;
-    const is = plan.wiringAfter!.strands.find((one) => one.id === 'co-2')!;
+    const was = plan.wiringFound.strands.find((strand) => strand.id === 'co-2')!;
+    const is = plan.wiringAfter!.strands.find((strand) => strand.id === 'co-2')!;
     expect(plan.taken).toBe('existing-c');
     expect(is.far).toEqual(was.far);
   });
@@ -87,7 +87,7 @@ describe('a panel with five W', () => {
 describe('prints of the maker’s own', () => {
   it('mean what the trade reads in them, and what somebody stated of the screw without one', () => {
     const wiring = readIn(wired(makersOwnPrints), 'heat-pump');
-    const meant = wiring.strands.map((one) => meansAt(wiring, landedTerminal(one.far)));
+    const meant = wiring.strands.map((strand) => meansAt(wiring, landedTerminal(strand.far)));
     expect(meant).toEqual([['R'], expect.arrayContaining(['AUX']), ['Y1'], ['G'], ['O'], ['C']]);
   });
 
@@ -105,16 +105,16 @@ describe('prints of the maker’s own', () => {
     const plan = planFor({ ...job, equipment }, thermostat, {
       device: findDevice(job, 'de-fellgate') ?? null
     });
-    const common = plan.options.find((one) => one.method === 'existing-c');
+    const common = plan.options.find((option) => option.method === 'existing-c');
     expect(common?.verdict).toBe('no');
-    expect(common?.findings.map((one) => one.code)).toContain('mark-not-explained');
+    expect(common?.findings.map((finding) => finding.code)).toContain('mark-not-explained');
   });
 });
 
 describe('two cables that end at different machines', () => {
   it('are known by their ends: each wire is at the machine that its cable joins', () => {
     const wiring = wired(twoCables);
-    const places = wiring.strands.map((one) => placeOfEnd(wiring, one, 'far'));
+    const places = wiring.strands.map((strand) => placeOfEnd(wiring, strand, 'far'));
     expect(new Set(places.slice(0, 2)).size).toBe(1);
     expect(new Set(places.slice(2)).size).toBe(1);
     expect(places[0]).not.toBe(places[2]);
@@ -128,7 +128,7 @@ describe('two cables that end at different machines', () => {
 
   it('have moves that say at which machine one is', () => {
     const { moves } = planned(twoCables, 'de-cutlink');
-    const at = new Set(moves.filter((one) => one.end === 'equipment').map((one) => one.place));
+    const at = new Set(moves.filter((move) => move.end === 'equipment').map((move) => move.place));
     expect([...at]).toEqual(expect.arrayContaining(['boiler', 'air handler']));
   });
 });

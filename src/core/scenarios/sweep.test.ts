@@ -51,16 +51,16 @@ describe('situations that once were wrong', () => {
 });
 
 describe('the second checker', () => {
-  const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+  const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
   const whole = (ends: readonly string[], links = ['th.RH th.RC']): Wiring =>
     wiringFrom({
       devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W', 'Y', 'G'])],
-      strands: ends.map((one, at) => {
-        const [wall = '', far = wall] = one.split(' ');
+      strands: ends.map((end, at) => {
+        const [wall = '', far = wall] = end.split(' ');
         return strandOf(`co-${at}`, ['th', wall], ['eq', far]);
       }),
-      links: links.map((one) => {
-        const [a = '', b = ''] = one.split(' ');
+      links: links.map((link) => {
+        const [a = '', b = ''] = link.split(' ');
         return linkOf(a.startsWith('th') ? 'wall' : 'machine', a, b);
       })
     });

@@ -66,7 +66,7 @@ export function checkSituation(number: number, memory: SweepMemory = sweepMemory
     compared += check.compared;
     cases += check.cases;
   }
-  const options = plan.options.reduce((sum, one) => sum + Math.max(1, one.variants.length), 0);
+  const options = plan.options.reduce((sum, option) => sum + Math.max(1, option.variants.length), 0);
   return { options, offered, cases, compared, violations };
 }
 
@@ -100,9 +100,11 @@ interface CircuitCheck {
 function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situation, memory: SweepMemory) {
   const needs = device.supply === 'common-required' && option.method !== 'no-c-needed';
   const declared = option.findings
-    .filter((one) => one.code === 'function-lost')
-    .map((one) => callsIn(one.because).join());
-  const said = new Set(option.findings.map((one) => one.code).filter((code) => CIRCUIT_LIMITS.has(code)));
+    .filter((finding) => finding.code === 'function-lost')
+    .map((finding) => callsIn(finding.because).join());
+  const said = new Set(
+    option.findings.map((finding) => finding.code).filter((code) => CIRCUIT_LIMITS.has(code))
+  );
   const key = `${circuitKey(option.before)} ${circuitKey(after)} ${needs} ${declared.join(' ')} ${[...said].join(' ')}`;
   const known = memory.checks.get(key);
   if (known) return known;
@@ -171,8 +173,8 @@ function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected
   const wrong: [boolean, string][] = [
     [needs && now.thermostatFed !== true, 'the thermostat is not fed'],
     [now.tied.length > 0, 'two supplies are tied'],
-    [now.supplies.some((one) => one.fuseOpen), 'a fuse opens'],
-    [now.supplies.some((one) => one.amps > one.ratedAmps), 'a transformer is overloaded'],
+    [now.supplies.some((supply) => supply.fuseOpen), 'a fuse opens'],
+    [now.supplies.some((supply) => supply.amps > supply.ratedAmps), 'a transformer is overloaded'],
     [
       !on.includes('blower') && (on.includes('compressor') || on.includes('strips')),
       'runs without the blower'
@@ -199,13 +201,13 @@ function unsaidAtLimits(
   const [weak, strong, loaded] = [at('weak'), at('strong'), at('loaded')];
   if (!weak.ok || !strong.ok || !loaded.ok) return ['not solved in the worst case'];
   const out =
-    weak.result.feeds.some((one) => one.volts < one.min) ||
-    strong.result.feeds.some((one) => one.volts > one.max + SLACK_VOLTS);
-  const beyond = loaded.result.supplies.some((one) => {
-    const today = mostToday.get(one.id) ?? 0;
+    weak.result.feeds.some((feed) => feed.volts < feed.min) ||
+    strong.result.feeds.some((feed) => feed.volts > feed.max + SLACK_VOLTS);
+  const beyond = loaded.result.supplies.some((supply) => {
+    const today = mostToday.get(supply.id) ?? 0;
     // One that is loaded beyond the smallest size today is not of that size.
-    const least = today * one.nominalVolts > one.leastVa ? one.ratedVa : one.leastVa;
-    return one.amps * one.nominalVolts > least;
+    const least = today * supply.nominalVolts > supply.leastVa ? supply.ratedVa : supply.leastVa;
+    return supply.amps * supply.nominalVolts > least;
   });
   const wrong: [boolean, string][] = [
     [needs && out && !said.has('volts-at-limits'), 'the thermostat may leave its window, and it is not said'],
@@ -230,5 +232,5 @@ function mostToday(before: Wiring, world: World): Map<string, number> {
 
 /** Where drops along the cable decide, reachability has no say. */
 function isLong(wiring: Wiring): boolean {
-  return wiring.strands.some((one) => one.ohms > 1);
+  return wiring.strands.some((strand) => strand.ohms > 1);
 }

@@ -10,7 +10,7 @@ const SLACK_M = 2;
 
 /** Metres to buy for a run along the longest of the old cables. */
 export function newCableLength(before: Wiring): number {
-  return Math.max(...before.cables.map((one) => one.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
+  return Math.max(...before.cables.map((cable) => cable.lengthM ?? WORST_LENGTH_M), 1) + SLACK_M;
 }
 
 /** The places that a new cable from the wall to a machine joins. */
@@ -50,18 +50,18 @@ export function pullLine(lengthM: number): Part {
 /** What the path of the old cable allows, and what to try first. */
 export function pathConditions({ before }: SupplySituation): Finding[] {
   const found: Finding[] = [];
-  const stapled = before.cables.filter((one) => one.path === 'stapled');
+  const stapled = before.cables.filter((cable) => cable.path === 'stapled');
   if (stapled.length > 0) {
     found.push(
       finding(
         'stop',
         'cable-stapled',
-        { cables: stapled.map((one) => one.name) },
-        stapled.map((one) => ref.cable(one.id))
+        { cables: stapled.map((strand) => strand.name) },
+        stapled.map((strand) => ref.cable(strand.id))
       )
     );
   }
-  const unknown = before.cables.filter((one) => one.path === 'unknown');
+  const unknown = before.cables.filter((cable) => cable.path === 'unknown');
   if (unknown.length > 0) {
     found.push(
       finding(
@@ -72,13 +72,13 @@ export function pathConditions({ before }: SupplySituation): Finding[] {
       )
     );
   }
-  if (before.strands.some((one) => one.spliced !== 'no')) {
+  if (before.strands.some((strand) => strand.spliced !== 'no')) {
     found.push(
       finding(
         'warn',
         'hidden-splice',
         { what: 'on-the-way' },
-        before.strands.filter((one) => one.spliced !== 'no').map((one) => ref.conductor(one.id))
+        before.strands.filter((strand) => strand.spliced !== 'no').map((strand) => ref.conductor(strand.id))
       )
     );
   }

@@ -44,7 +44,7 @@ export function commonBoards(wiring: Wiring, device: DeviceFacts): Board[] {
   const first = boardWithCommon(wiring, device);
   const others =
     countSupplies(wiring) > 1
-      ? boards(wiring).filter((one) => hasMark(one, 'C') && one.id !== first?.id)
+      ? boards(wiring).filter((board) => hasMark(board, 'C') && board.id !== first?.id)
       : [];
   return first ? [first, ...others] : others;
 }

@@ -18,37 +18,40 @@ export const TRANSFORMER_SIZES: readonly { readonly va: number; readonly cost: n
 /** The offer with the transformers in it that the job means to have exchanged. */
 export function withExchange(offer: Offer, job: Job): Offer {
   if (offer.after === null) return offer;
-  const planned = new Map(job.equipment.map((one) => [one.id as string, one.plannedVa]));
+  const planned = new Map(job.equipment.map((machine) => [machine.id as string, machine.plannedVa]));
   const wanted = (board: Board) => planned.get(board.id) ?? null;
   const exchanged = offer.after.devices.filter(
-    (one): one is Board => one.kind === 'board' && wanted(one) !== null && wanted(one) !== one.transformerVa
+    (device): device is Board =>
+      device.kind === 'board' && wanted(device) !== null && wanted(device) !== device.transformerVa
   );
   if (exchanged.length === 0) return offer;
   return {
     ...offer,
     after: {
       ...offer.after,
-      devices: offer.after.devices.map((one) =>
-        one.kind === 'board' && exchanged.includes(one) ? { ...one, transformerVa: wanted(one) } : one
+      devices: offer.after.devices.map((device) =>
+        device.kind === 'board' && exchanged.includes(device)
+          ? { ...device, transformerVa: wanted(device) }
+          : device
       )
     },
     findings: [
       ...offer.findings,
-      ...exchanged.map((one) =>
+      ...exchanged.map((board) =>
         finding(
           'warn',
           'transformer-exchange',
           {
-            machine: one.name,
-            va: one.transformerVa,
+            machine: board.name,
+            va: board.transformerVa,
             takenVa: USUAL_TRANSFORMER_VA,
-            plannedVa: wanted(one) ?? 0
+            plannedVa: wanted(board) ?? 0
           },
-          [ref.machine(one.id)]
+          [ref.machine(board.id)]
         )
       )
     ],
-    parts: [...offer.parts, ...exchanged.map((one) => transformerPart(one.id, wanted(one) ?? 0))]
+    parts: [...offer.parts, ...exchanged.map((board) => transformerPart(board.id, wanted(board) ?? 0))]
   };
 }
 

@@ -26,7 +26,7 @@ export interface WithoutAdapter {
 }
 
 export function withoutOldAdapter(wiring: Wiring): WithoutAdapter {
-  const adapters = wiring.devices.filter((one): one is Adapter => one.kind === 'adapter');
+  const adapters = wiring.devices.filter((device): device is Adapter => device.kind === 'adapter');
   return adapters.reduce<WithoutAdapter>(
     (so, adapter) => ({
       wiring: takeOut(so.wiring, adapter),
@@ -44,11 +44,13 @@ function takeOut(wiring: Wiring, adapter: Adapter): Wiring {
     wiring.links.some((link) => touches(wiring, link, adapter.id) && touches(wiring, link, one.id))
   );
   const combined = screwThat(adapter, 'K')?.id;
-  const shared = wiring.strands.find((one) => combined !== undefined && landedTerminal(one.far) === combined);
+  const shared = wiring.strands.find(
+    (strand) => combined !== undefined && landedTerminal(strand.far) === combined
+  );
   const freed = shared && board ? commonOf(wiring, adapter, board) : undefined;
   return {
     ...wiring,
-    devices: wiring.devices.filter((one) => one.id !== adapter.id),
+    devices: wiring.devices.filter((device) => device.id !== adapter.id),
     links: wiring.links.filter((link) => !touches(wiring, link, adapter.id)),
     strands: wiring.strands.map((strand) => {
       if (strand.id === freed?.id && board) return onCall(wiring, strand, board, 'G');
@@ -65,10 +67,10 @@ function touches(wiring: Wiring, link: { readonly a: string; readonly b: string 
 /** The conductor that became the common when Y and G were put on one. */
 function commonOf(wiring: Wiring, adapter: Adapter, board: Board): Strand | undefined {
   return wiring.strands.find(
-    (one) =>
-      one.near.state === 'landed' &&
-      landedMark(wiring, one.far) === 'C' &&
-      [board.id, adapter.id].includes(deviceAtEnd(wiring, one.far)?.id ?? '')
+    (strand) =>
+      strand.near.state === 'landed' &&
+      landedMark(wiring, strand.far) === 'C' &&
+      [board.id, adapter.id].includes(deviceAtEnd(wiring, strand.far)?.id ?? '')
   );
 }
 

@@ -54,7 +54,7 @@ export function ownSupply(
   const apart: Wiring = {
     ...wiring,
     devices: [...wiring.devices, supply],
-    places: [...wiring.places, ...places.filter((one) => !wiring.places.some((it) => it.id === one.id))],
+    places: [...wiring.places, ...places.filter((place) => !wiring.places.some((it) => it.id === place.id))],
     strands: wiring.strands.map((strand) => offTheRail(wiring, strand, sheetTerminal(device, other))),
     links: wiring.links.filter((link) => sideOf(wiring, link.at) !== 'wall')
   };

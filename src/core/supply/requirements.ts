@@ -18,7 +18,7 @@ export function commonAtBothPlates({ before, device }: SupplySituation): Board |
 /** The machine that a variant names after its `@`, else the first whose common could be landed; or why there is none. */
 export function commonAt(situation: SupplySituation, variant: string | null): Board | Finding {
   const { before, device } = situation;
-  const named = commonBoards(before, device).find((one) => variant?.endsWith(`@${one.id}`));
+  const named = commonBoards(before, device).find((board) => variant?.endsWith(`@${board.id}`));
   return named ?? commonAtBothPlates(situation);
 }
 
@@ -27,10 +27,10 @@ export function perCommon({ before, device }: SupplySituation, choices: readonly
   const machines = commonBoards(before, device);
   if (machines.length < 2) return [...choices];
   const base = choices.length > 0 ? choices : [{ id: '', title: '' }];
-  return base.flatMap((one) =>
+  return base.flatMap((variant) =>
     machines.map((board) => ({
-      id: `${one.id}@${board.id}`,
-      title: [one.title, `common of ${board.name}`].filter(Boolean).join(', ')
+      id: `${variant.id}@${board.id}`,
+      title: [variant.title, `common of ${board.name}`].filter(Boolean).join(', ')
     }))
   );
 }
@@ -47,7 +47,8 @@ export interface CallPair {
 
 /** The conductors on Y and on G at both ends; or the finding that says which is missing. */
 export function callPair({ before }: SupplySituation, board: Board): CallPair | Finding {
-  const on = (mark: string) => strandsAt(before, board, mark).find((one) => one.near.state === 'landed');
+  const on = (mark: string) =>
+    strandsAt(before, board, mark).find((strand) => strand.near.state === 'landed');
   const [y, g] = [on('Y1'), on('G')];
   if (y && g) return { y, g };
   return finding('stop', 'fan-conductor-missing', { what: 'pair', mark: y ? 'G' : 'Y' }, [

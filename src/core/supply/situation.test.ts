@@ -9,8 +9,8 @@ import { twoTs } from '../houses/screw-houses';
 import { situationOf } from './situation';
 
 const of = ({ job, thermostat }: House) => situationOf(job, thermostat);
-const closed = (where: House) => of(where).closed.map((one) => one.code);
-const conditions = (where: House) => of(where).conditions.map((one) => one.code);
+const closed = (where: House) => of(where).closed.map((finding) => finding.code);
+const conditions = (where: House) => of(where).conditions.map((condition) => condition.code);
 
 describe('the gate', () => {
   it('is open for a house that is read and known', () => {
@@ -55,9 +55,9 @@ describe('the gate', () => {
     expect(empty).toContain('end-not-read');
     expect(empty).toContain('system-unknown');
     const unknown = of(house({ strands: ['RD R R', 'WH W W'], board: ['R', 'W'], stated: 'unknown' }));
-    expect(unknown.closed.map((one) => one.code)).toContain('system-unknown');
-    expect(unknown.closed.map((one) => one.code)).not.toContain('end-not-read');
-    for (const one of unknown.closed) expect(one.level).toBe('stop');
+    expect(unknown.closed.map((finding) => finding.code)).toContain('system-unknown');
+    expect(unknown.closed.map((finding) => finding.code)).not.toContain('end-not-read');
+    for (const finding of unknown.closed) expect(finding.level).toBe('stop');
   });
 });
 
@@ -68,12 +68,12 @@ describe('what every way is subject to', () => {
 
   it('is the system, while several are believable', () => {
     const vague = Object.values(FAMILY_HOUSES).map((trio) => of(trio.incomplete()));
-    const open = vague.find((one) => !one.identification.decided && one.worlds.length > 1)!;
-    const said = open.conditions.find((one) => one.code === 'system-unsettled');
+    const open = vague.find((situation) => !situation.identification.decided && situation.worlds.length > 1)!;
+    const said = open.conditions.find((condition) => condition.code === 'system-unsettled');
     expect(open.worlds.length).toBeGreaterThan(1);
     expect(said).toMatchObject({
       level: 'warn',
-      params: { what: 'solved-for', families: [...new Set(open.worlds.map((one) => one.world.family))] }
+      params: { what: 'solved-for', families: [...new Set(open.worlds.map((world) => world.world.family))] }
     });
   });
 
@@ -98,7 +98,7 @@ describe('what every way is subject to', () => {
 
   it('is each value that was taken for one nobody read: cable, transformer, or both', () => {
     const values = (make: () => House) =>
-      of(make()).conditions.filter((one) => one.code === 'values-assumed');
+      of(make()).conditions.filter((condition) => condition.code === 'values-assumed');
     expect(values(ODD_HOUSES['length not known'])).toMatchObject([
       { level: 'note', params: { cable: true, transformer: false }, because: [ref.cable('ca-1')] }
     ]);
@@ -106,7 +106,7 @@ describe('what every way is subject to', () => {
       { params: { cable: false, transformer: true }, because: [ref.machine('eq-1')] }
     ]);
     const { job, thermostat } = furnaceWithCommon();
-    const noGauge = { ...thermostat, cables: thermostat.cables.map((one) => ({ ...one, gauge: null })) };
+    const noGauge = { ...thermostat, cables: thermostat.cables.map((cable) => ({ ...cable, gauge: null })) };
     expect(values(() => ({ job: { ...job, thermostats: [noGauge] }, thermostat: noGauge }))).toMatchObject([
       { params: { cable: true, transformer: false } }
     ]);
@@ -114,9 +114,9 @@ describe('what every way is subject to', () => {
 
   it('is an adapter of the old thermostat, which every method does without', () => {
     const { found, before, conditions: all } = of(oldAdapterHouse());
-    expect(all.map((one) => one.code)).toContain('old-adapter-in-line');
-    expect(found.devices.some((one) => one.kind === 'adapter')).toBe(true);
-    expect(before.devices.some((one) => one.kind === 'adapter')).toBe(false);
+    expect(all.map((finding) => finding.code)).toContain('old-adapter-in-line');
+    expect(found.devices.some((device) => device.kind === 'adapter')).toBe(true);
+    expect(before.devices.some((device) => device.kind === 'adapter')).toBe(false);
   });
 
   it('has a world of its own kind where nothing is believable, so that no step is without one', () => {

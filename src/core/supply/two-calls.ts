@@ -100,7 +100,7 @@ export const ADAPTER_PIECES: Part = {
 /** What no circuit knows about such modules. */
 export function adapterRules(situation: SupplySituation, { common, shared }: Roles): Finding[] {
   const unread = situation.recorded.strands.filter(
-    (one) => [common.id, shared.id].includes(one.id) && one.far.state === 'unseen'
+    (strand) => [common.id, shared.id].includes(strand.id) && strand.far.state === 'unseen'
   );
   return [
     finding('note', 'adapter-mounting', {}),
@@ -109,8 +109,10 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
       ref.conductor(shared.id)
     ]),
     ...notForThis(situation),
-    ...unread.map((one) =>
-      finding('stop', 'end-not-read', { what: 'before-moved', conductor: one.name }, [ref.conductor(one.id)])
+    ...unread.map((strand) =>
+      finding('stop', 'end-not-read', { what: 'before-moved', conductor: strand.name }, [
+        ref.conductor(strand.id)
+      ])
     )
   ];
 }
@@ -118,14 +120,14 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
 /** Houses that the makers of such modules leave out. */
 function notForThis({ before, worlds }: SupplySituation): Finding[] {
   const secondHeat = before.strands.some(
-    (one) => one.near.state === 'landed' && landedMark(before, one.far) === 'W2'
+    (strand) => strand.near.state === 'landed' && landedMark(before, strand.far) === 'W2'
   );
   return [
     ...(countSupplies(before) > 1
       ? [finding('stop', 'adapter-not-for-this', { what: 'two-transformers' })]
       : []),
     ...(secondHeat ? [finding('stop', 'adapter-not-for-this', { what: 'two-heat-stages' })] : []),
-    ...(worlds.some((one) => isHeatPump(one.world.family))
+    ...(worlds.some((world) => isHeatPump(world.world.family))
       ? [finding('warn', 'adapter-not-for-this', { what: 'heat-pump' })]
       : [])
   ];

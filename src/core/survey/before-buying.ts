@@ -50,11 +50,11 @@ export function beforeBuying(
     stops.length > 0
       ? 'leave'
       : (weightiest.find((one) => results.some((result) => result.asks === one)) ?? 'nothing');
-  const days = results.flatMap((one) => (one.asks === 'wait' && one.until ? [one.until] : []));
+  const days = results.flatMap((result) => (result.asks === 'wait' && result.until ? [result.until] : []));
   return {
     verdict: verdictFor[asks],
     until: asks === 'wait' ? (days.sort().at(-1) ?? null) : null,
-    findings: sortFindings([...stops, ...results.flatMap((one) => one.findings), ...study.findings]),
+    findings: sortFindings([...stops, ...results.flatMap((result) => result.findings), ...study.findings]),
     study
   };
 }

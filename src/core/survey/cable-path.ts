@@ -28,21 +28,21 @@ export const DESIGN_AMPS = 20 / 24;
 export const MOST_DROP_V = 1.2;
 
 export function cableAdvice(path: CablePath, conductorsNow: number): CableAdvice {
-  const wayM = path.stretches.reduce((sum, one) => sum + one.lengthM, 0);
+  const wayM = path.stretches.reduce((sum, stretch) => sum + stretch.lengthM, 0);
   const lengthM = wayM === 0 ? 0 : Math.ceil(wayM * (1 + SLACK_SHARE) + 2 * END_M);
   const needed = Math.max(2, conductorsNow + path.more);
   const conductors = SOLD.find((one) => one >= needed) ?? needed;
   const drops = [...GAUGES]
     .sort((a, b) => b - a)
     .map((gauge) => ({ gauge, volts: 2 * conductorOhms(gauge, lengthM) * DESIGN_AMPS }));
-  const gauge = drops.find((one) => one.volts <= MOST_DROP_V)?.gauge ?? null;
+  const gauge = drops.find((drop) => drop.volts <= MOST_DROP_V)?.gauge ?? null;
   // 18 AWG is what the trade pulls; thinner is only what exists.
   const bought: Gauge = gauge === null ? 16 : gauge > 18 ? 18 : gauge;
   return {
     wayM,
     lengthM,
-    stapled: path.stretches.filter((one) => one.held === 'stapled').map((one) => one.name),
-    unknown: path.stretches.filter((one) => one.held === 'unknown').map((one) => one.name),
+    stapled: path.stretches.filter((stretch) => stretch.held === 'stapled').map((stretch) => stretch.name),
+    unknown: path.stretches.filter((stretch) => stretch.held === 'unknown').map((stretch) => stretch.name),
     conductors,
     gauge,
     drops,

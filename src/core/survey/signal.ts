@@ -22,7 +22,7 @@ export interface SignalSummary {
 
 /** The middle reading decides, one step down where a quarter of the readings is a step worse: radio comes and goes. */
 export function summariseSignal(readings: readonly SignalReading[]): SignalSummary {
-  const sorted = readings.map((one) => one.dbm).sort((a, b) => a - b);
+  const sorted = readings.map((reading) => reading.dbm).sort((a, b) => a - b);
   if (sorted.length === 0) return { grade: 'not-read', median: null, worst: null, count: 0 };
   const at = (share: number) => sorted[Math.floor((sorted.length - 1) * share)] ?? 0;
   const median = at(0.5);

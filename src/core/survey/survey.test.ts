@@ -48,20 +48,21 @@ function judged(where: House, change: Change = {}) {
   };
   const job = {
     ...where.job,
-    equipment: where.job.equipment.map((one) => ({ ...one, ...change.equipment })),
+    equipment: where.job.equipment.map((machine) => ({ ...machine, ...change.equipment })),
     thermostats: [thermostat],
     survey: { ...goodHouse, ...change.survey }
   };
   const device = findDevice(job, change.device ?? 'de-fellgate') ?? null;
   return beforeBuying(job, thermostat, identify(job, thermostat), wiringOf(job, thermostat), device);
 }
-const codes = (where: House, change?: Change) => judged(where, change).findings.map((one) => one.code);
+const codes = (where: House, change?: Change) =>
+  judged(where, change).findings.map((finding) => finding.code);
 
 describe('the verdict before buying', () => {
   it('is to buy where everything suits', () => {
     const result = judged(furnaceWithSpare());
     expect(result.verdict).toBe('buy-now');
-    expect(result.findings.map((one) => one.code)).toEqual(['pays-back']);
+    expect(result.findings.map((finding) => finding.code)).toEqual(['pays-back']);
   });
 
   it.each<[string, string, Change]>([
@@ -90,7 +91,7 @@ describe('the verdict before buying', () => {
     ]
   ])('names %s, and asks to %s', (code, verdict, change) => {
     const result = judged(furnaceWithSpare(), change);
-    expect(result.findings.map((one) => one.code)).toContain(code);
+    expect(result.findings.map((finding) => finding.code)).toContain(code);
     expect(result.verdict).toBe(verdict);
     expect(codes(furnaceWithSpare())).not.toContain(code);
   });
@@ -186,6 +187,6 @@ describe('the path of a cable', () => {
     expect(cableAdvice(path(25), 4).gauge).toBe(18);
     expect(cableAdvice(path(250), 4).gauge).toBeNull();
     const { gauge, drops } = cableAdvice(path(25), 4);
-    expect(drops.find((one) => one.gauge === gauge)?.volts).toBeLessThanOrEqual(MOST_DROP_V);
+    expect(drops.find((drop) => drop.gauge === gauge)?.volts).toBeLessThanOrEqual(MOST_DROP_V);
   });
 });

@@ -76,15 +76,15 @@ export function callName(call: Call): string {
   const [first] = asks;
   if (!first) return CALL_NAMES.idle;
   if (asks.length === 1 && first.control === null) return CALL_NAMES[first.request];
-  const byControl = [...new Set(asks.map((one) => one.control))].map((control) => {
-    const requests = asks.filter((one) => one.control === control).map((one) => one.request);
+  const byControl = [...new Set(asks.map((ask) => ask.control))].map((control) => {
+    const requests = asks.filter((ask) => ask.control === control).map((ask) => ask.request);
     return control === null ? setName(requests) : `${setName(requests)} (${control})`;
   });
   return byControl.join(' and ');
 }
 
 function setName(requests: readonly Request[]): string {
-  const others = requests.filter((one) => one !== 'fan');
+  const others = requests.filter((request) => request !== 'fan');
   const [first, ...rest] = others;
   const fan = requests.includes('fan');
   if (first === undefined) return CALL_NAMES.fan;

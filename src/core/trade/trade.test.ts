@@ -43,7 +43,7 @@ describe('marks', () => {
       expect(MARK_READINGS[mark]?.length, mark).toBeGreaterThan(1);
     }
     for (const readings of Object.values(MARK_READINGS))
-      for (const one of readings) expect(one.decidedBy.length).toBeGreaterThan(10);
+      for (const reading of readings) expect(reading.decidedBy.length).toBeGreaterThan(10);
     // X may be the common or emergency heat: nothing may be landed on it before its other end is read.
     expect(MARK_READINGS['X']?.map((one) => one.id)).toEqual(['common', 'emergency']);
   });

@@ -27,9 +27,9 @@ const LOOSE: Landing = { state: 'loose' };
  * strand that comes is landed afterwards. Applied in the order given, the changes lead from the one to the other.
  */
 export function difference(before: Wiring, after: Wiring): Change[] {
-  const gone = before.cables.filter((one) => !after.cables.some((other) => other.id === one.id));
-  const come = after.cables.filter((one) => !before.cables.some((other) => other.id === one.id));
-  const kept = before.strands.filter((one) => after.strands.some((other) => other.id === one.id));
+  const gone = before.cables.filter((cable) => !after.cables.some((other) => other.id === cable.id));
+  const come = after.cables.filter((cable) => !before.cables.some((other) => other.id === cable.id));
+  const kept = before.strands.filter((strand) => after.strands.some((other) => other.id === strand.id));
   return [
     ...transformerChanges(before, after),
     ...missing(before.links, after.links).map((link): Change => ({ kind: 'link-off', link })),
@@ -69,7 +69,7 @@ export function difference(before: Wiring, after: Wiring): Change[] {
 
 function transformerChanges(before: Wiring, after: Wiring): Change[] {
   return boards(before).flatMap((was): Change[] => {
-    const now = boards(after).find((one) => one.id === was.id);
+    const now = boards(after).find((board) => board.id === was.id);
     if (!now || now.transformerVa === was.transformerVa) return [];
     return [{ kind: 'transformer', device: was.id, from: was.transformerVa, to: now.transformerVa }];
   });
@@ -77,7 +77,7 @@ function transformerChanges(before: Wiring, after: Wiring): Change[] {
 
 /** A machine's board neither comes nor goes. */
 function small(devices: readonly Device[]): SmallDevice[] {
-  return devices.filter((one): one is SmallDevice => one.kind !== 'board');
+  return devices.filter((device): device is SmallDevice => device.kind !== 'board');
 }
 
 function placeFor(wiring: Wiring, device: SmallDevice): Place {
@@ -115,14 +115,16 @@ export function sameLanding(a: Landing, b: Landing): boolean {
 export function applyChange(wiring: Wiring, change: Change): Wiring {
   switch (change.kind) {
     case 'end':
-      if (!wiring.strands.some((one) => one.id === change.strand))
+      if (!wiring.strands.some((strand) => strand.id === change.strand))
         throw new Error(`${change.strand} is not there to be moved`);
       return {
         ...wiring,
-        strands: wiring.strands.map((one) => (one.id === change.strand ? withEnd(one, change) : one))
+        strands: wiring.strands.map((strand) =>
+          strand.id === change.strand ? withEnd(strand, change) : strand
+        )
       };
     case 'transformer':
-      return { ...wiring, devices: wiring.devices.map((one) => withTransformer(one, change)) };
+      return { ...wiring, devices: wiring.devices.map((device) => withTransformer(device, change)) };
     case 'link-on':
       return { ...wiring, links: withOne(wiring.links, change.link) };
     case 'link-off':

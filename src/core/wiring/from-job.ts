@@ -38,16 +38,17 @@ export const UNREAD_BOARD_ID = 'eq-unread';
 export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
   // An outdoor unit is no board of the thermostat's, unless a conductor of the thermostat's cable was found in it.
   const machines = job.equipment.filter(
-    (one) =>
-      thermostat.equipment.includes(one.id) &&
-      (one.kind !== 'outdoor-unit' || refsOf(thermostat).some((ref) => ref.at === one.id))
+    (machine) =>
+      thermostat.equipment.includes(machine.id) &&
+      (machine.kind !== 'outdoor-unit' || refsOf(thermostat).some((ref) => ref.at === machine.id))
   );
-  const adapters = machines.filter((one) => one.kind === 'old-adapter');
-  const withBoard = machines.filter((one) => one.kind !== 'old-adapter');
-  const all = withBoard.length > 0 ? withBoard.map((one) => boardOf(job, thermostat, one)) : [unreadBoard()];
+  const adapters = machines.filter((machine) => machine.kind === 'old-adapter');
+  const withBoard = machines.filter((machine) => machine.kind !== 'old-adapter');
+  const all =
+    withBoard.length > 0 ? withBoard.map((machine) => boardOf(job, thermostat, machine)) : [unreadBoard()];
   const [main] = all;
   const outlets = job.places.filter(
-    (one) => one.kind === 'outlet' && refsOf(thermostat).some((ref) => ref.at === one.id)
+    (place) => place.kind === 'outlet' && refsOf(thermostat).some((ref) => ref.at === place.id)
   );
   const unread: Wiring = {
     places: placesOf(job, thermostat, all),
@@ -58,10 +59,10 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
         at: thermostat.id,
         name: 'old thermostat',
         supply: thermostat.oldSupply,
-        screws: thermostat.screws.map((one) => screwOf(thermostat.id, one))
+        screws: thermostat.screws.map((screw) => screwOf(thermostat.id, screw))
       },
       ...all,
-      ...adapters.map((one) => adapterOf(one, main)),
+      ...adapters.map((adapter) => adapterOf(adapter, main)),
       ...outlets.map(plugOf)
     ],
     cables: thermostat.cables.map(({ id, name, path, lengthM, gauge, near, far }) => ({
@@ -77,22 +78,22 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
     links: recordedLinks(thermostat)
   };
   const read = readIn(unread, null);
-  const pieces = read.devices.flatMap((one) => (one.kind === 'adapter' ? piecesOf(read, one) : []));
+  const pieces = read.devices.flatMap((device) => (device.kind === 'adapter' ? piecesOf(read, device) : []));
   return pieces.length === 0 ? read : { ...read, links: [...read.links, ...pieces] };
 }
 
 /** Every screw that a conductor or a link of the thermostat is recorded on. */
 function refsOf(thermostat: Thermostat): ScrewRef[] {
   return [
-    ...thermostat.conductors.flatMap((one) => [...one.near.on, ...one.far.on]),
-    ...thermostat.links.flatMap((one) => [one.a, one.b])
+    ...thermostat.conductors.flatMap((conductor) => [...conductor.near.on, ...conductor.far.on]),
+    ...thermostat.links.flatMap((link) => [link.a, link.b])
   ];
 }
 
 function placesOf(job: Job, thermostat: Thermostat, all: readonly Board[]): Place[] {
   return [
     { id: thermostat.id, kind: 'wall', name: 'wall' },
-    ...all.map((one): Place => ({ id: one.at, kind: 'machine', name: one.name })),
+    ...all.map((board): Place => ({ id: board.at, kind: 'machine', name: board.name })),
     ...job.places.map(({ id, kind, name }): Place => ({ id, kind, name }))
   ];
 }
@@ -118,7 +119,7 @@ function adapterOf(machine: Equipment, beside: Board | undefined): Adapter {
     id: machine.id,
     at: beside?.at ?? machine.id,
     name: machine.name || 'adapter of the old thermostat',
-    screws: machine.screws.map((one) => screwOf(machine.id, one))
+    screws: machine.screws.map((screw) => screwOf(machine.id, screw))
   };
 }
 
@@ -129,7 +130,7 @@ function plugOf(place: RecordedPlace): PlugInTransformer {
     id: place.id,
     at: place.id,
     name: place.name || 'plug-in supply',
-    screws: place.screws.map((one) => screwOf(place.id, one)),
+    screws: place.screws.map((screw) => screwOf(place.id, screw)),
     va: place.supplyVa ?? USUAL_PLUG_VA
   };
 }
@@ -140,7 +141,7 @@ const USUAL_PLUG_VA = 20;
 function piecesOf(wiring: Wiring, adapter: Adapter): WireLink[] {
   const board = boards(wiring).find((one) => one.at === adapter.at);
   if (!board) return [];
-  const linked = new Set(wiring.links.flatMap((one) => [one.a, one.b]));
+  const linked = new Set(wiring.links.flatMap((link) => [link.a, link.b]));
   return adapter.screws.flatMap((screw): WireLink[] => {
     const [mark] = screw.means;
     const other = mark === undefined || mark === 'K' ? undefined : screwThat(board, mark);
@@ -152,14 +153,19 @@ function piecesOf(wiring: Wiring, adapter: Adapter): WireLink[] {
 
 function boardOf(job: Job, thermostat: Thermostat, machine: Equipment): Board {
   const trace = traceOf(machine);
-  const own = screwsAt(job, machine.id).filter((one) => !isAnothersZone(job, thermostat, machine.id, one));
+  const own = screwsAt(job, machine.id).filter(
+    (screw) => !isAnothersZone(job, thermostat, machine.id, screw)
+  );
   const traced: Screw = { id: terminalId(machine.id, 'C'), mark: '', role: 'common', means: ['C'] };
   return {
     kind: 'board',
     id: machine.id,
     at: machine.id,
     name: machine.name,
-    screws: [...own.map((one) => screwOf(machine.id, one)), ...(trace.state === 'agreed' ? [traced] : [])],
+    screws: [
+      ...own.map((screw) => screwOf(machine.id, screw)),
+      ...(trace.state === 'agreed' ? [traced] : [])
+    ],
     transformerVa: machine.transformerVa,
     fuseAmps: machine.fuseAmps,
     machine: machine.kind,
@@ -223,7 +229,7 @@ function colourBeyond(conductor: Conductor): Strand['colourBeyond'] {
 
 function spliced(conductor: Conductor): Strand['spliced'] {
   if (conductor.splices.length === 0) return 'no';
-  return conductor.splices.every((one) => one.seen) ? 'seen' : 'hidden';
+  return conductor.splices.every((splice) => splice.seen) ? 'seen' : 'hidden';
 }
 
 function landingOf(end: ConductorEnd): Landing {
@@ -251,7 +257,7 @@ export function assumeUnseenEnds(wiring: Wiring): Assumed {
     const mark = landedMark(wiring, strand.near);
     if (mark === null) return strand;
     const wanted = mark === 'RH' || mark === 'RC' ? 'R' : mark;
-    const goesTo = wiring.cables.find((one) => one.id === strand.cable)?.far ?? null;
+    const goesTo = wiring.cables.find((cable) => cable.id === strand.cable)?.far ?? null;
     const all = boards({ ...wiring, devices });
     const there = all.filter((one) => one.at === goesTo);
     const among = there.length > 0 ? there : all;
@@ -261,8 +267,8 @@ export function assumeUnseenEnds(wiring: Wiring): Assumed {
     const known = screwThat(board, wanted);
     const screw = known ?? { id: freshTerminal(board, wanted), mark: wanted, role: null, means: [wanted] };
     if (!known)
-      devices = devices.map((one) =>
-        one.id === board.id ? { ...board, screws: [...board.screws, screw] } : one
+      devices = devices.map((device) =>
+        device.id === board.id ? { ...board, screws: [...board.screws, screw] } : device
       );
     return { ...strand, far: { state: 'landed', terminal: screw.id } as const };
   });
@@ -273,5 +279,5 @@ export function assumeUnseenEnds(wiring: Wiring): Assumed {
 
 function freshTerminal(board: Board, mark: string): string {
   const id = terminalId(board.id, mark);
-  return board.screws.some((one) => one.id === id) ? `${id}-ASSUMED` : id;
+  return board.screws.some((screw) => screw.id === id) ? `${id}-ASSUMED` : id;
 }

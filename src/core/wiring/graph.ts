@@ -219,7 +219,7 @@ export function deviceAtEnd(wiring: Wiring, landing: Landing): Device | undefine
 }
 
 export function boards(wiring: Wiring): Board[] {
-  return wiring.devices.filter((one): one is Board => one.kind === 'board');
+  return wiring.devices.filter((device): device is Board => device.kind === 'board');
 }
 
 /** Devices that bring a transformer of their own. */
@@ -237,20 +237,20 @@ export function isSupply(device: Device): device is Board | PlugInTransformer | 
 /** The thermostat on the wall, old or new. Throws when there is none: every wiring is made with one. */
 export function wallThermostat(wiring: Wiring): OldThermostat | NewThermostat {
   const found = wiring.devices.find(
-    (one): one is OldThermostat | NewThermostat =>
-      one.kind === 'old-thermostat' || one.kind === 'new-thermostat'
+    (device): device is OldThermostat | NewThermostat =>
+      device.kind === 'old-thermostat' || device.kind === 'new-thermostat'
   );
   if (!found) throw new Error('The wiring holds no thermostat');
   return found;
 }
 
 export function placeOf(wiring: Wiring, id: string): Place | undefined {
-  return wiring.places.find((one) => one.id === id);
+  return wiring.places.find((place) => place.id === id);
 }
 
 /** The place where the thermostat hangs. */
 export function wallPlace(wiring: Wiring): string {
-  return wiring.places.find((one) => one.kind === 'wall')?.id ?? 'wall';
+  return wiring.places.find((place) => place.kind === 'wall')?.id ?? 'wall';
 }
 
 /** Whether a place is at the wall, or where the machines are; an outlet is at neither, and counts as the wall for whoever walks. */
@@ -263,7 +263,7 @@ export function sideOf(wiring: Wiring, place: string): EndSide {
 export function placeOfEnd(wiring: Wiring, strand: Strand, end: StrandEnd): string | null {
   const device = deviceAtEnd(wiring, strand[end]);
   if (device) return device.at;
-  return wiring.cables.find((one) => one.id === strand.cable)?.[end] ?? null;
+  return wiring.cables.find((cable) => cable.id === strand.cable)?.[end] ?? null;
 }
 
 /** The canonical form for comparing two wirings: order in the lists carries no meaning, and places follow from what is there. */

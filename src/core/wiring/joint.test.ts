@@ -18,7 +18,7 @@ const joined = (count: number): Wiring => {
   return jointWiring(wantedWiring(job, first!), neighboursOf(job, first!));
 };
 const ends = (wiring: Wiring, mark: string) =>
-  wiring.strands.flatMap((one) => landedTerminal(one.far) ?? []).filter((one) => one.endsWith(mark));
+  wiring.strands.flatMap((strand) => landedTerminal(strand.far) ?? []).filter((one) => one.endsWith(mark));
 
 describe('several thermostats as one graph', () => {
   it('has each machine once, and every part under a name of its own', () => {
@@ -28,7 +28,7 @@ describe('several thermostats as one graph', () => {
       const ids = list.map((one) => one.id);
       expect(new Set(ids).size).toBe(ids.length);
     }
-    expect(wiring.devices.filter((one) => one.kind === 'new-thermostat')).toHaveLength(3);
+    expect(wiring.devices.filter((device) => device.kind === 'new-thermostat')).toHaveLength(3);
   });
 
   it('gives each zone of a panel a call terminal of its own, and all the same hot and common', () => {
@@ -40,7 +40,7 @@ describe('several thermostats as one graph', () => {
     if (!made.ok) throw new Error(made.why);
     expect(running(made.result.loads)).toEqual(['zone-valve', 'boiler', 'circulator']);
     expect(made.result.feeds).toHaveLength(3);
-    expect(made.result.feeds.every((one) => one.fed)).toBe(true);
+    expect(made.result.feeds.every((feed) => feed.fed)).toBe(true);
   });
 
   it('takes the same mark on any other machine for the same screw', () => {
@@ -71,7 +71,7 @@ describe('several thermostats as one graph', () => {
     const device = own.devices.find((one) => one.kind === 'new-thermostat')?.id;
     const volts = (wiring: Wiring) => {
       const made = simulate(wiring, world, 'heat1');
-      return made.ok ? (made.result.feeds.find((one) => one.device === device)?.volts ?? 0) : 0;
+      return made.ok ? (made.result.feeds.find((feed) => feed.device === device)?.volts ?? 0) : 0;
     };
     const falling = [own, joined(2), joined(3), joined(4)].map(volts);
     expect([...falling].sort((a, b) => b - a)).toEqual(falling);
@@ -85,9 +85,9 @@ describe('neighbours of a plan', () => {
     const [first, second] = job.thermostats;
     const open = { ...second!, choice: { device: null, method: null, variant: null } };
     const [asToday] = neighboursOf({ ...job, thermostats: [first!, open] }, first!);
-    expect(asToday?.wiring.devices.some((one) => one.kind === 'new-thermostat')).toBe(false);
+    expect(asToday?.wiring.devices.some((device) => device.kind === 'new-thermostat')).toBe(false);
     const [asChosen] = neighboursOf(job, first!);
-    expect(asChosen?.wiring.devices.some((one) => one.kind === 'new-thermostat')).toBe(true);
+    expect(asChosen?.wiring.devices.some((device) => device.kind === 'new-thermostat')).toBe(true);
   });
 
   it('show in the proof as load and volts, and leave the rows of what runs alone', () => {
@@ -96,7 +96,7 @@ describe('neighbours of a plan', () => {
     const device = findDevice(job, 'de-fellgate') ?? null;
     const row = (neighbours?: []) =>
       planFor(job, first!, { device, ...(neighbours ? { neighbours } : {}) })
-        .options.find((one) => one.method === 'spare-conductor')
+        .options.find((option) => option.method === 'spare-conductor')
         ?.proof?.worlds[0]?.rows.find((one) => one.call === 'heat1');
     const [alone, together] = [row([]), row()];
     expect(together?.after).toEqual(alone?.after);

@@ -17,7 +17,7 @@ export function jointWiring(wiring: Wiring, neighbours: readonly Neighbour[]): W
 
 /** Machines that both wirings hold. */
 export function sharedBoards(a: Wiring, b: Wiring): Board[] {
-  return boards(a).filter((one) => boards(b).some((other) => other.id === one.id));
+  return boards(a).filter((board) => boards(b).some((other) => other.id === board.id));
 }
 
 /** What a part of a neighbour is called in the joint graph. */
@@ -26,7 +26,7 @@ export function jointName(thermostat: string, id: string): string {
 }
 
 function join(joint: Wiring, neighbour: Neighbour): Wiring {
-  const shared = new Set(sharedBoards(joint, neighbour.wiring).map((one) => one.id));
+  const shared = new Set(sharedBoards(joint, neighbour.wiring).map((board) => board.id));
   if (shared.size === 0) return joint;
   const { wiring, thermostat } = neighbour;
   const name = (id: string) => jointName(thermostat, id);
@@ -38,32 +38,32 @@ function join(joint: Wiring, neighbour: Neighbour): Wiring {
     id: name(device.id),
     screws: device.screws.map((screw) => ({ ...screw, id: name(screw.id) }))
   });
-  const known = new Set(joint.places.map((one) => one.id));
+  const known = new Set(joint.places.map((place) => place.id));
   return {
     ...joint,
-    places: [...joint.places, ...wiring.places.filter((one) => !known.has(one.id))],
+    places: [...joint.places, ...wiring.places.filter((place) => !known.has(place.id))],
     devices: [
-      ...joint.devices.map((one) => grown(one, wiring)),
-      ...wiring.devices.filter((one) => !shared.has(one.id)).map(renamed)
+      ...joint.devices.map((device) => grown(device, wiring)),
+      ...wiring.devices.filter((device) => !shared.has(device.id)).map(renamed)
     ],
     strands: [
       ...joint.strands,
-      ...wiring.strands.map((one) => ({
-        ...one,
-        id: name(one.id),
-        cable: name(one.cable),
-        near: landing(one.near),
-        far: landing(one.far)
+      ...wiring.strands.map((strand) => ({
+        ...strand,
+        id: name(strand.id),
+        cable: name(strand.cable),
+        near: landing(strand.near),
+        far: landing(strand.far)
       }))
     ],
-    cables: [...joint.cables, ...wiring.cables.map((one) => ({ ...one, id: name(one.id) }))],
+    cables: [...joint.cables, ...wiring.cables.map((cable) => ({ ...cable, id: name(cable.id) }))],
     links: [
       ...joint.links,
-      ...wiring.links.map((one) => ({
-        ...one,
-        id: name(one.id),
-        a: terminal(one.a),
-        b: terminal(one.b)
+      ...wiring.links.map((link) => ({
+        ...link,
+        id: name(link.id),
+        a: terminal(link.a),
+        b: terminal(link.b)
       }))
     ]
   };
@@ -72,7 +72,7 @@ function join(joint: Wiring, neighbour: Neighbour): Wiring {
 /** A shared machine with the screws that the neighbour found on it as well, such as its own on a panel of zones. */
 function grown(device: Device, neighbour: Wiring): Device {
   if (device.kind !== 'board') return device;
-  const other = boards(neighbour).find((one) => one.id === device.id);
+  const other = boards(neighbour).find((board) => board.id === device.id);
   const more = (other?.screws ?? []).filter((screw) => !device.screws.some((own) => own.id === screw.id));
   return more.length === 0 ? device : { ...device, screws: [...device.screws, ...more] };
 }

@@ -36,7 +36,7 @@ export function meaningOf(print: string, { stated, otherEnds, family }: MeaningC
   }
   const mark = canonicalMark(print);
   const readings = BY_SYSTEM.has(mark) ? [] : (MARK_READINGS[mark] ?? []);
-  const byOther = readings.find((one) => one.mark !== null && otherEnds.includes(one.mark));
+  const byOther = readings.find((reading) => reading.mark !== null && otherEnds.includes(reading.mark));
   if (byOther?.mark && byOther.mark !== mark) return { means: [byOther.mark], from: 'other-end' };
   if (mark === 'B' && family !== null && heatPumps.has(family)) return { means: ['B'], from: 'family' };
   const usual = usualMeanings(print);
@@ -91,10 +91,14 @@ function withMeanings(wiring: Wiring, family: Family | null): Wiring {
 /** Two screws that both say T (or TT) are the two sides of one contact. */
 function contactPairs(screws: readonly Screw[]): readonly Screw[] {
   for (const mark of ['T', 'TT']) {
-    const pair = screws.filter((one) => one.means.length === 1 && one.means[0] === mark);
+    const pair = screws.filter((screw) => screw.means.length === 1 && screw.means[0] === mark);
     if (pair.length !== 2) continue;
-    return screws.map((one) =>
-      one === pair[0] ? { ...one, means: ['T1'] } : one === pair[1] ? { ...one, means: ['T2'] } : one
+    return screws.map((screw) =>
+      screw === pair[0]
+        ? { ...screw, means: ['T1'] }
+        : screw === pair[1]
+          ? { ...screw, means: ['T2'] }
+          : screw
     );
   }
   return screws;

@@ -39,7 +39,7 @@ export interface Doing {
 
 /** The entries that write this down; `at` ISO time. */
 export function entriesFor(log: readonly LogEntry[], doings: readonly Doing[], at: string): LogEntry[] {
-  const taken: string[] = log.map((one) => one.id);
+  const taken: string[] = log.map((entry) => entry.id);
   return doings.map(({ act, change }) => {
     const id = nextId('log', taken);
     taken.push(id);
@@ -58,12 +58,12 @@ export function entriesTakingBack(
   at: string
 ): LogEntry[] {
   const { done } = nowOf(found, log);
-  const from = done.findIndex((one) => one.id === id);
+  const from = done.findIndex((entry) => entry.id === id);
   const wanted = done[from];
   if (!wanted) return [];
   const back: LogEntry[] = [wanted];
   for (const entry of done.slice(from + 1)) if (needsOne(found, log, entry, back)) back.push(entry);
-  const taken: string[] = log.map((one) => one.id);
+  const taken: string[] = log.map((entry) => entry.id);
   return back.reverse().map((entry) => {
     const own = nextId('log', taken);
     taken.push(own);
@@ -113,13 +113,13 @@ function touched(found: Wiring, log: readonly LogEntry[], change: Change): strin
       return [`transformer ${change.device}`];
     case 'cable-in':
     case 'cable-out':
-      return [`cable ${change.cable.id}`, ...change.strands.map((one) => `strand ${one.id}`)];
+      return [`cable ${change.cable.id}`, ...change.strands.map((strand) => `strand ${strand.id}`)];
   }
 }
 
 function broughtBy(log: readonly LogEntry[], terminal: string): string | undefined {
   for (const { change } of log)
-    if (change?.kind === 'device-on' && change.device.screws.some((one) => one.id === terminal))
+    if (change?.kind === 'device-on' && change.device.screws.some((screw) => screw.id === terminal))
       return change.device.id;
   return undefined;
 }

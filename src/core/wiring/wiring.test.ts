@@ -11,7 +11,7 @@ const recorded = (sketch: HouseSketch, edit?: (thermostat: Thermostat, job: Job)
   const { job, thermostat } = house(sketch);
   return wiringOf(job, edit ? edit(thermostat, job) : thermostat);
 };
-const printed = (wiring: Wiring) => boards(wiring)[0]!.screws.map((one) => one.mark);
+const printed = (wiring: Wiring) => boards(wiring)[0]!.screws.map((screw) => screw.mark);
 const FOUR = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'];
 const BOARD = ['R', 'C', 'W', 'Y', 'G'];
 
@@ -21,7 +21,7 @@ describe('the graph of a record', () => {
       strands: ['RD R R', 'WH W loose', 'BU coiled unseen', 'GN loose coiled'],
       board: BOARD
     });
-    expect(strands.map((one) => [one.near.state, one.far.state])).toEqual([
+    expect(strands.map((strand) => [strand.near.state, strand.far.state])).toEqual([
       ['landed', 'landed'],
       ['landed', 'loose'],
       ['coiled', 'unseen'],
@@ -32,7 +32,7 @@ describe('the graph of a record', () => {
 
   it('names terminals by what they mean and devices by their machine', () => {
     const { strands, devices } = recorded({ strands: ['RD R R', 'WH w W1'], board: ['R', 'W'] });
-    expect(strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.W1']);
+    expect(strands.map((strand) => landedTerminal(strand.far))).toEqual(['eq-1.R', 'eq-1.W1']);
     expect(strands[1]!.near).toEqual({ state: 'landed', terminal: `${devices[0]!.id}.W1` });
     // Two spellings of one mark are one screw.
     expect(printed(recorded({ strands: ['WH W W1'], board: ['W'] }))).toEqual(['W']);
@@ -40,7 +40,7 @@ describe('the graph of a record', () => {
 
   it('adds a mark that a conductor sits on though nobody listed it', () => {
     const [board] = boards(recorded({ strands: ['BU C C'], board: ['R', 'W'] }));
-    expect(board!.screws.map((one) => one.mark)).toEqual(['R', 'W', 'C']);
+    expect(board!.screws.map((screw) => screw.mark)).toEqual(['R', 'W', 'C']);
   });
 
   it('has a nameless board where no machine is recorded, so that an end has somewhere to be', () => {
@@ -48,7 +48,7 @@ describe('the graph of a record', () => {
       ...thermostat,
       equipment: []
     }));
-    expect(boards(wiring).map((one) => one.id)).toEqual([UNREAD_BOARD_ID]);
+    expect(boards(wiring).map((board) => board.id)).toEqual([UNREAD_BOARD_ID]);
     expect(boards(wiring)[0]!.transformerVa).toBeNull();
   });
 
@@ -56,15 +56,18 @@ describe('the graph of a record', () => {
     const outdoor = { name: 'outdoor unit', kind: 'outdoor-unit' as const, marks: ['Y', 'C'] };
     expect(boards(recorded({ strands: FOUR, board: BOARD, further: [outdoor] }))).toHaveLength(1);
     const direct = recorded({ strands: ['RD R R', 'YE Y Y@2'], board: BOARD, further: [outdoor] });
-    expect(boards(direct).map((one) => one.name)).toEqual(['furnace', 'outdoor unit']);
+    expect(boards(direct).map((board) => board.name)).toEqual(['furnace', 'outdoor unit']);
   });
 
   it('tells two conductors of one id apart instead of losing one', () => {
     const wiring = recorded({ strands: FOUR, board: BOARD }, (thermostat) => ({
       ...thermostat,
-      conductors: thermostat.conductors.map((one) => ({ ...one, id: thermostat.conductors[0]!.id }))
+      conductors: thermostat.conductors.map((conductor) => ({
+        ...conductor,
+        id: thermostat.conductors[0]!.id
+      }))
     }));
-    expect(wiring.strands.map((one) => one.id)).toEqual(['co-1', 'co-1#2', 'co-1#3', 'co-1#4']);
+    expect(wiring.strands.map((strand) => strand.id)).toEqual(['co-1', 'co-1#2', 'co-1#3', 'co-1#4']);
   });
 
   it('counts copper by its cable, and the worst where the cable says nothing', () => {
@@ -82,12 +85,16 @@ describe('ends that nobody has seen', () => {
   it('are taken on their own mark, and it is said which', () => {
     const { wiring, strands } = assumed(['RD R R', 'WH W unseen', 'YE Y unseen']);
     expect(strands).toEqual(['co-2', 'co-3']);
-    expect(wiring.strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.W1', 'eq-1.Y1']);
+    expect(wiring.strands.map((strand) => landedTerminal(strand.far))).toEqual([
+      'eq-1.R',
+      'eq-1.W1',
+      'eq-1.Y1'
+    ]);
   });
 
   it('of RH and RC are taken on R', () => {
     const { wiring } = assumed(['RD RH unseen', 'BU RC unseen']);
-    expect(wiring.strands.map((one) => landedTerminal(one.far))).toEqual(['eq-1.R', 'eq-1.R']);
+    expect(wiring.strands.map((strand) => landedTerminal(strand.far))).toEqual(['eq-1.R', 'eq-1.R']);
   });
 
   it('bring a mark with them that the board was not seen to have', () => {
@@ -99,7 +106,7 @@ describe('ends that nobody has seen', () => {
   it('are left alone where the wall end is on nothing either: a spare may end anywhere', () => {
     const { wiring, strands } = assumed(['BU coiled unseen', 'BN loose unseen']);
     expect(strands).toEqual([]);
-    expect(wiring.strands.every((one) => one.far.state === 'unseen')).toBe(true);
+    expect(wiring.strands.every((strand) => strand.far.state === 'unseen')).toBe(true);
   });
 
   it('change nothing that was seen', () => {
@@ -109,14 +116,14 @@ describe('ends that nobody has seen', () => {
 });
 
 describe('the difference of two wirings', () => {
-  const facts = CATALOGUE.find((one) => one.id === 'de-fellgate')!;
+  const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
   const before: Wiring = wiringFrom({
     devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W'])],
     cables: [{ id: 'ca-1', name: 'old', path: 'free', lengthM: 15, gauge: 18, near: 'wall', far: 'eq' }],
     strands: [strandOf('a', ['th', 'RH'], ['eq', 'R']), strandOf('b', null, null)],
     links: [linkOf('wall', 'th.RH', 'th.RC')]
   });
-  const kinds = (changes: readonly Change[]) => changes.map((one) => one.kind);
+  const kinds = (changes: readonly Change[]) => changes.map((change) => change.kind);
   const lead = (from: Wiring, changes: readonly Change[]) => changes.reduce(applyChange, from);
 
   it('is nothing between equals', () => {
@@ -131,7 +138,7 @@ describe('the difference of two wirings', () => {
     };
     const changes = difference(before, after);
     expect(kinds(changes)).toEqual(['link-off', 'end', 'end', 'link-on']);
-    expect(changes.flatMap((one) => (one.kind === 'end' ? one.side : []))).toEqual(['far', 'near']);
+    expect(changes.flatMap((change) => (change.kind === 'end' ? change.side : []))).toEqual(['far', 'near']);
     expect(sortedWiring(lead(before, changes))).toEqual(sortedWiring(after));
   });
 
@@ -143,8 +150,10 @@ describe('the difference of two wirings', () => {
     };
     const changes = difference(before, after);
     expect(kinds(changes)).toEqual(['end', 'end', 'cable-out', 'cable-in', 'end', 'end']);
-    const out = changes.find((one) => one.kind === 'cable-out');
-    expect(out?.kind === 'cable-out' && out.strands.every((one) => one.near.state === 'loose')).toBe(true);
+    const out = changes.find((change) => change.kind === 'cable-out');
+    expect(out?.kind === 'cable-out' && out.strands.every((strand) => strand.near.state === 'loose')).toBe(
+      true
+    );
     expect(sortedWiring(lead(before, changes))).toEqual(sortedWiring(after));
   });
 

@@ -50,10 +50,10 @@ export class Bench {
 
   readonly found: Wiring = $derived.by(() => this.#place().plan.wiringFound);
   readonly worlds: readonly World[] = $derived.by(() =>
-    worldsOf(this.#place().identification, this.found).map((one) => one.world)
+    worldsOf(this.#place().identification, this.found).map((world) => world.world)
   );
   readonly world: World | null = $derived.by(() => {
-    const found = this.worlds.find((one) => one.id === this.worldId) ?? this.worlds[0];
+    const found = this.worlds.find((world) => world.id === this.worldId) ?? this.worlds[0];
     return found ? { ...found, blowerInCool: this.blowerInCool } : null;
   });
   readonly after: Wiring | null = $derived.by(() => this.#place().plan.wiringAfter);
@@ -78,7 +78,7 @@ export class Bench {
     this.world ? sessionFaults(this.sound, this.world) : []
   );
   readonly inside: readonly Fault[] = $derived.by(() =>
-    this.wrong.flatMap((id) => this.faults.find((one) => one.id === id) ?? [])
+    this.wrong.flatMap((id) => this.faults.find((fault) => fault.id === id) ?? [])
   );
   readonly faulted: Wiring = $derived.by(() =>
     this.world ? faultedWiring({ sound: this.sound, world: this.world, wrong: this.wrong }) : this.sound

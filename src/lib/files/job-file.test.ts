@@ -12,11 +12,11 @@ const file = (parts: BlobPart[], name = 'job.json') => new File(parts, name);
 const photo = makeId('photo', '1');
 const pictured = {
   ...SCHOOLHOUSE,
-  thermostats: SCHOOLHOUSE.thermostats.map((one, at) =>
+  thermostats: SCHOOLHOUSE.thermostats.map((thermostat, at) =>
     at > 0
-      ? one
+      ? thermostat
       : {
-          ...one,
+          ...thermostat,
           photos: [
             {
               id: photo,
@@ -56,14 +56,15 @@ describe('a job file', () => {
   ])('that %s is refused in words', async (_, text) => {
     const read = await readJobFile(file([text]));
     expect(read.ok).toBe(false);
-    expect(read.ok ? [] : read.lines.filter((one) => one.length > 10).length).toBeGreaterThan(0);
+    expect(read.ok ? [] : read.lines.filter((line) => line.length > 10).length).toBeGreaterThan(0);
   });
 
   it('with many faults says the first dozen, each with its place', async () => {
     const broken = structuredClone(SCHOOLHOUSE) as unknown as {
       thermostats: { conductors: { colour: string }[] }[];
     };
-    for (const thermostat of broken.thermostats) for (const one of thermostat.conductors) one.colour = 'sky';
+    for (const thermostat of broken.thermostats)
+      for (const conductor of thermostat.conductors) conductor.colour = 'sky';
     const read = await readJobFile(file([JSON.stringify(broken)]));
     if (read.ok) throw new Error('It was taken');
     expect(read.lines).toHaveLength(12);

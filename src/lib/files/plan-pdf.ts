@@ -80,7 +80,7 @@ function linesOf({ moves }: Plan, { before }: PlannedOption): MoveLine[] {
 function proofTable({ proof }: PlannedOption): Content[] {
   const [world] = proof?.worlds ?? [];
   if (!world) return [];
-  const runs = (loads: readonly LoadId[]) => loads.map((one) => LOAD_NAMES[one]).join(', ') || 'nothing';
+  const runs = (loads: readonly LoadId[]) => loads.map((load) => LOAD_NAMES[load]).join(', ') || 'nothing';
   const range = ({ voltsLow, voltsHigh }: ProofRow) =>
     voltsLow === null || voltsHigh === null ? '–' : `${voltsLow.toFixed(1)} to ${voltsHigh.toFixed(1)} V`;
   const most = ({ ampsMost, fuse }: ProofRow) =>

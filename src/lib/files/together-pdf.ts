@@ -58,11 +58,11 @@ export function togetherContent({ together, title, names, chosen }: TogetherShee
 }
 
 function ways({ places, moves, minutes, minutesApart }: Together, chosen: ReadonlySet<string>): Content[] {
-  const lines = places.map((one): Content => {
-    const { thermostat, option } = one;
+  const lines = places.map((place): Content => {
+    const { thermostat, option } = place;
     const name = { text: `${thermostat.name}: `, bold: true };
     return {
-      text: [name, `${VERDICT_NAMES[option.verdict]}. ${wayText(one, chosen.has(thermostat.id))}`]
+      text: [name, `${VERDICT_NAMES[option.verdict]}. ${wayText(place, chosen.has(thermostat.id))}`]
     };
   });
   const minds = mindsOf(places);
@@ -84,10 +84,10 @@ function ways({ places, moves, minutes, minutesApart }: Together, chosen: Readon
 function mindsOf(places: Together['places']): string[] {
   const whose = new Map<string, string[]>();
   for (const { thermostat, option } of places)
-    for (const one of option.findings) {
-      if (one.level === 'note') continue;
-      const text = findingText(one);
-      const said = one.level === 'stop' ? `STOP. ${text}` : text;
+    for (const finding of option.findings) {
+      if (finding.level === 'note') continue;
+      const text = findingText(finding);
+      const said = finding.level === 'stop' ? `STOP. ${text}` : text;
       whose.set(said, [...(whose.get(said) ?? []), thermostat.name]);
     }
   return [...whose].map(([text, names]) => `${names.join(', ')}: ${text}`);
@@ -98,11 +98,11 @@ function sharedContent({ name, ratedVa, plannedVa, rows, overloaded, enough }: S
   const va = (value: number | null) => (value === null ? '–' : `${value.toFixed(0)} VA`);
   const body = [
     ['Call', 'Today', 'Afterwards', 'Of its rating'].map((text) => ({ text, bold: true })),
-    ...rows.map((one) => [
-      callName(one.call),
-      va(one.before),
-      va(one.after),
-      `${(100 * one.share).toFixed(0)} %`
+    ...rows.map((row) => [
+      callName(row.call),
+      va(row.before),
+      va(row.after),
+      `${(100 * row.share).toFixed(0)} %`
     ])
   ];
   const larger = enough === null ? '' : ` One of ${enough} VA would carry them all.`;
@@ -115,8 +115,8 @@ function sharedContent({ name, ratedVa, plannedVa, rows, overloaded, enough }: S
 
 function shopping({ places, parts, cuts, cost, moves }: Together): Content[] {
   const rows = [
-    ...places.filter((one) => one.works).map(deviceText),
-    ...parts.filter((one) => one.run === undefined).map(partText),
+    ...places.filter((place) => place.works).map(deviceText),
+    ...parts.filter((part) => part.run === undefined).map(partText),
     ...cuts.rolls.map(rollText),
     ...cuts.byTheMetre.map(byTheMetreText)
   ];

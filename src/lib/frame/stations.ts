@@ -16,8 +16,8 @@ export function stationsOf(place: Place): Station[] {
   const { thermostat, unread, identification, device, match, plan, buying, safety } = place;
   const open = unread.wall + unread.equipment;
   const none = thermostat.conductors.length === 0;
-  const stops = identification.findings.some((one) => one.level === 'stop');
-  const supplied = plan.options.find((one) => one.method === plan.taken);
+  const stops = identification.findings.some((finding) => finding.level === 'stop');
+  const supplied = plan.options.find((option) => option.method === plan.taken);
   return [
     {
       id: 'survey',
@@ -76,7 +76,7 @@ export function stationsOf(place: Place): Station[] {
 function safetyWords(safety: Place['safety']): string {
   if (safety.locked) return 'a stop is open';
   if (safety.safe) return 'off and proven';
-  const live = safety.supplies.filter((one) => !one.off).length;
+  const live = safety.supplies.filter((supply) => !supply.off).length;
   if (live === 0) return 'questions open';
   return `${live} ${live === 1 ? 'supply' : 'supplies'} to cut`;
 }

@@ -20,7 +20,7 @@ describe('moves under heads', () => {
   it('keep their order and their numbers, and a place come back to is a visit of its own', () => {
     const moves = ['furnace', 'furnace', 'wall', 'furnace'].map((place, index) => at(place, `m${index}`));
     const groups = groupMoves(moves);
-    expect(groups.map(({ key, first, moves: own }) => [key, first, own.map((one) => one.id)])).toEqual([
+    expect(groups.map(({ key, first, moves: own }) => [key, first, own.map((move) => move.id)])).toEqual([
       ['furnace', 1, ['m0', 'm1']],
       ['wall', 3, ['m2']],
       ['furnace', 4, ['m3']]
@@ -31,7 +31,7 @@ describe('moves under heads', () => {
   it('part where the key says, not only where the place changes', () => {
     const moves = [at('wall', 'kitchen-1'), at('wall', 'kitchen-2'), at('wall', 'loft-1')];
     const groups = groupMoves(moves, (move) => move.id.split('-')[0] ?? '');
-    expect(groups.map((one) => one.moves.length)).toEqual([2, 1]);
+    expect(groups.map((group) => group.moves.length)).toEqual([2, 1]);
     expect(placeHead('wall')).toBe('At the wall');
   });
 });

@@ -11,7 +11,7 @@ const post = (body: BodyInit) => new Request('http://here/api/plan', { method: '
 const asked = (body: unknown) => readPlanRequest(post(JSON.stringify(body)), {});
 const classroom = {
   ...SCHOOLHOUSE,
-  thermostats: SCHOOLHOUSE.thermostats.filter((one) => one.id === 'th-classroom')
+  thermostats: SCHOOLHOUSE.thermostats.filter((thermostat) => thermostat.id === 'th-classroom')
 };
 
 async function refusal(body: unknown) {
@@ -50,7 +50,7 @@ describe('a request to plan', () => {
     const plan = planned(read);
     expect(plan.device.id).toBe('de-onebar');
     expect(plan.taken).toBe('new-cable');
-    expect(plan.options.find((one) => one.method === 'new-cable')?.variant?.id).toBe('8');
+    expect(plan.options.find((option) => option.method === 'new-cable')?.variant?.id).toBe('8');
   });
 
   it('for a variant that the method does not have here is refused, and not planned otherwise in silence', async () => {
@@ -83,7 +83,7 @@ describe('a request to plan', () => {
   ])('is refused with the place of the fault: %s', async (_, body, path) => {
     const { status, faults } = await refusal(body);
     expect(status).toBe(422);
-    expect(faults.map((one) => one.path)).toContain(path);
+    expect(faults.map((fault) => fault.path)).toContain(path);
   });
 
   it('says which thermostats there are to choose from', async () => {
@@ -96,7 +96,7 @@ describe('a request to plan', () => {
 
   it('holds a bare job to the same, with paths as they stand in the file', async () => {
     const { faults } = await refusal({ ...classroom, units: { length: 'ell', temperature: 'C' } });
-    expect(faults.map((one) => one.path)).toEqual(['units.length']);
+    expect(faults.map((fault) => fault.path)).toEqual(['units.length']);
   });
 
   it('takes further keys that a route asks for, and no others', async () => {

@@ -53,7 +53,10 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
   if (!read.ok) {
     const faults = bare
       ? read.faults
-      : read.faults.map((one) => ({ ...one, path: one.path === 'the file' ? 'job' : `job.${one.path}` }));
+      : read.faults.map((fault) => ({
+          ...fault,
+          path: fault.path === 'the file' ? 'job' : `job.${fault.path}`
+        }));
     return refuse(422, 'The job does not hold.', faults);
   }
   const job = withTicksAdopted(read.job);
@@ -76,9 +79,9 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
 
 function pick(job: Job, wanted: string | undefined): Thermostat | Response {
   const only = wanted === undefined && job.thermostats.length === 1 ? job.thermostats[0] : undefined;
-  const found = only ?? job.thermostats.find((one) => one.id === wanted);
+  const found = only ?? job.thermostats.find((thermostat) => thermostat.id === wanted);
   if (found) return found;
-  const ids = job.thermostats.map((one) => one.id).join(', ');
+  const ids = job.thermostats.map((thermostat) => thermostat.id).join(', ');
   return refuse(422, 'Name one thermostat of the job.', [
     {
       path: 'thermostat',
@@ -91,7 +94,7 @@ function pick(job: Job, wanted: string | undefined): Thermostat | Response {
 /** The plan asked for, or the answer that refuses a variant which its method does not have here. */
 export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan | Response {
   const plan = planFor(job, thermostat, { device, method, variant });
-  const taken = plan.options.find((one) => one.method === plan.taken);
+  const taken = plan.options.find((option) => option.method === plan.taken);
   if (variant === null || taken?.variant?.id === variant) return plan;
   const known = taken?.variants.map((one) => one.id).join(', ');
   return refuse(422, 'The variant is not known.', [

@@ -11,14 +11,14 @@ const drawn = (sketch: HouseSketch) => {
   return wiringOf(job, thermostat);
 };
 const rows = (wiring: Wiring, against: Wiring | null = null) =>
-  sheetView(wiring, against).groups.flatMap((one) => one.rows);
+  sheetView(wiring, against).groups.flatMap((group) => group.rows);
 
 describe('the strand sheet', () => {
   it('has a row for every conductor, under the cable that it is in', () => {
     const wiring = drawn({ strands: ['RD R R', 'WH W W', 'BU coiled unseen'], board: ['R', 'W'] });
     const [group] = sheetView(wiring).groups;
     expect(group).toMatchObject({ name: 'cable', facts: '18 AWG, 15 m' });
-    expect(group!.rows.map((one) => [endText(one.wall), endText(one.equipment)])).toEqual([
+    expect(group!.rows.map((row) => [endText(row.wall), endText(row.equipment)])).toEqual([
       ['R', 'R'],
       ['W', 'W'],
       ['coiled', 'not seen']
@@ -27,7 +27,7 @@ describe('the strand sheet', () => {
 
   it('prints marks as recorded, not as the core compares them', () => {
     const wiring = drawn({ strands: ['WH W W1', 'OG O/B O'], plate: ['W', 'O/B'], board: ['W1', 'O'] });
-    expect(rows(wiring).map((one) => [one.wall.mark, one.equipment.mark])).toEqual([
+    expect(rows(wiring).map((row) => [row.wall.mark, row.equipment.mark])).toEqual([
       ['W', 'W1'],
       ['O/B', 'O']
     ]);
@@ -45,7 +45,7 @@ describe('the strand sheet', () => {
     const { job, thermostat } = furnaceWithSpare();
     const plan = planFor(job, thermostat, {});
     const moved = rows(plan.wiringAfter!, plan.wiringBefore).filter(
-      (one) => one.wall.moved || one.equipment.moved
+      (row) => row.wall.moved || row.equipment.moved
     );
     expect(plan.taken).toBe('spare-conductor');
     // The new plate has RH and RC where the old one had R.
@@ -53,13 +53,13 @@ describe('the strand sheet', () => {
       ['red', 'RC', false],
       ['blue', 'C', true]
     ]);
-    expect(rows(plan.wiringBefore, plan.wiringBefore).some((one) => one.wall.moved)).toBe(false);
+    expect(rows(plan.wiringBefore, plan.wiringBefore).some((row) => row.wall.moved)).toBe(false);
   });
 
   it('marks conductors that came with a new cable as new', () => {
     const { job, thermostat } = furnaceWithSpare();
     const plan = planFor(job, thermostat, { method: 'new-cable' });
-    const fresh = rows(plan.wiringAfter!, plan.wiringBefore).filter((one) => one.fresh);
+    const fresh = rows(plan.wiringAfter!, plan.wiringBefore).filter((row) => row.fresh);
     expect(fresh.length).toBeGreaterThan(4);
     expect(fresh.every((one) => !one.wall.moved)).toBe(true);
   });

@@ -72,8 +72,8 @@ export interface SheetView {
 
 /** Draws a wiring; `against` is the wiring it is compared with. */
 export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetView {
-  const known = new Set(wiring.cables.map((one) => one.id));
-  const orphans = [...new Set(wiring.strands.map((one) => one.cable))].filter((id) => !known.has(id));
+  const known = new Set(wiring.cables.map((cable) => cable.id));
+  const orphans = [...new Set(wiring.strands.map((strand) => strand.cable))].filter((id) => !known.has(id));
   const cables = [...wiring.cables, ...orphans.map((id) => ({ id, name: id, lengthM: null, gauge: null }))];
   const several = severalPlaces(wiring);
   const groups = cables.map((cable) => ({

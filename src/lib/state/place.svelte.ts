@@ -45,7 +45,7 @@ export class Place {
   }
 
   readonly thermostat: Thermostat = $derived.by(
-    () => this.job.thermostats.find((one) => one.id === this.#id()) ?? this.job.thermostats[0]!
+    () => this.job.thermostats.find((thermostat) => thermostat.id === this.#id()) ?? this.job.thermostats[0]!
   );
   readonly wiring: Wiring = $derived.by(() => wiringOf(this.job, this.thermostat));
   readonly machines: readonly Equipment[] = $derived.by(() =>
@@ -133,7 +133,7 @@ export class Place {
 
   /** Ends that nobody has looked at. */
   readonly unread: { readonly wall: number; readonly equipment: number } = $derived.by(() => ({
-    wall: this.thermostat.conductors.filter((one) => one.near.state === 'unseen').length,
-    equipment: this.thermostat.conductors.filter((one) => one.far.state === 'unseen').length
+    wall: this.thermostat.conductors.filter((conductor) => conductor.near.state === 'unseen').length,
+    equipment: this.thermostat.conductors.filter((conductor) => conductor.far.state === 'unseen').length
   }));
 }

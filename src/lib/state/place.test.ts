@@ -57,7 +57,7 @@ describe('a place', () => {
 
   it('stops at mains, and says so at every station that it closes', () => {
     const place = placeIn('th-bell-room');
-    expect(place.identification.findings.some((one) => one.level === 'stop')).toBe(true);
+    expect(place.identification.findings.some((finding) => finding.level === 'stop')).toBe(true);
     expect(station(place, 'system')).toMatchObject({ says: 'stop', done: false });
     expect(place.plan.moves).toEqual([]);
     expect(station(place, 'moves').says).toBe('none');
@@ -66,7 +66,7 @@ describe('a place', () => {
   it('calls a way that is chosen and refused not done', () => {
     const place = placeIn('th-classroom');
     place.session.edit(chooseMethod(place.job, CLASSROOM, 'existing-c'));
-    expect(place.plan.options.find((one) => one.method === 'existing-c')?.verdict).toBe('no');
+    expect(place.plan.options.find((option) => option.method === 'existing-c')?.verdict).toBe('no');
     expect(station(place, 'supply').done).toBe(false);
   });
 });
@@ -82,14 +82,14 @@ describe('the bench', () => {
     expect(now.powered.result.call).toBe('cool1');
     expect(now.powered.result.thermostatVolts).toBeGreaterThan(25);
     expect(other.powered.result.thermostatVolts).toBeNull();
-    expect(bench.everyCall.map((one) => one.call)).toEqual(bench.calls);
+    expect(bench.everyCall.map((result) => result.call)).toEqual(bench.calls);
   });
 
   it('puts a fault in and takes it out again, and what is wrong shows', () => {
     const bench = benchOf(placeIn('th-classroom'));
     const fault = bench.faults.find((one) => one.id.includes('co-classroom-3'))!;
     const compressor = () =>
-      bench.now.ok && bench.now.powered.result.loads.find((one) => one.id === 'compressor')?.energised;
+      bench.now.ok && bench.now.powered.result.loads.find((load) => load.id === 'compressor')?.energised;
     expect(compressor()).toBe(true);
     bench.toggle(fault.id);
     expect(bench.inside.map((one) => one.id)).toEqual([fault.id]);
@@ -136,7 +136,7 @@ describe('the bench', () => {
     for (const place of [placeIn('th-new', empty), placeIn('th-bell-room')]) {
       const { now } = benchOf(place);
       if (!now.ok) expect(now.why.length).toBeGreaterThan(20);
-      else expect(now.powered.result.loads.some((one) => one.energised)).toBe(false);
+      else expect(now.powered.result.loads.some((load) => load.energised)).toBe(false);
     }
   });
 

@@ -5,7 +5,7 @@ import { counted } from '$core/words/text';
 
 /** "4 calls solved; 25.9 to 27.1 V at the thermostat (22.5 to 30.0 in the worst case)". */
 export function callsText(proof: Proof): string {
-  const rows = proof.worlds.flatMap((one) => one.rows);
+  const rows = proof.worlds.flatMap((world) => world.rows);
   const calls = new Set(rows.map((row) => row.call)).size;
   const volts = rows.flatMap((row) => (row.voltsAfter === null ? [] : [row.voltsAfter]));
   const solved = `${counted(calls, 'call', 'calls')} solved${proof.worlds.length > 1 ? `, ${proof.worlds.length} ways each` : ''}`;

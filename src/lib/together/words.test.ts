@@ -6,46 +6,48 @@ import { byTheMetreText, deviceText, jointGroups, jointPictures, ownerOf, rollTe
 import { partText } from '../moves/bands';
 
 const planned = (plannedVa: number | null) => {
-  const equipment = FERRY_HOUSE.equipment.map((one) => ({ ...one, plannedVa }));
+  const equipment = FERRY_HOUSE.equipment.map((machine) => ({ ...machine, plannedVa }));
   return planTogether({ ...FERRY_HOUSE, equipment });
 };
 const together = planned(75);
-const names = new Map<string, string>(FERRY_HOUSE.thermostats.map((one) => [one.id, one.name]));
+const names = new Map<string, string>(
+  FERRY_HOUSE.thermostats.map((thermostat) => [thermostat.id, thermostat.name])
+);
 const run = { conductors: 5, gauge: 18 as const, for: 'Net loft' };
 
 describe('the plan of a whole job in words', () => {
   it('puts each wall under its own head, and the machine under one for all of a visit', () => {
     const groups = jointGroups(together.moves, names);
-    const heads = groups.map((one) => one.head);
+    const heads = groups.map((group) => group.head);
     for (const name of names.values()) expect(heads).toContain(`At the wall: ${name}`);
-    const panel = groups.filter((one) => one.head.startsWith('At the Zone panel'));
+    const panel = groups.filter((group) => group.head.startsWith('At the Zone panel'));
     const served = new Set(panel.flatMap((one) => one.moves.flatMap((move) => move.thermostats)));
     expect(served.size).toBe(names.size);
-    expect(groups.flatMap((one) => one.moves).map((one) => one.id)).toEqual(
-      together.moves.map((one) => one.id)
+    expect(groups.flatMap((group) => group.moves).map((move) => move.id)).toEqual(
+      together.moves.map((move) => move.id)
     );
-    expect(groups.map((one) => one.first)).toEqual(
-      groups.map((_, at) => 1 + groups.slice(0, at).reduce((sum, one) => sum + one.moves.length, 0))
+    expect(groups.map((group) => group.first)).toEqual(
+      groups.map((_, at) => 1 + groups.slice(0, at).reduce((sum, group) => sum + group.moves.length, 0))
     );
   });
 
   it('names the owner of a conductor at the shared machine, and nobody where the head does or all are meant', () => {
-    const atMachine = together.moves.filter((one) => one.end === 'equipment');
+    const atMachine = together.moves.filter((move) => move.end === 'equipment');
     const owned = atMachine.filter((one) => ownerOf(one, names) !== '');
     expect(owned.length).toBeGreaterThan(4);
     for (const move of owned) expect(ownerOf(move, names)).toBe(names.get(move.thermostats[0]!));
-    const shared = together.moves.filter((one) => one.thermostats.length > 1 || one.end === 'wall');
+    const shared = together.moves.filter((move) => move.thermostats.length > 1 || move.end === 'wall');
     expect(shared.every((one) => ownerOf(one, names) === '')).toBe(true);
   });
 
   it('has a picture before and after for every move, and the second of one is the first of the next', () => {
     const pictures = jointPictures(together);
     for (const { thermostat } of together.places) {
-      const own = together.moves.filter((one) => one.thermostats.includes(thermostat.id));
+      const own = together.moves.filter((move) => move.thermostats.includes(thermostat.id));
       const solo = own.filter((one) => one.thermostats.length === 1);
       expect(solo.every((one) => pictures.get(one.id)?.every((wiring) => wiring !== undefined))).toBe(true);
     }
-    expect([...pictures.keys()].sort()).toEqual(together.moves.map((one) => one.id).sort());
+    expect([...pictures.keys()].sort()).toEqual(together.moves.map((move) => move.id).sort());
   });
 
   it('tells a way that is taken from one that is only recommended', () => {

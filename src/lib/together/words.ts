@@ -40,7 +40,7 @@ export function jointPictures({
 }: Together): Map<string, readonly [Wiring | undefined, Wiring | undefined]> {
   return new Map(
     places.flatMap(({ thermostat, option }) => {
-      const own = moves.filter((one) => one.thermostats.includes(thermostat.id));
+      const own = moves.filter((move) => move.thermostats.includes(thermostat.id));
       const along = wiringsAlong(option.now, own);
       return own.map((move, at) => [move.id, [along[at], along[at + 1]]] as const);
     })
@@ -59,7 +59,7 @@ export function deviceText({ device, thermostat }: TakenWay): string {
 }
 
 export function rollText({ conductors, gauge, lengthM, cost, runs, restM }: CutRoll): string {
-  const cuts = runs.map((one) => `${one.lengthM} m for ${one.for}`).join(', ');
+  const cuts = runs.map((run) => `${run.lengthM} m for ${run.for}`).join(', ');
   return `${countOf(conductors)}, ${gauge} AWG, a roll of ${lengthM} m, about $${cost}: cut ${cuts}; ${restM} m are left`;
 }
 

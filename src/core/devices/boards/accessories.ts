@@ -28,7 +28,7 @@ function humidifierOn(board: Board): Fragment {
   const screw = coilScrew(board, 'HUM');
   if (!screw) return { elements: [], loads: [] };
   const valve = coilId(board, 'HUM');
-  const own = board.accessories.find((one) => one.kind === 'humidifier')?.ownRelay === 'yes';
+  const own = board.accessories.find((accessory) => accessory.kind === 'humidifier')?.ownRelay === 'yes';
   if (!own)
     return {
       elements: coilOn(board, 'HUM', COILS.humidifierValve),

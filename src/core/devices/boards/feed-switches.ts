@@ -12,7 +12,7 @@ export interface FeedSwitches {
 }
 
 export function switchesInFeed(board: Board): FeedSwitches {
-  const pumped = board.accessories.some((one) => one.kind === 'condensate-pump');
+  const pumped = board.accessories.some((accessory) => accessory.kind === 'condensate-pump');
   return {
     beforeFuse: withDoor.has(board.machine),
     afterFuse: pumped

@@ -11,7 +11,7 @@ import {
 } from '../../wiring/graph';
 
 export function withStrand(wiring: Wiring, id: string, change: (strand: Strand) => Strand): Wiring {
-  return { ...wiring, strands: wiring.strands.map((one) => (one.id === id ? change(one) : one)) };
+  return { ...wiring, strands: wiring.strands.map((strand) => (strand.id === id ? change(strand) : strand)) };
 }
 
 export function withUpset(wiring: Wiring, upset: Upset): Wiring {

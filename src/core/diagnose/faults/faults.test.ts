@@ -47,7 +47,7 @@ function seen(wiring: Wiring, call: Call, world = furnace) {
   return {
     runs: running(result.loads).sort(),
     volts: result.thermostatVolts ?? 0,
-    fuse: result.supplies.some((one) => one.fuseOpen)
+    fuse: result.supplies.some((supply) => supply.fuseOpen)
   };
 }
 

@@ -5,7 +5,7 @@ export const headNotSeated: FaultRule = {
   kind: 'head-not-seated',
   faultsOf: (wiring, parts) =>
     wiring.devices
-      .filter((one) => one.kind === 'new-thermostat')
+      .filter((device) => device.kind === 'new-thermostat')
       .map((device) => {
         const own = parts.filter((part) => part.part?.device === device.id);
         return {

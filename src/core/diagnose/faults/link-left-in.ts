@@ -6,7 +6,7 @@ export const linkLeftIn: FaultRule = {
   kind: 'link-left-in',
   faultsOf: (wiring) =>
     wiring.devices
-      .filter((one) => sideOf(wiring, one.at) === 'wall')
+      .filter((device) => sideOf(wiring, device.at) === 'wall')
       .flatMap((device) => {
         const [a, b] = [screwThat(device, 'RH')?.id, screwThat(device, 'RC')?.id];
         if (a === undefined || b === undefined) return [];

@@ -25,7 +25,7 @@ function rule(
 }
 
 function ownerName(wiring: Wiring, { id, part }: Element): string {
-  return wiring.devices.find((one) => one.id === part?.device)?.name ?? part?.device ?? id;
+  return wiring.devices.find((device) => device.id === part?.device)?.name ?? part?.device ?? id;
 }
 
 export const fuseOpen = rule(

@@ -10,7 +10,7 @@ import { beliefsFrom, PRIOR, update } from '../beliefs';
 import { classOfMarks } from '../read-marks';
 import { EVIDENCE } from './registry';
 
-const piece = (id: string) => EVIDENCE.find((one) => one.id === id)!;
+const piece = (id: string) => EVIDENCE.find((evidence) => evidence.id === id)!;
 
 function read(id: string, sketch: HouseSketch) {
   const where = house(sketch);
@@ -162,8 +162,8 @@ describe('beliefs', () => {
       fc.property(anyWeighed, (weighed) => {
         const beliefs = beliefsFrom(weighed);
         const shares = Object.values(beliefs);
-        expect(shares.every((one) => one >= 0)).toBe(true);
-        expect(shares.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+        expect(shares.every((share) => share >= 0)).toBe(true);
+        expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
       })
     );
   });

@@ -57,8 +57,8 @@ function traitOf(rule: TraitRule, prior: readonly number[], situation: Situation
     rule.values.map(() => 1)
   );
   const shares = clues.reduce((belief, clue) => posterior(belief, clue.likelihood), start);
-  const values = rule.values.map((one, index) => ({ ...one, probability: shares[index] ?? 0 }));
-  const top = values.reduce((best, one) => (one.probability > best.probability ? one : best));
+  const values = rule.values.map((value, index) => ({ ...value, probability: shares[index] ?? 0 }));
+  const top = values.reduce((best, value) => (value.probability > best.probability ? value : best));
   return {
     id: rule.id,
     name: rule.name,
@@ -71,6 +71,6 @@ function traitOf(rule: TraitRule, prior: readonly number[], situation: Situation
 
 /** What is believed of one value of a trait, 0 where the trait is not among those handed in. */
 export function traitShare(traits: readonly Trait[], id: TraitId, value: string): number {
-  const values = traits.find((one) => one.id === id)?.values;
+  const values = traits.find((trait) => trait.id === id)?.values;
   return values?.find((one) => one.value === value)?.probability ?? 0;
 }

@@ -15,19 +15,19 @@ function clues(
   field: 'heatStages' | 'coolStages'
 ): Clue[] {
   const found: Clue[] = [];
-  const read = boards(wiring).filter((one) => one.screws.length > 1);
-  const marked = read.filter((one) => hasMark(one, mark));
+  const read = boards(wiring).filter((board) => board.screws.length > 1);
+  const marked = read.filter((board) => hasMark(board, mark));
   if (marked.length > 0)
     found.push({
       sentence: `The machine’s strip has ${mark}, whether or not the old thermostat used it.`,
       likelihood: [0.12, 0.97],
-      because: marked.map((one) => ref.machine(one.id))
+      because: marked.map((board) => ref.machine(board.id))
     });
   else if (read.length > 0)
     found.push({
       sentence: `The machine’s strip has no ${mark}.`,
       likelihood: [0.88, 0.03],
-      because: read.map((one) => ref.machine(one.id))
+      because: read.map((board) => ref.machine(board.id))
     });
   for (const machine of job.equipment.filter((one) => thermostat.equipment.includes(one.id))) {
     const stages = machine[field];

@@ -54,8 +54,8 @@ export const supplies: TraitRule = {
         because: hot.because
       });
     const ends = wiring.strands
-      .filter((one) => landedOnOneOf(wiring, one, 'near', ['R', 'RH', 'RC']))
-      .flatMap((one) => deviceAtEnd(wiring, one.far)?.id ?? []);
+      .filter((strand) => landedOnOneOf(wiring, strand, 'near', ['R', 'RH', 'RC']))
+      .flatMap((strand) => deviceAtEnd(wiring, strand.far)?.id ?? []);
     const machines = new Set(ends);
     if (machines.size > 1)
       found.push({

@@ -6,7 +6,7 @@ import { identify } from '../identify';
 import { TRAIT_IDS, type TraitId } from './types';
 
 const traitOf = ({ job, thermostat }: House, id: TraitId) =>
-  identify(job, thermostat).traits.find((one) => one.id === id);
+  identify(job, thermostat).traits.find((trait) => trait.id === id);
 
 const warmAir = { 'conductor-build': 'thin', 'heat-from': 'registers', flue: 'burner' } as const;
 const cooled = { ...warmAir, 'outdoor-unit': 'rests' } as const;
@@ -100,7 +100,7 @@ describe.each(TRAIT_IDS)('%s', (id) => {
     const trait = traitOf(cases[id].open(), id);
     expect(trait).toMatchObject({ decided: null });
     expect(trait?.settle).not.toBe('');
-    expect(trait?.values.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 9);
+    expect(trait?.values.reduce((sum, value) => sum + value.probability, 0)).toBeCloseTo(1, 9);
   });
 });
 

@@ -10,9 +10,12 @@ export const accessories: MatchCheck = {
     const there = boards(wiring).flatMap((board) =>
       board.accessories
         .filter(
-          (one) => one.kind === 'humidifier' || one.kind === 'dehumidifier' || one.kind === 'ventilator'
+          (accessory) =>
+            accessory.kind === 'humidifier' ||
+            accessory.kind === 'dehumidifier' ||
+            accessory.kind === 'ventilator'
         )
-        .map((one) => ({ board, one }))
+        .map((accessory) => ({ board, one: accessory }))
     );
     return there.flatMap(({ board, one }): Finding[] => {
       const because = [ref.machine(board.id), ref.device(device.id)];

@@ -23,7 +23,7 @@ const device = (facts: Partial<DeviceFacts> = {}): DeviceFacts => ({
 const matched = ({ job, thermostat }: House, facts: Partial<DeviceFacts> = {}) =>
   matchDevice(job, thermostat, device(facts));
 const found = (where: House, code: string, facts: Partial<DeviceFacts> = {}) =>
-  matched(where, facts).findings.filter((one) => one.code === code);
+  matched(where, facts).findings.filter((finding) => finding.code === code);
 const staged = (sketch: Partial<HouseSketch>): House =>
   house({
     strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'],
@@ -53,15 +53,18 @@ describe('heat pump', () => {
       board: ['R', 'C', 'W', 'Y', 'G'],
       observed: { 'conductor-build': 'thin', 'heat-from': 'registers', 'outdoor-unit': 'unsure' }
     });
-    const levels = found(open, 'no-heat-pump', { heatPump: false }).map((one) => one.level);
-    expect(levels.every((one) => one === 'warn')).toBe(true);
+    const levels = found(open, 'no-heat-pump', { heatPump: false }).map((finding) => finding.level);
+    expect(levels.every((level) => level === 'warn')).toBe(true);
   });
 });
 
 describe('stages', () => {
   it('of heat and of cooling are each said that the device leaves unused', () => {
     const unused = found(staged({}), 'too-few-stages', { heatStages: 1, coolStages: 1 });
-    expect(unused.map((one) => one.params)).toMatchObject([{ stage: 'heat' }, { stage: 'compressor' }]);
+    expect(unused.map((finding) => finding.params)).toMatchObject([
+      { stage: 'heat' },
+      { stage: 'compressor' }
+    ]);
     expect(found(staged({}), 'too-few-stages')).toEqual([]);
     expect(found(staged({ board: ['R', 'C', 'W', 'Y', 'G'] }), 'too-few-stages', { heatStages: 1 })).toEqual(
       []
@@ -87,7 +90,7 @@ describe('terminals', () => {
 
   it('are asked for by what a conductor does at the machine, not by what the old plate called it', () => {
     const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
-    const marks = device().marks.filter((one) => one !== 'Y2');
+    const marks = device().marks.filter((mark) => mark !== 'Y2');
     expect(found(renamed, 'missing-terminal', { marks })).toMatchObject([
       { params: { role: 'the second compressor stage' } }
     ]);
@@ -115,7 +118,9 @@ describe('rails', () => {
     ['link-removable', 'link-must-suit-supplies', 'warn']
   ] as const)('%s with two transformers: %s, %s', (rails, code, level) => {
     expect(found(boilerPlusAcHouse(), code, { rails })).toMatchObject([{ level }]);
-    expect(found(furnaceWithCommon(), code, { rails }).filter((one) => one.level !== 'note')).toEqual([]);
+    expect(found(furnaceWithCommon(), code, { rails }).filter((finding) => finding.level !== 'note')).toEqual(
+      []
+    );
   });
 
   it('with one transformer are a setting at most', () => {
@@ -145,7 +150,7 @@ describe('common', () => {
   });
 
   it('that a sheet asks for and gives no terminal for is a slip in the entry', () => {
-    const marks = device().marks.filter((one) => one !== 'C');
+    const marks = device().marks.filter((mark) => mark !== 'C');
     expect(
       found(furnaceWithCommon(), 'device-has-no-common', { marks, supply: 'common-required' })
     ).toHaveLength(1);
@@ -154,7 +159,7 @@ describe('common', () => {
 
 describe('set-up', () => {
   const set = (where: House, facts: Partial<DeviceFacts> = {}) =>
-    found(where, 'set-up', facts).map((one) => one.params);
+    found(where, 'set-up', facts).map((finding) => finding.params);
 
   it.each([
     ['boiler', 'water (boiler)'],
@@ -183,8 +188,8 @@ describe('set-up', () => {
 describe('accessories', () => {
   const moist = (ownRelay: 'yes' | 'no', kind: 'humidifier' | 'lamp' = 'humidifier'): House => {
     const where = furnaceWithCommon();
-    const equipment = where.job.equipment.map((one) => ({
-      ...one,
+    const equipment = where.job.equipment.map((machine) => ({
+      ...machine,
       accessories: [{ kind, ownRelay, note: '' }]
     }));
     return { job: { ...where.job, equipment }, thermostat: where.thermostat };

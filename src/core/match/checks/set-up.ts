@@ -16,12 +16,14 @@ export const setUp: MatchCheck = {
     const found: Finding[] = [
       finding(kinds.length > 1 ? 'warn' : 'note', 'set-up', system, [ref.device(device.id)])
     ];
-    const valves = [...new Set(worlds.map((one) => one.reversing).filter((one) => one !== 'none'))];
-    const hasValve = device.marks.some((one) => ['O/B', 'OB', 'O', 'B'].includes(one));
+    const valves = [
+      ...new Set(worlds.map((world) => world.reversing).filter((reversing) => reversing !== 'none'))
+    ];
+    const hasValve = device.marks.some((mark) => ['O/B', 'OB', 'O', 'B'].includes(mark));
     if (valves.length > 0 && device.heatPump && hasValve) found.push(valveSetting(device, valves));
     if (
       worlds.every(
-        (one) => !isHydronic(one.family) && !isHeatPump(one.family) && one.family !== 'cooling-only'
+        (world) => !isHydronic(world.family) && !isHeatPump(world.family) && world.family !== 'cooling-only'
       )
     )
       found.push(fanSetting(device, worlds));
@@ -43,7 +45,7 @@ function valveSetting(device: DeviceFacts, valves: readonly World['reversing'][]
 }
 
 function fanSetting(device: DeviceFacts, worlds: readonly World[]): Finding {
-  const who = [...new Set(worlds.map((one) => one.blowerInHeat))];
+  const who = [...new Set(worlds.map((world) => world.blowerInHeat))];
   const because = [ref.device(device.id)];
   if (who.length > 1) return finding('warn', 'set-up', { what: 'fan-open' }, because);
   const what = who[0] === 'board' ? 'fan-board' : 'fan-thermostat';

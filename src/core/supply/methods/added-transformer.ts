@@ -89,7 +89,7 @@ type Ends = readonly { readonly wall: string; readonly equipment: string }[];
 
 function onSpares(wiring: Wiring, spares: readonly Strand[], ends: Ends): Wiring {
   const onto = (strand: Strand): Strand => {
-    const at = ends[spares.findIndex((one) => one.id === strand.id)];
+    const at = ends[spares.findIndex((spare) => spare.id === strand.id)];
     if (!at) return strand;
     return {
       ...strand,

@@ -13,8 +13,8 @@ export const existingC: Method = {
   how: 'A conductor is on C at the equipment already: land it on C at the new thermostat.',
   standing: 'exists',
   variants(situation) {
-    const choices = perCommon(situation, []).filter((one) => {
-      const board = commonAt(situation, one.id);
+    const choices = perCommon(situation, []).filter((variant) => {
+      const board = commonAt(situation, variant.id);
       return !isFinding(board) && strandsAt(situation.before, board, 'C').length > 0;
     });
     return choices.length < 2 ? [] : choices;
@@ -26,7 +26,8 @@ export const existingC: Method = {
       return refused(...(board.code === 'board-mark-missing' ? oneEnded(situation) : []), board);
     const candidates = strandsAt(before, board, 'C');
     const strand =
-      candidates.find((one) => one.near.state === 'landed') ?? candidates.find((one) => isFree(one.near));
+      candidates.find((candidate) => candidate.near.state === 'landed') ??
+      candidates.find((candidate) => isFree(candidate.near));
     if (!strand) {
       const reasons = oneEnded(situation);
       return refused(

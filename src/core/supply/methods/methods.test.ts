@@ -28,7 +28,7 @@ function optionOf(where: House, method: MethodId, model?: string): PlannedOption
   return option;
 }
 
-const codes = (option: PlannedOption) => option.findings.map((one) => one.code);
+const codes = (option: PlannedOption) => option.findings.map((finding) => finding.code);
 const openAir = {
   'outdoor-unit': 'rests',
   flue: 'burner',
@@ -115,7 +115,7 @@ describe('repurpose-g', () => {
   it('is open on a burner furnace, with the link at the board and the fan named as lost', () => {
     const option = optionOf(furnaceFourWires(), 'repurpose-g');
     expect(option.verdict).toBe('care');
-    expect(option.after?.links.map((one) => one.id)).toContain('ln-y-g');
+    expect(option.after?.links.map((link) => link.id)).toContain('ln-y-g');
     expect(codes(option)).toContain('function-lost');
     expect(option.proof?.worlds[0]?.rows.find((row) => row.call === 'fan')?.lost).toEqual(['blower']);
     expect(option.proof?.worlds[0]?.rows.find((row) => row.call === 'cool1')?.lost).toEqual([]);
@@ -141,9 +141,9 @@ describe('repurpose-g', () => {
     });
     const option = optionOf(cool, 'repurpose-g');
     expect(option.verdict).toBe('care');
-    expect(option.findings.filter((one) => one.code === 'function-lost').map((one) => one.because)).toEqual([
-      [ref.call('fan')]
-    ]);
+    expect(
+      option.findings.filter((finding) => finding.code === 'function-lost').map((finding) => finding.because)
+    ).toEqual([[ref.call('fan')]]);
   });
 
   it('needs no link where nothing cools, and is refused without a G conductor', () => {
@@ -152,7 +152,7 @@ describe('repurpose-g', () => {
       board: ['R', 'C', 'W', 'Y', 'G'],
       observed: { ...openAir, 'outdoor-unit': 'none' }
     });
-    expect(optionOf(noCooling, 'repurpose-g').after?.links.filter((one) => one.at !== 'th-1')).toEqual([]);
+    expect(optionOf(noCooling, 'repurpose-g').after?.links.filter((link) => link.at !== 'th-1')).toEqual([]);
     expect(codes(optionOf(heatOnly(), 'repurpose-g'))).toEqual(['fan-conductor-missing']);
   });
 });
@@ -166,9 +166,9 @@ describe('plug-in-transformer', () => {
   it('is refused where it would leave cooling without a return: the circuit says so, not a rule', () => {
     const option = optionOf(furnaceFourWires(), 'plug-in-transformer');
     expect(option.verdict).toBe('no');
-    expect(option.findings.filter((one) => one.level === 'stop').map((one) => one.code)).toEqual([
-      'function-lost'
-    ]);
+    expect(
+      option.findings.filter((finding) => finding.level === 'stop').map((finding) => finding.code)
+    ).toEqual(['function-lost']);
   });
 
   it('is refused for a device whose hot terminals cannot be parted, and without an outlet', () => {
@@ -176,8 +176,8 @@ describe('plug-in-transformer', () => {
       const option = optionOf(heatOnly(), 'plug-in-transformer', model);
       expect(option.verdict).toBe('no');
       // The circuit refuses it; the remark only says why it comes to that.
-      expect(option.findings.find((one) => one.level === 'stop')?.code).toBe('supplies-tied');
-      expect(option.findings.find((one) => one.code === 'rails-not-separable')?.level).toBe('note');
+      expect(option.findings.find((finding) => finding.level === 'stop')?.code).toBe('supplies-tied');
+      expect(option.findings.find((finding) => finding.code === 'rails-not-separable')?.level).toBe('note');
     }
     const noOutlet = house({
       strands: ['RD R R', 'WH W W'],
@@ -193,13 +193,13 @@ describe('new-cable', () => {
   it('is open where the old one moves, and keeps every function', () => {
     const option = optionOf(furnaceFourWires(), 'new-cable');
     expect(option.verdict).toBe('go');
-    expect(option.proof?.worlds.flatMap((one) => one.rows.flatMap((row) => row.lost))).toEqual([]);
+    expect(option.proof?.worlds.flatMap((world) => world.rows.flatMap((row) => row.lost))).toEqual([]);
   });
 
   it('leaves spares in the new cable, each with a colour of its own', () => {
     const strands = optionOf(furnaceFourWires(), 'new-cable').after?.strands ?? [];
-    const colours = strands.map((one) => one.colour);
-    expect(strands.some((one) => one.near.state === 'coiled')).toBe(true);
+    const colours = strands.map((strand) => strand.colour);
+    expect(strands.some((strand) => strand.near.state === 'coiled')).toBe(true);
     expect(new Set(colours).size).toBe(colours.length);
   });
 
@@ -215,7 +215,7 @@ describe('no-c-needed', () => {
   it('stands below a common for a device that could have one, and says what sleeps', () => {
     const plan = planOf(furnaceWithSpare(), 'de-twobridge');
     expect(plan.recommended).toBe('spare-conductor');
-    const cells = plan.options.find((one) => one.method === 'no-c-needed');
+    const cells = plan.options.find((option) => option.method === 'no-c-needed');
     expect(cells?.loses).toContainEqual({ what: 'radio-asleep' });
     expect(planOf(furnaceWithSpare(), 'de-pair').recommended).toBe('no-c-needed');
   });
@@ -236,7 +236,9 @@ describe('none', () => {
     expect(plan.recommended).toBe('none');
     expect(plan.moves).toEqual([]);
     expect(
-      plan.options.filter((one) => one.verdict !== 'no').map((one) => [one.method, one.verdict])
+      plan.options
+        .filter((option) => option.verdict !== 'no')
+        .map((option) => [option.method, option.verdict])
     ).toEqual([['none', 'pro']]);
   });
 
@@ -259,7 +261,7 @@ describe('what closes every way', () => {
     const thermostat = { ...where.thermostat, conductors: [twice, ...rest] };
     const plan = planFor({ ...where.job, thermostats: [thermostat] }, thermostat);
     expect(plan.recommended).toBe('none');
-    expect(plan.options.find((one) => one.method === 'spare-conductor')?.findings[0]?.code).toBe(
+    expect(plan.options.find((option) => option.method === 'spare-conductor')?.findings[0]?.code).toBe(
       'landed-twice'
     );
   });
@@ -270,8 +272,8 @@ describe('what closes every way', () => {
   });
 });
 
-const shown = (option: PlannedOption) => option.variants.map((one) => [one.id, one.verdict]);
-const losesCalls = (option: PlannedOption) => codes(option).filter((one) => one === 'function-lost');
+const shown = (option: PlannedOption) => option.variants.map((variant) => [variant.id, variant.verdict]);
+const losesCalls = (option: PlannedOption) => codes(option).filter((code) => code === 'function-lost');
 
 describe('combined-terminal-adapter', () => {
   it('keeps every function on four conductors, either way round, for a device that has the terminal', () => {
@@ -281,7 +283,7 @@ describe('combined-terminal-adapter', () => {
       ['y-becomes-c', 'go']
     ]);
     expect(losesCalls(option)).toEqual([]);
-    expect(option.moves.map((one) => one.text).join(' ')).toContain('Screw the adapter to bare metal');
+    expect(option.moves.map((move) => move.text).join(' ')).toContain('Screw the adapter to bare metal');
   });
 
   it('is refused for other devices, without a fan conductor, and with two transformers', () => {
@@ -316,7 +318,7 @@ describe('add-conductor', () => {
   it('is open where the old cable moves, and refused where it is stapled', () => {
     expect(optionOf(furnaceFourWires(), 'add-conductor').verdict).toBe('go');
     const base = furnaceFourWires();
-    const cables = base.thermostat.cables.map((one) => ({ ...one, path: 'stapled' as const }));
+    const cables = base.thermostat.cables.map((cable) => ({ ...cable, path: 'stapled' as const }));
     const thermostat = { ...base.thermostat, cables };
     const stapled = { job: { ...base.job, thermostats: [thermostat] }, thermostat };
     expect(codes(optionOf(stapled, 'add-conductor'))).toContain('cable-stapled');
@@ -351,7 +353,7 @@ describe('receiver-at-equipment', () => {
     const option = optionOf(furnaceFourWires(), 'receiver-at-equipment', 'de-farspeak');
     expect(option.verdict).toBe('care');
     expect(losesCalls(option)).toEqual([]);
-    expect(option.after?.strands.every((one) => one.near.state === 'coiled')).toBe(true);
+    expect(option.after?.strands.every((strand) => strand.near.state === 'coiled')).toBe(true);
     expect(
       planOf(furnaceFourWires(), 'de-farspeak').options.find((one) => one.method === 'new-cable')?.verdict
     ).toBe('no');
@@ -375,11 +377,11 @@ describe('variants', () => {
       ['co-6', 'go']
     ]);
     const plan = planFor(two.job, two.thermostat, { method: 'spare-conductor', variant: 'co-6' });
-    expect(plan.moves.some((one) => one.what === 'co-6' && one.action === 'land')).toBe(true);
-    expect(plan.moves.some((one) => one.what === 'co-5')).toBe(false);
+    expect(plan.moves.some((move) => move.what === 'co-6' && move.action === 'land')).toBe(true);
+    expect(plan.moves.some((move) => move.what === 'co-5')).toBe(false);
     const cable = optionOf(two, 'new-cable');
     expect(cable.variant?.id).toBe('8');
-    expect(cable.variants.find((one) => one.id === '3')).toMatchObject({
+    expect(cable.variants.find((variant) => variant.id === '3')).toMatchObject({
       verdict: 'no',
       closedBy: { code: 'cable-too-few' }
     });

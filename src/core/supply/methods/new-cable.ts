@@ -39,7 +39,7 @@ export const newCable: Method = {
     const pathFindings = pathConditions(situation);
     const { wiring, findings } = swapThermostat(situation);
     const ends = usedEnds(wiring);
-    if (!ends.some((one) => markAt(wiring, one.wall) === 'C')) {
+    if (!ends.some((end) => markAt(wiring, end.wall) === 'C')) {
       ends.push({ wall: sheetTerminal(device, 'C'), equipment: screwThat(board, 'C')?.id ?? '' });
     }
     const conductors = Number(variant ?? '') || ends.length + 1;
@@ -49,7 +49,7 @@ export const newCable: Method = {
           'stop',
           'cable-too-few',
           { conductors, used: ends.length },
-          before.cables.map((one) => ref.cable(one.id))
+          before.cables.map((cable) => ref.cable(cable.id))
         )
       );
     const lengthM = newCableLength(before);
@@ -109,7 +109,7 @@ function withCable(
     const index = free.findIndex((one) => one === wanted);
     return free.splice(index === -1 ? free.length - 1 : index, 1)[0] ?? null;
   };
-  const hasCustom = ends.map((one) => CUSTOM[markAt(wiring, one.wall) ?? '']);
+  const hasCustom = ends.map((end) => CUSTOM[markAt(wiring, end.wall) ?? '']);
   const order = ends.map((_, index) => index).sort((a, b) => Number(!hasCustom[a]) - Number(!hasCustom[b]));
   const chosen = new Map(order.map((index) => [index, take(hasCustom[index])]));
   const strand = (number: number, colour: Strand['colour'], near: Landing, far: Landing): Strand => ({
@@ -125,8 +125,8 @@ function withCable(
     near,
     far
   });
-  const used = ends.map((one, index) =>
-    strand(index + 1, chosen.get(index) ?? null, landed(one.wall), landed(one.equipment))
+  const used = ends.map((end, index) =>
+    strand(index + 1, chosen.get(index) ?? null, landed(end.wall), landed(end.equipment))
   );
   const spares = Array.from({ length: conductors - ends.length }, (_, index) =>
     strand(ends.length + index + 1, free.shift() ?? null, { state: 'coiled' }, { state: 'coiled' })

@@ -67,13 +67,13 @@ export const receiverAtEquipment: Method = {
       after: {
         ...before,
         devices: [...before.devices.filter((one) => one.id !== old.id), receiver],
-        strands: before.strands.map((one) => ({
-          ...one,
+        strands: before.strands.map((strand) => ({
+          ...strand,
           near: { state: 'coiled' },
           far: { state: 'coiled' }
         })),
         links: [
-          ...before.links.filter((one) => sideOf(before, one.at) === 'equipment'),
+          ...before.links.filter((link) => sideOf(before, link.at) === 'equipment'),
           ...piecesTo(situation, board, receiver)
         ]
       },
@@ -106,7 +106,9 @@ function outletFindings({ thermostat }: SupplySituation): Finding[] {
 /** True when a common is landed at both ends: the receiver can live where the old thermostat hangs. */
 function commonAtWall({ before, device }: SupplySituation): boolean {
   const board = boardWithCommon(before, device);
-  return board !== undefined && strandsAt(before, board, 'C').some((one) => one.near.state === 'landed');
+  return (
+    board !== undefined && strandsAt(before, board, 'C').some((strand) => strand.near.state === 'landed')
+  );
 }
 
 /** The wired part on the old plate's place, as a thermostat; its wireless part hangs anywhere. */
@@ -125,7 +127,7 @@ function atTheWall(situation: SupplySituation, board: Board): Offer {
 
 /** Short pieces from the receiver to every terminal of the machine that is in use, by what it does, and to common. */
 function piecesTo({ before, world }: SupplySituation, board: Board, receiver: Receiver): WireLink[] {
-  const inUse = before.strands.flatMap((one) => landedTerminal(one.far) ?? []);
+  const inUse = before.strands.flatMap((strand) => landedTerminal(strand.far) ?? []);
   const common = screwThat(board, 'C')?.id;
   const ends = new Set([...inUse, ...(common === undefined ? [] : [common])]);
   return [...ends].flatMap((far): WireLink[] => {

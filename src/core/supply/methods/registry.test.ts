@@ -12,14 +12,14 @@ const optionsOf = ({ job, thermostat }: House, model: string) =>
 
 describe('the registry', () => {
   it('knows every method of the vocabulary, and every one on offer is open in some house', () => {
-    expect(METHODS.every((one) => METHOD_IDS.includes(one.id))).toBe(true);
+    expect(METHODS.every((method) => METHOD_IDS.includes(method.id))).toBe(true);
     const open = new Set<MethodId>();
     for (const make of Object.values(HOUSES)) {
       for (const model of ['de-fellgate', 'de-pair', 'de-weftline', 'de-farspeak']) {
         for (const option of optionsOf(make(), model)) if (option.verdict !== 'no') open.add(option.method);
       }
     }
-    expect([...open].sort()).toEqual(METHODS.map((one) => one.id).sort());
+    expect([...open].sort()).toEqual(METHODS.map((method) => method.id).sort());
   });
 
   it('never offers, as go or care, a way that starves the thermostat, hurts a machine or opens a fuse', () => {
@@ -36,7 +36,9 @@ describe('the registry', () => {
         for (const option of optionsOf(make(), model).filter(
           (one) => one.verdict === 'go' || one.verdict === 'care'
         )) {
-          expect(option.findings.map((one) => one.code).filter((code) => harmful.includes(code))).toEqual([]);
+          expect(
+            option.findings.map((finding) => finding.code).filter((code) => harmful.includes(code))
+          ).toEqual([]);
         }
       }
     }

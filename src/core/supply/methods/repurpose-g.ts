@@ -74,7 +74,7 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
   // Strips may hang at such a board that no conductor shows: their air is nothing that a circuit could vouch for.
   const withStrips = new Set(['electric-furnace', 'heat-pump', 'dual-fuel']);
   const banned = [
-    ...new Set(worlds.map((one) => one.world.family).filter((family) => withStrips.has(family)))
+    ...new Set(worlds.map((world) => world.world.family).filter((family) => withStrips.has(family)))
   ];
   for (const family of banned) {
     const fact = { family, sure: worlds.length === 1 };

@@ -25,7 +25,7 @@ export const spareConductor: Method = {
   variants: (situation) => {
     const free = idleStrands(situation.before);
     const choices =
-      free.length < 2 ? [] : free.map((one) => ({ id: one.id, title: `The ${one.name} conductor` }));
+      free.length < 2 ? [] : free.map((strand) => ({ id: strand.id, title: `The ${strand.name} conductor` }));
     return free.length === 0 ? [] : perCommon(situation, choices);
   },
   offer(situation, variant) {
@@ -63,7 +63,7 @@ export const spareConductor: Method = {
 export function freeStrands(wiring: Wiring): Strand[] {
   const order = { proven: 0, untested: 1, broken: 2 } as const;
   return wiring.strands
-    .filter((one) => isFree(one.near) && isFree(one.far) && one.continuity !== 'broken')
+    .filter((strand) => isFree(strand.near) && isFree(strand.far) && strand.continuity !== 'broken')
     .sort(
       (a, b) =>
         order[a.continuity] - order[b.continuity] ||
@@ -95,12 +95,12 @@ function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
 }
 
 function whyNone(wiring: Wiring): Finding[] {
-  const broken = wiring.strands.filter((one) => isFree(one.near) && isFree(one.far));
+  const broken = wiring.strands.filter((strand) => isFree(strand.near) && isFree(strand.far));
   if (broken.length > 0) return broken.flatMap(continuityFindings);
-  const halfSeen = wiring.strands.filter((one) => isFree(one.near) && one.far.state === 'unseen');
+  const halfSeen = wiring.strands.filter((strand) => isFree(strand.near) && strand.far.state === 'unseen');
   if (halfSeen.length > 0) {
-    return halfSeen.map((one) =>
-      finding('stop', 'spare-one-ended', { conductor: one.name }, [ref.conductor(one.id)])
+    return halfSeen.map((strand) =>
+      finding('stop', 'spare-one-ended', { conductor: strand.name }, [ref.conductor(strand.id)])
     );
   }
   return [finding('stop', 'no-spare', { what: 'none-free' })];

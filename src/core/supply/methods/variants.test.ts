@@ -29,7 +29,7 @@ function optionOf(
   if (!option) throw new Error(`${method} is not among the options`);
   return option;
 }
-const codes = (option: PlannedOption) => option.findings.map((one) => one.code);
+const codes = (option: PlannedOption) => option.findings.map((finding) => finding.code);
 const far = (option: PlannedOption, strand: string) =>
   landedTerminal(option.after?.strands.find((one) => one.id === strand)?.far ?? { state: 'loose' });
 
@@ -43,15 +43,18 @@ describe('a common where two supplies reach the wall', () => {
     expect(far(wrong, 'co-6')).toBe('eq-1.C');
     expect(wrong.verdict).toBe('no');
     expect(codes(wrong)).toContain('thermostat-unfed');
-    expect(right.variants.map((one) => one.title)).toEqual(['common of air handler', 'common of boiler']);
+    expect(right.variants.map((variant) => variant.title)).toEqual([
+      'common of air handler',
+      'common of boiler'
+    ]);
   });
 
   it('is one of two that are landed; the other comes off, since both on one terminal tie the supplies', () => {
     const both = boilerPlusAcHouse(['BK C C', 'BN C C@2']);
     const option = optionOf(both, 'existing-c', 'de-fellgate');
     expect(option.verdict).not.toBe('no');
-    expect(option.after?.strands.find((one) => one.id === 'co-6')?.near.state).toBe('coiled');
-    expect(landedTerminal(option.after!.strands.find((one) => one.id === 'co-7')!.near)).toBe(
+    expect(option.after?.strands.find((strand) => strand.id === 'co-6')?.near.state).toBe('coiled');
+    expect(landedTerminal(option.after!.strands.find((strand) => strand.id === 'co-7')!.near)).toBe(
       'de-fellgate.C'
     );
     expect(option.variants).toHaveLength(2);
@@ -61,15 +64,15 @@ describe('a common where two supplies reach the wall', () => {
 describe('an adapter of the old thermostat in line', () => {
   it('works in the circuit of before: the compressor and the blower by one conductor', () => {
     const { before } = planFor(oldAdapterHouse().job, oldAdapterHouse().thermostat);
-    const cooling = before.find((one) => one.call === 'cool1')?.loads.filter((one) => one.energised);
-    expect(cooling?.map((one) => one.id).sort()).toEqual(['blower', 'compressor']);
+    const cooling = before.find((result) => result.call === 'cool1')?.loads.filter((load) => load.energised);
+    expect(cooling?.map((load) => load.id).sort()).toEqual(['blower', 'compressor']);
   });
 
   it('comes out, whichever way is taken, in the same move list', () => {
     const option = optionOf(oldAdapterHouse(['BK coiled coiled']), 'spare-conductor', 'de-fellgate');
     expect(option.verdict).toBe('care');
     expect(codes(option)).toContain('old-adapter-in-line');
-    expect(option.after?.devices.some((one) => one.kind === 'adapter')).toBe(false);
+    expect(option.after?.devices.some((device) => device.kind === 'adapter')).toBe(false);
     expect([far(option, 'co-3'), far(option, 'co-4'), far(option, 'co-5')]).toEqual([
       'eq-1.Y1',
       'eq-1.G',
@@ -77,10 +80,10 @@ describe('an adapter of the old thermostat in line', () => {
     ]);
     expect(sortedWiring(applyMoves(option.before, option.moves))).toEqual(sortedWiring(option.after!));
     const out = option.moves.findIndex(
-      (one) => one.action === 'mount' && one.what === 'eq-2' && one.to === ''
+      (move) => move.action === 'mount' && move.what === 'eq-2' && move.to === ''
     );
-    const lifted = option.moves.findIndex((one) => one.action === 'lift' && one.from === 'eq-2.K');
-    const landed = option.moves.findIndex((one) => one.action === 'land' && one.to === 'eq-1.Y1');
+    const lifted = option.moves.findIndex((move) => move.action === 'lift' && move.from === 'eq-2.K');
+    const landed = option.moves.findIndex((move) => move.action === 'land' && move.to === 'eq-1.Y1');
     expect(lifted).toBeLessThan(out);
     expect(out).toBeLessThan(landed);
     expect(option.moves[out]?.text).toContain('it belonged to the old thermostat');
@@ -89,8 +92,8 @@ describe('an adapter of the old thermostat in line', () => {
   it('is exchanged for the one of the new device where that puts both calls on one conductor too', () => {
     const option = optionOf(oldAdapterHouse(), 'combined-terminal-adapter', 'de-weftline', 'g-becomes-c');
     expect(option.verdict).toBe('care');
-    expect(option.findings.filter((one) => one.code === 'function-lost')).toEqual([]);
-    const mounted = option.moves.filter((one) => one.action === 'mount').map((one) => one.text);
+    expect(option.findings.filter((finding) => finding.code === 'function-lost')).toEqual([]);
+    const mounted = option.moves.filter((move) => move.action === 'mount').map((move) => move.text);
     expect(mounted.some((text) => text.startsWith('Unscrew the grey module'))).toBe(true);
     expect(mounted.some((text) => text.startsWith('Screw the adapter to bare metal'))).toBe(true);
   });
@@ -113,10 +116,10 @@ describe('conductors that hang loose at the equipment', () => {
 
   it('are wrapped back where they do not, at both ends, so that no bare end is left', () => {
     const option = optionOf(loose, 'spare-conductor', 'de-fellgate');
-    const orange = option.after?.strands.find((one) => one.id === 'co-4');
+    const orange = option.after?.strands.find((strand) => strand.id === 'co-4');
     expect([orange?.near.state, orange?.far.state]).toEqual(['coiled', 'coiled']);
-    const capped = option.moves.filter((one) => one.what === 'co-4' && one.action === 'cap');
-    expect(capped.map((one) => one.end).sort()).toEqual(['equipment', 'wall']);
+    const capped = option.moves.filter((move) => move.what === 'co-4' && move.action === 'cap');
+    expect(capped.map((move) => move.end).sort()).toEqual(['equipment', 'wall']);
   });
 });
 
@@ -124,27 +127,27 @@ describe('a receiver', () => {
   const model = 'de-farspeak';
   it('sits at the equipment with a wall part on cells or on a small supply, or takes the old place where a common is', () => {
     const ways = (where: House) =>
-      optionOf(where, 'receiver-at-equipment', model).variants.map((one) => one.id);
+      optionOf(where, 'receiver-at-equipment', model).variants.map((variant) => variant.id);
     expect(ways(furnaceWithCommon()).sort()).toEqual(['at-the-wall', 'cells', 'small-supply']);
     expect(ways(furnaceFourWires()).sort()).toEqual(['cells', 'small-supply']);
     const supplied = optionOf(furnaceFourWires(), 'receiver-at-equipment', model, 'small-supply');
-    expect(supplied.parts.map((one) => one.id)).toEqual(['wall-part-supply']);
+    expect(supplied.parts.map((part) => part.id)).toEqual(['wall-part-supply']);
   });
 
   it('keeps every function in the old place, on the conductors that are there', () => {
     const option = optionOf(furnaceWithCommon(), 'receiver-at-equipment', model, 'at-the-wall');
     expect(option.verdict).toBe('care');
-    expect(option.findings.some((one) => one.code === 'function-lost')).toBe(false);
-    expect(option.moves.filter((one) => one.end === 'equipment' && !one.action.startsWith('power'))).toEqual(
-      []
-    );
+    expect(option.findings.some((finding) => finding.code === 'function-lost')).toBe(false);
+    expect(
+      option.moves.filter((move) => move.end === 'equipment' && !move.action.startsWith('power'))
+    ).toEqual([]);
   });
 });
 
 describe('a device that may report a fault although it works', () => {
   it('is said to, from the circuit, where one hot side has no common of its own', () => {
     const option = optionOf(heatOnly(), 'plug-in-transformer', 'de-fellgate');
-    const said = option.findings.find((one) => one.code === 'device-may-complain');
+    const said = option.findings.find((finding) => finding.code === 'device-may-complain');
     expect(said?.params).toMatchObject({ mark: 'RH' });
     expect(option.verdict).not.toBe('no');
   });

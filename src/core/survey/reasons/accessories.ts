@@ -23,12 +23,12 @@ export const accessories: Reason = {
   id: 'accessories',
   weigh({ job, thermostat, device }) {
     const found = job.equipment
-      .filter((one) => thermostat.equipment.includes(one.id))
+      .filter((machine) => thermostat.equipment.includes(machine.id))
       .flatMap((machine) =>
-        machine.accessories.flatMap((one) => {
-          const marks = TERMINALS[one.kind];
+        machine.accessories.flatMap((accessory) => {
+          const marks = TERMINALS[accessory.kind];
           const fact = {
-            accessory: NAMES[one.kind],
+            accessory: NAMES[accessory.kind],
             machine: machine.name,
             model: device?.model ?? ''
           };
@@ -40,9 +40,9 @@ export const accessories: Reason = {
                 ref.device(device.id)
               ])
             ];
-          if (one.ownRelay === 'yes')
+          if (accessory.ownRelay === 'yes')
             return [finding('note', 'accessory-relay', { what: 'own-relay', ...fact }, because)];
-          if (one.ownRelay === 'unknown' && marks)
+          if (accessory.ownRelay === 'unknown' && marks)
             return [finding('note', 'accessory-relay', { what: 'not-known', ...fact }, because)];
           return [];
         })

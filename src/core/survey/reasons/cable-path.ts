@@ -9,7 +9,7 @@ export const cablePath: Reason = {
   id: 'cable-path',
   weigh({ thermostat, wiring }) {
     if (thermostat.path.stretches.length === 0) return FINE;
-    const used = wiring.strands.filter((one) => landedTerminal(one.near) !== null).length;
+    const used = wiring.strands.filter((strand) => landedTerminal(strand.near) !== null).length;
     const advice = cableAdvice(thermostat.path, used + 1);
     const because = [ref.thermostat(thermostat.id)];
     const found = [];

@@ -12,7 +12,7 @@ export const wallWork: Reason = {
     if (stays >= needs) return FINE;
     const because = [ref.thermostat(thermostat.id), ref.survey('building')];
     const until = firstDayWithHours(study, job.survey, needs);
-    const dries = study.tasks.some((one) => one.drying);
+    const dries = study.tasks.some((task) => task.drying);
     const fact = {
       needsH: needs,
       staysH: stays,

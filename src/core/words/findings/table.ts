@@ -27,10 +27,10 @@ export const FINDING_CODES = Object.keys(SENTENCES) as FindingCode[];
 const METRIC: Units = { length: 'm', temperature: 'C' };
 
 /** What is shown of a finding, in the units of the job. */
-export function findingText(one: Finding, units: Units = METRIC): string {
-  const write = SENTENCES[one.code] as (params: unknown, units: Units) => string;
-  const sentence = write(one.params, units);
-  const worst = one.supplyCase === undefined ? '' : ` (Worst case: ${one.supplyCase}.)`;
-  const where = one.worlds === undefined ? '' : `If it is ${one.worlds.join(' or ')}: `;
+export function findingText(finding: Finding, units: Units = METRIC): string {
+  const write = SENTENCES[finding.code] as (params: unknown, units: Units) => string;
+  const sentence = write(finding.params, units);
+  const worst = finding.supplyCase === undefined ? '' : ` (Worst case: ${finding.supplyCase}.)`;
+  const where = finding.worlds === undefined ? '' : `If it is ${finding.worlds.join(' or ')}: `;
   return `${where}${sentence}${worst}`;
 }
