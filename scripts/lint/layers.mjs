@@ -26,6 +26,7 @@ export const order = [
   'core/safety',
   'core/identify',
   'core/house',
+  'core/explain',
   'core/circuit',
   'core/devices',
   'core/wiring',

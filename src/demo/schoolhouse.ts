@@ -149,8 +149,8 @@ const equipment: Equipment[] = [
     transformerVa: 40,
     fuseAmps: 3,
     others: [
-      { screw: screwIdFor('Y'), what: 'outdoor unit' },
-      { screw: screwIdFor('C'), what: 'outdoor unit' }
+      { screw: screwIdFor('Y'), what: 'outdoor unit', kind: 'outdoor-unit' },
+      { screw: screwIdFor('C'), what: 'outdoor unit', kind: 'outdoor-unit' }
     ],
     accessories: [{ kind: 'humidifier', ownRelay: 'unknown', note: '' }]
   },

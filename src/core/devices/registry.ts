@@ -11,6 +11,7 @@ import { dualFuelBoard } from './boards/dual-fuel';
 import { electricFurnaceBoard } from './boards/electric-furnace';
 import { furnaceBoard } from './boards/furnace';
 import { heatPumpBoard } from './boards/heat-pump';
+import { othersOn } from './boards/others';
 import { steamControl } from './boards/steam';
 import type { Fragment } from './elements';
 import { receiver } from './receiver';
@@ -49,7 +50,9 @@ export const DEVICE_MODELS: Models = {
   'new-thermostat': newThermostat,
   board: (device, { world }) => {
     const fragment = BOARD_MODELS[world.family]?.(device, world);
-    return fragment ? { ...fragment, elements: [...fragment.elements, ...tiesOf(device)] } : null;
+    return fragment
+      ? { ...fragment, elements: [...fragment.elements, ...othersOn(device), ...tiesOf(device)] }
+      : null;
   },
   'plug-in-transformer': ownTransformer,
   'added-transformer': ownTransformer,

@@ -182,6 +182,7 @@ const PART_NAMES: Readonly<Record<PartName, string>> = {
   transformer: 'the transformer',
   fuse: 'the fuse',
   'door-switch': 'the door switch',
+  lamp: 'lamp',
   'float-switch': 'the float switch',
   'low-water-cut-off': 'the low-water cut-off',
   coil: 'the coil',

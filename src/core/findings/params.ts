@@ -3,6 +3,7 @@
  * and VA. A code keeps its meaning for good, so that files and scripts can rely on it. One code with several cases tells them by `what`.
  */
 import type { Call } from '../trade/calls';
+import type { KindWithoutModel } from '../trade/machine-kinds';
 import type { EndSide, EndState, Family, LoadId } from '../trade/vocabulary';
 
 type None = Readonly<Record<string, never>>;
@@ -84,7 +85,15 @@ export interface SystemParams {
     readonly mark: string;
     readonly readings: readonly { readonly means: string; readonly decidedBy: string }[];
   };
-  'mark-not-explained': OfConductor & { readonly mark: string };
+  /** A wire landed at both ends whose job nobody can say: marks as printed, the machine by its name. */
+  'wire-not-explained': OfConductor & {
+    readonly riddle: 'far-mark' | 'near-mark' | 'ends-differ' | 'no-job' | 'third-wire';
+    readonly wall: string;
+    readonly far: string;
+    readonly machine: string;
+  };
+  /** A machine that is recognised and that no circuit is known for here. */
+  'machine-not-modelled': { readonly machine: string; readonly kind: KindWithoutModel };
   'ends-not-matched': { readonly count: number };
   'common-not-traced': { readonly spot: string; readonly machine: string };
   'common-traces-disagree': { readonly spots: readonly string[]; readonly machine: string };

@@ -2,12 +2,13 @@
 import { ref } from '../findings/refs';
 import type { Job, Thermostat } from '../job/schema';
 import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
-import { markClass } from '../trade/terminals';
+import { canonicalMark, markClass } from '../trade/terminals';
 import {
   landedMark,
   landedTerminal,
   markAt,
   meansAt,
+  terminalAt,
   wallThermostat,
   type Strand,
   type StrandEnd,
@@ -35,7 +36,12 @@ export function landedOnOneOf(
   end: StrandEnd,
   marks: readonly string[]
 ): boolean {
-  return meansAt(wiring, landedTerminal(strand[end])).some((mark) => marks.includes(mark));
+  const terminal = landedTerminal(strand[end]);
+  const means = meansAt(wiring, terminal);
+  if (means.length > 0) return means.some((mark) => marks.includes(mark));
+  // A print that means one thing or another is still seen there.
+  const screw = terminal === null ? undefined : terminalAt(wiring, terminal)?.screw;
+  return screw?.role === null && marks.includes(canonicalMark(screw.mark));
 }
 
 /** True once every recorded conductor's near end was looked at. */

@@ -1,5 +1,6 @@
 /** Edits of what was read: conductors, cables, links and screws, each as a step with a label that says in words what it did. */
 import { colourName, type ColourCode } from '../trade/colours';
+import type { OtherKind } from '../trade/machine-kinds';
 import { ROLE_NAMES } from '../trade/roles';
 import { usualMeanings } from '../trade/terminals';
 import { emptyCable, emptyConductor } from './create';
@@ -359,10 +360,15 @@ export function stateRole(job: Job, where: WhereId, id: ScrewId, role: ScrewStat
 }
 
 /** A conductor under a screw of a machine that is not the thermostat's. Throws on a text that is no mark. */
-export function addOtherLanding(job: Job, machine: EquipmentId, mark: string, what: string): Step {
+export function addOtherLanding(
+  job: Job,
+  machine: EquipmentId,
+  mark: string,
+  { what, kind = 'unknown' }: { readonly what: string; readonly kind?: OtherKind }
+): Step {
   const others = job.equipment.find((one) => one.id === machine)?.others ?? [];
   const { ref, steps, name } = screwByName(job, null, machine, mark);
   const label = `Left on ${name}`;
   const path: Path = ['equipment', { id: machine }, 'others'];
-  return batch(label, [...steps, setStep(job, path, [...others, { screw: ref.screw, what }], label)]);
+  return batch(label, [...steps, setStep(job, path, [...others, { screw: ref.screw, what, kind }], label)]);
 }

@@ -1,6 +1,7 @@
 /** What is recorded with the reading of both ends: photos and their pins, ends not matched yet, what shares a screw, the way to common. */
 import * as v from 'valibot';
 import { ColourCode } from '../trade/colours';
+import { OTHER_KINDS } from '../trade/machine-kinds';
 import { EndState } from '../trade/vocabulary';
 import {
   CableId,
@@ -69,7 +70,9 @@ export type FoundEnd = v.InferOutput<typeof FoundEnd>;
 /** A conductor under a screw of a machine that does not belong to the thermostat cable: it is left alone. */
 export const OtherLanding = v.strictObject({
   screw: ScrewId,
-  what: shortText
+  what: shortText,
+  /** What it is, as far as somebody knows: a relay and a lamp draw current, a float switch opens the wire. */
+  kind: v.optional(v.picklist(OTHER_KINDS, `one of ${OTHER_KINDS.join(', ')}`), 'unknown')
 });
 export type OtherLanding = v.InferOutput<typeof OtherLanding>;
 

@@ -146,6 +146,11 @@ export const MACHINE_KINDS = [
   'outdoor-unit',
   /** A module of the old thermostat that stands between its conductors and a board. */
   'old-adapter',
+  'three-wire-valve',
+  'hydro-air',
+  'fan-coil',
+  'oil-with-fan-centre',
+  'electric-heat-relay',
   'other',
   'unknown'
 ] as const;

@@ -152,7 +152,7 @@ describe('conductors under a screw that are not the thermostat’s', () => {
     const base = furnaceWithSpare();
     const machine = {
       ...base.job.equipment[0]!,
-      others: [{ screw: makeId('screw', 'c'), what: 'outdoor unit' }]
+      others: [{ screw: makeId('screw', 'c'), what: 'outdoor unit', kind: 'outdoor-unit' as const }]
     };
     const plan = planFor({ ...base.job, equipment: [machine] }, base.thermostat);
     const land = plan.moves.find((move) => move.action === 'land' && move.end === 'equipment');

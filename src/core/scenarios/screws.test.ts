@@ -107,7 +107,7 @@ describe('prints of the maker’s own', () => {
     });
     const common = plan.options.find((option) => option.method === 'existing-c');
     expect(common?.verdict).toBe('no');
-    expect(common?.findings.map((finding) => finding.code)).toContain('mark-not-explained');
+    expect(common?.findings.map((finding) => finding.code)).toContain('wire-not-explained');
   });
 });
 

@@ -2,6 +2,7 @@
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
+import { leavesAlone } from '../explain/explain';
 import { heatPump } from '../match/checks/heat-pump';
 import { prove } from '../proof/prove';
 import type { Proof, ProofInput, ProofNeighbour, Prover } from '../proof/types';
@@ -108,7 +109,17 @@ function offerOf(method: Method, variant: Variant | null, asked: SupplySituation
         ref.device(device.id)
       ])
     );
-  return finished(method.offer(asked, variant?.id ?? null), job);
+  return explained(finished(method.offer(asked, variant?.id ?? null), job), asked);
+}
+
+/** What cannot be explained is not touched: an offer that moves such a wire is none, whatever else speaks for it. */
+function explained(offer: Offer, { riddles, found }: SupplySituation): Offer {
+  const { after } = offer;
+  if (after === null) return offer;
+  const moved = riddles.filter(
+    (riddle) => riddle.finding.level === 'stop' && !leavesAlone(found, after, riddle.strand)
+  );
+  return moved.length === 0 ? offer : refused(...moved.map((riddle) => riddle.finding));
 }
 
 /** What holds of every way: planned transformers come along, and no bare end is left hanging. */
@@ -129,7 +140,10 @@ function left(method: Method, asked: SupplySituation): Offer {
   const because = asked.closed.flatMap((one) => one.because);
   return {
     ...offer,
-    findings: offer.findings.map((one) => ({ ...one, because: [...one.because, ...because] }))
+    findings: [
+      ...offer.findings.map((one) => ({ ...one, because: [...one.because, ...because] })),
+      ...asked.riddles.map((riddle): Finding => ({ ...riddle.finding, level: 'warn' }))
+    ]
   };
 }
 

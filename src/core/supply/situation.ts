@@ -8,10 +8,12 @@ import { identify, type Identification } from '../identify/identify';
 import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { LogEntry } from '../job/log-schema';
 import { thermostatFindings } from '../job/record-findings';
-import type { Job, Thermostat } from '../job/schema';
+import type { Equipment, Job, Thermostat } from '../job/schema';
+import { isWithoutModel } from '../trade/machine-kinds';
 import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
 import type { World } from '../devices/world';
+import { unexplained, type Unexplained } from '../explain/explain';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
@@ -38,6 +40,8 @@ export interface Situation {
   readonly worlds: readonly WeightedWorld[];
   /** The likeliest. */
   readonly world: World;
+  /** Wires that nobody can explain: what moves one of them is closed. */
+  readonly riddles: readonly Unexplained[];
   /** What closes every way; nothing where the gate is open. */
   readonly closed: readonly Finding[];
   /** What every way is subject to as long as it is not settled. */
@@ -63,6 +67,10 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
   const found = readIn(filled, worlds[0]?.world.family ?? null);
   const cleared = withoutOldAdapter(found);
   const { wiring: now, done, misfits } = nowOf(found, thermostat.log);
+  const riddles = unexplained(
+    recorded,
+    worlds.map(({ world }) => world)
+  );
   return {
     job,
     thermostat,
@@ -75,9 +83,14 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
     done,
     misfits,
     worlds,
+    riddles,
     world: worlds[0]?.world ?? UNKNOWN_WORLD,
     closed: gate(job, thermostat, identification, worlds),
-    conditions: [...sharedConditions(identification, worlds, recorded, assumed), ...cleared.findings]
+    conditions: [
+      ...sharedConditions(identification, worlds, recorded, assumed),
+      ...riddles.map((riddle) => riddle.finding).filter((asked) => asked.level !== 'stop'),
+      ...cleared.findings
+    ]
   };
 }
 
@@ -94,6 +107,7 @@ function gate(
     ...stopFindings(thermostat),
     ...machines.flatMap((machine) => traceOf(machine).findings),
     ...thermostatFindings(job, thermostat),
+    ...machines.flatMap(withoutModel),
     ...identification.findings
   ].filter((one) => one.level === 'stop');
   if (identification.family === 'unknown' || worlds.length === 0)
@@ -101,6 +115,14 @@ function gate(
   if (thermostat.conductors.length === 0)
     closed.push(finding('stop', 'end-not-read', { what: 'no-conductor' }, because));
   return closed;
+}
+
+/** A machine that is recognised and that nothing can be solved for. */
+function withoutModel(machine: Equipment): Finding[] {
+  const { id, name, kind } = machine;
+  return isWithoutModel(kind)
+    ? [finding('stop', 'machine-not-modelled', { machine: name, kind }, [ref.machine(id)])]
+    : [];
 }
 
 function sharedConditions(

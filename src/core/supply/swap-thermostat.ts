@@ -134,10 +134,8 @@ function placeFor(wiring: Wiring, strand: Strand, { device, world, twoSupplies }
   }
   const farMark = landedMark(wiring, strand.far);
   const farPrint = printedMark(wiring, far);
-  if (farMark === null) {
-    const fact = { conductor, mark: farPrint };
-    return { landing: COILED, finding: finding('stop', 'mark-not-explained', fact, because) };
-  }
+  // What nobody can explain is not drawn anywhere: an offer that moves it is refused.
+  if (farMark === null) return { landing: strand.near };
   const wallMark = landedMark(wiring, strand.near);
   const role = roleOf(farMark, world);
   const mark =

@@ -9,5 +9,6 @@ export type PartName =
   | 'contact'
   | 'electronics'
   | 'joint'
+  | 'lamp'
   | 'diode'
   | 'sense';

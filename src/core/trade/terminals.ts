@@ -119,6 +119,9 @@ const SPELLINGS: Readonly<Record<string, string>> = {
 const PRINTS: Readonly<Record<string, readonly string[]>> = {
   '24V': ['R'],
   '24VAC': ['R'],
+  '24V HOT': ['R'],
+  '24VAC(R)': ['R'],
+  'R/24V': ['R'],
   VR: ['R'],
   HOT: ['R'],
   TR: ['R'],
@@ -126,6 +129,8 @@ const PRINTS: Readonly<Record<string, readonly string[]>> = {
   '24V COM': ['C'],
   '24VCOM': ['C'],
   '24VAC(C)': ['C'],
+  '24VAC COM': ['C'],
+  'C/COM': ['C'],
   TH: ['W1'],
   TSTAT: ['W1'],
   H: ['W1'],
@@ -134,6 +139,8 @@ const PRINTS: Readonly<Record<string, readonly string[]>> = {
   'W/AUX': ['W1', 'AUX'],
   'W2/AUX': ['W2', 'AUX'],
   'AUX/W2': ['W2', 'AUX'],
+  'AUX/E': ['AUX', 'E'],
+  'E/AUX': ['AUX', 'E'],
   'Y/Y2': ['Y1', 'Y2'],
   'Y1/Y2': ['Y1', 'Y2'],
   F: ['G']
@@ -172,8 +179,8 @@ export function usualMeanings(printed: string): readonly string[] {
   return MARKS.has(mark) && !UNDECIDED.has(mark) ? [mark] : [];
 }
 
-/** Known prints that say nothing by themselves. */
-const UNDECIDED: ReadonlySet<string> = new Set(['GND']);
+/** Known prints that say nothing by themselves: whichever of their readings is likelier, nobody knows it until something decides. */
+const UNDECIDED: ReadonlySet<string> = new Set(['GND', 'B', 'X', 'X2', '4', '5', '6']);
 
 /**
  * A short name of a print for ids: `w1`, `o/b` as `ob`, `+` as `plus`, no print as `blank`. Spellings of one mark share it; other prints

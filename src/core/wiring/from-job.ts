@@ -173,7 +173,8 @@ function boardOf(job: Job, thermostat: Thermostat, machine: Equipment): Board {
     tracedCommon: trace.state === 'agreed' ? trace.spot : null,
     others: machine.others.map((one) => ({
       terminal: terminalOfScrew(machine.id, one.screw),
-      what: one.what
+      what: one.what,
+      kind: one.kind
     }))
   };
 }

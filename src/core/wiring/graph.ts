@@ -23,6 +23,7 @@ import type {
 import type { DeviceFacts } from '../job/device-facts';
 import type { Equipment, MachineKind } from '../job/schema';
 import { canonicalMark, markSlug, usualMeanings } from '../trade/terminals';
+import type { OtherKind } from '../trade/machine-kinds';
 import type { EndSide } from '../trade/vocabulary';
 
 type Out<T extends v.GenericSchema> = Readonly<v.InferOutput<T>>;
@@ -60,7 +61,11 @@ export interface Board {
   readonly machine: MachineKind;
   readonly accessories: Equipment['accessories'];
   /** Conductors under its screws that are not the thermostat's: they are left alone. */
-  readonly others: readonly { readonly terminal: TerminalId; readonly what: string }[];
+  readonly others: readonly {
+    readonly terminal: TerminalId;
+    readonly what: string;
+    readonly kind: OtherKind;
+  }[];
 }
 
 /** Everything but a machine's board can be put in and taken out. */

@@ -4,7 +4,7 @@
  * table, in that order; it may answer that nobody knows.
  */
 import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
-import { canonicalMark, MARK_READINGS, usualMeanings } from '../trade/terminals';
+import { canonicalMark, MARK_READINGS, usualMeanings, type MarkReading } from '../trade/terminals';
 import type { Family } from '../trade/vocabulary';
 import { landedTerminal, terminalAt, type Device, type Screw, type TerminalId, type Wiring } from './graph';
 
@@ -28,6 +28,13 @@ const heatPumps: ReadonlySet<Family> = new Set(['heat-pump', 'dual-fuel']);
 /** A second heat stage and auxiliary heat are told apart by the system, not by the other end. */
 export const BY_SYSTEM: ReadonlySet<string> = new Set(['W2']);
 
+/** Marks at the other end that decide for a reading, where those are more than its own. */
+const DECIDED_BY: Partial<Readonly<Record<MarkReading['id'], readonly string[]>>> = {
+  reversing: ['B', 'O', 'OB'],
+  hot: ['R', 'RH', 'RC'],
+  emergency: ['E', 'AUX', 'W2']
+};
+
 /** What a screw with this print means. */
 export function meaningOf(print: string, { stated, otherEnds, family }: MeaningClues): Meaning {
   if (stated !== null) {
@@ -36,8 +43,11 @@ export function meaningOf(print: string, { stated, otherEnds, family }: MeaningC
   }
   const mark = canonicalMark(print);
   const readings = BY_SYSTEM.has(mark) ? [] : (MARK_READINGS[mark] ?? []);
-  const byOther = readings.find((reading) => reading.mark !== null && otherEnds.includes(reading.mark));
-  if (byOther?.mark && byOther.mark !== mark) return { means: [byOther.mark], from: 'other-end' };
+  const byOther = readings.find((reading) =>
+    (DECIDED_BY[reading.id] ?? [reading.mark]).some((other) => other !== null && otherEnds.includes(other))
+  );
+  if (byOther?.mark && (byOther.mark !== mark || usualMeanings(print).length === 0))
+    return { means: [byOther.mark], from: 'other-end' };
   if (mark === 'B' && family !== null && heatPumps.has(family)) return { means: ['B'], from: 'family' };
   const usual = usualMeanings(print);
   return usual.length > 0 ? { means: usual, from: 'table' } : { means: [], from: 'nobody' };
@@ -67,9 +77,10 @@ const known = new WeakMap<Wiring, Map<Family | null, Wiring>>();
 
 function withMeanings(wiring: Wiring, family: Family | null): Wiring {
   const others = otherEndsOf(wiring);
+  const used = usedIn(wiring);
   let changed = false;
   const devices = wiring.devices.map((device) => {
-    const screws = contactPairs(
+    const read = contactPairs(
       device.screws.map((screw) => {
         const { means } = meaningOf(screw.mark, {
           stated: screw.role,
@@ -80,12 +91,40 @@ function withMeanings(wiring: Wiring, family: Family | null): Wiring {
         return means.length === 0 && screw.mark === '' && screw.role === null ? screw : { ...screw, means };
       })
     );
+    const screws = device.kind === 'board' ? aloneOnSecond(read, used, others) : read;
     const same = screws.every((screw, at) => screw.means.join() === device.screws[at]?.means.join());
     if (same) return device;
     changed = true;
     return { ...device, screws } as Device;
   });
   return changed ? { ...wiring, devices } : wiring;
+}
+
+/**
+ * A cooling wire that is on Y at the wall and on Y2 at a board whose Y1 nobody uses is the one cooling wire that there is: the unit starts on
+ * it, whatever the board calls it.
+ */
+function aloneOnSecond(
+  screws: readonly Screw[],
+  used: ReadonlySet<TerminalId>,
+  others: ReadonlyMap<TerminalId, readonly string[]>
+): readonly Screw[] {
+  const isUsed = (screw: Screw) => used.has(screw.id);
+  if (screws.some((screw) => screw.means.includes('Y1') && isUsed(screw))) return screws;
+  return screws.map((screw) =>
+    screw.means.length === 1 && screw.means[0] === 'Y2' && others.get(screw.id)?.includes('Y1')
+      ? { ...screw, means: ['Y1'] }
+      : screw
+  );
+}
+
+/** Screws that a wire or a link is on. */
+function usedIn(wiring: Wiring): Set<TerminalId> {
+  const ends = wiring.strands.flatMap((strand) => [landedTerminal(strand.near), landedTerminal(strand.far)]);
+  return new Set([
+    ...ends.filter((end) => end !== null),
+    ...wiring.links.flatMap((link) => [link.a, link.b])
+  ]);
 }
 
 /** Two screws that both say T (or TT) are the two sides of one contact. */

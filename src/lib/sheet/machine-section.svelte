@@ -3,6 +3,7 @@
   import { SHORT_TEXT } from '$core/job/primitives';
   import { boundsOf } from '$core/job/bounds';
   import { addOtherLanding } from '$core/job/edits';
+  import { OTHER_KINDS, OTHER_KIND_NAMES, type OtherKind } from '$core/trade/machine-kinds';
   import { LIMITS } from '$core/job/limits';
   import { Equipment } from '$core/job/schema';
   import { readScrewName, screwName } from '$core/job/screws';
@@ -24,6 +25,7 @@
   const trace = $derived(traceOf(machine));
   let otherMark = $state('');
   let otherWhat = $state('');
+  let otherKind: OtherKind = $state('unknown');
   let way = $state<TraceWay>('followed');
   let spot = $state('');
   const step = $derived(TRACE_STEPS.find((one) => one.way === way));
@@ -38,7 +40,12 @@
   function addOther(event: SubmitEvent): void {
     event.preventDefault();
     if (!readScrewName(otherMark) || machine.others.length >= LIMITS['conductors of others'].most) return;
-    place.session.edit(addOtherLanding(place.job, machine.id, otherMark, otherWhat.trim().slice(0, 120)));
+    place.session.edit(
+      addOtherLanding(place.job, machine.id, otherMark, {
+        what: otherWhat.trim().slice(0, 120),
+        kind: otherKind
+      })
+    );
     otherMark = '';
     otherWhat = '';
   }
@@ -96,7 +103,10 @@
     {#each machine.others as other, at (at)}
       <li class="flex items-center justify-between gap-2">
         <span
-          ><b>{screwName(machine.screws, other.screw)}</b>: {other.what || 'another conductor'}, leave</span
+          ><b>{screwName(machine.screws, other.screw)}</b>: {other.what || 'another wire'}{other.kind ===
+          'unknown'
+            ? ''
+            : ` (${OTHER_KIND_NAMES[other.kind]})`}, leave</span
         >
         <button
           type="button"
@@ -130,6 +140,11 @@
         placeholder="outdoor unit"
         bind:value={otherWhat}
       /></label
+    >
+    <label class="flex flex-1 basis-40 flex-col gap-1 text-sm"
+      >What it is <select class="select w-full" bind:value={otherKind}>
+        {#each OTHER_KINDS as kind (kind)}<option value={kind}>{OTHER_KIND_NAMES[kind]}</option>{/each}
+      </select></label
     >
     <button class="btn btn-outline" disabled={!readScrewName(otherMark)}>Add</button>
   </form>

@@ -4,7 +4,14 @@
   import { LIMITS } from '$core/job/limits';
   import { addMachine, machineIsUsed, removeMachine, shareMachine } from '$core/job/machines';
   import type { EquipmentId } from '$core/job/ids';
-  import { Equipment, ACCESSORY_KINDS, FUELS, MACHINE_KINDS, type Accessory } from '$core/job/schema';
+  import {
+    Equipment,
+    ACCESSORY_KINDS,
+    FUELS,
+    MACHINE_KINDS,
+    type Accessory,
+    type MachineKind
+  } from '$core/job/schema';
   import ChoiceField from '../fields/choice-field.svelte';
   import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
@@ -14,7 +21,7 @@
   import { YES_NO } from './words';
 
   const place = getPlace();
-  const kinds = {
+  const kinds: Readonly<Record<MachineKind, string>> = {
     unknown: 'not known',
     furnace: 'furnace',
     'air-handler': 'air handler',
@@ -23,6 +30,11 @@
     'zone-panel': 'panel of zone valves, or not known which',
     'zone-pump-panel': 'panel of zone pumps',
     'old-adapter': 'adapter of the old thermostat, in line',
+    'three-wire-valve': 'zone valve with three wires (one opens, one closes)',
+    'hydro-air': 'air handler heated by a boiler’s water',
+    'fan-coil': 'steam or water with a fan',
+    'oil-with-fan-centre': 'oil burner with T1 T2, and a fan centre beside it',
+    'electric-heat-relay': 'electric heat on a 24 V relay',
     'outdoor-unit': 'outdoor unit',
     other: 'something else'
   };

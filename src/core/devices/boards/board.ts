@@ -98,11 +98,25 @@ export function coilScrew(board: Board, mark: string): Screw | undefined {
 }
 
 /** A coil between the mark and common, or none when the board has no such terminal. */
-export function coilOn(board: Board, mark: string, facts: CoilFacts): Coil[] {
+export function coilOn(board: Board, mark: string, facts: CoilFacts): (Coil | Resistor)[] {
   const screw = coilScrew(board, mark);
   if (!screw) return [];
   const part: PartOf = { device: board.id, part: 'coil', mark };
-  return [coilBetween(coilId(board, mark), part, [screw.id, commonNode(board)], facts)];
+  const floated = board.others.some(({ kind, terminal }) => kind === 'float-switch' && terminal === screw.id);
+  if (!floated) return [coilBetween(coilId(board, mark), part, [screw.id, commonNode(board)], facts)];
+  const behind = `${board.id}:behind-float-${mark}`;
+  return [
+    {
+      kind: 'resistor',
+      of: 'joint',
+      id: `${board.id}:float-switch-${mark}`,
+      a: screw.id,
+      b: behind,
+      ohms: CONTACT_OHMS,
+      part: { device: board.id, part: 'float-switch', mark }
+    },
+    coilBetween(coilId(board, mark), part, [behind, commonNode(board)], facts)
+  ];
 }
 
 export function coilId(board: Board, mark: string): string {

@@ -6,13 +6,21 @@ import type { Board } from '../../wiring/graph';
 
 const withDoor: ReadonlySet<Board['machine']> = new Set(['furnace', 'air-handler']);
 
+const HOT: ReadonlySet<string> = new Set(['R', 'RH', 'RC']);
+
 export interface FeedSwitches {
   readonly beforeFuse: boolean;
   readonly afterFuse: boolean;
 }
 
 export function switchesInFeed(board: Board): FeedSwitches {
-  const pumped = board.accessories.some((accessory) => accessory.kind === 'condensate-pump');
+  const pumped =
+    board.accessories.some((accessory) => accessory.kind === 'condensate-pump') ||
+    board.others.some(
+      ({ kind, terminal }) =>
+        kind === 'float-switch' &&
+        board.screws.some((screw) => screw.id === terminal && HOT.has(screw.means[0] ?? ''))
+    );
   return {
     beforeFuse: withDoor.has(board.machine),
     afterFuse: pumped

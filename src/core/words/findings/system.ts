@@ -1,3 +1,4 @@
+import { WITHOUT_MODEL } from '../../trade/machine-kinds';
 import type { SystemParams } from '../../findings/params';
 import { FAMILY_NAMES, type Family } from '../../trade/vocabulary';
 import { percent, plural } from '../text';
@@ -59,8 +60,22 @@ export const SYSTEM: Sentences<SystemParams> = {
     `You say “${FAMILY_NAMES[stated]}”. What is recorded speaks for “${FAMILY_NAMES[evident]}” (${percent(probability)}). Your word is taken; make sure of it at the machine’s plate.`,
   'mark-ambiguous': ({ conductor, mark, readings }) =>
     `The ${conductor} wire is on ${mark}, which may be: ${readings.map(({ means, decidedBy }) => `${means} (if ${decidedBy})`).join('; or ')}. Read its other end before you go on it.`,
-  'mark-not-explained': ({ conductor, mark }) =>
-    `Nobody knows what ${mark} at the equipment is for, and the ${conductor} wire is on it at both ends: it does something. Look in the diagram inside the door what ${mark} is, and say so at the terminal.`,
+  'wire-not-explained': ({ riddle, conductor, wall, far, machine }) => {
+    switch (riddle) {
+      case 'far-mark':
+        return `Nobody knows what ${far} at the ${machine} is, and the ${conductor} wire is landed on it: it does something. Look up ${far} in the diagram inside the door and say at that terminal what it means. Until then this wire stays where it is.`;
+      case 'near-mark':
+        return `Nobody knows what ${wall} on the old plate is. The ${conductor} wire on it ends on ${far} at the ${machine}, so it is taken for that. Check that it is the same wire at both ends.`;
+      case 'ends-differ':
+        return `The ${conductor} wire is on ${wall} at the wall and on ${far} at the ${machine}, and the two do not fit. With the power off, measure it from end to end: is it one and the same wire? Until that is recorded it stays where it is.`;
+      case 'third-wire':
+        return `The ${conductor} wire on ${far} is a third wire on a machine that heats with two. On old three-wire valves and boilers it closes what the other wire opens, and a thermostat with one heat contact cannot work it: that takes a changeover relay, or a valve of today’s kind. Follow it and say at the terminal what ${far} means; until then it stays where it is.`;
+      case 'no-job':
+        return `Nothing in such a machine is known to use ${far}, where the ${conductor} wire is landed. Follow the wire, or look up ${far} in the diagram inside the door, and say at the terminal what it means. Until then it stays where it is.`;
+    }
+  },
+  'machine-not-modelled': ({ machine, kind }) =>
+    `What ${machine} does between its terminals is not known here, so no way can be proven for it. It takes: ${WITHOUT_MODEL[kind]}. Keep the old thermostat, or have a heating technician plan it.`,
   'ends-not-matched': ({ count }) =>
     `${count} ${plural(count, 'end', 'ends')} found at the equipment ${plural(count, 'is', 'are')} not matched with the wall yet: no plan uses ${plural(count, 'it', 'them')}.`,
   'common-not-traced': ({ spot, machine }) =>
