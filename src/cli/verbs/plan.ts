@@ -54,6 +54,7 @@ function pageOf(thermostat: Thermostat, made: Plan): string {
   const { identification } = made;
   return [
     `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percentText(identification.probability)}), ${deviceName(made.device)}`,
+    ...(made.today.length > 0 ? ['Wrong already:', ...findingLines(made.today, '  ')] : []),
     `Recommended: ${made.recommended}`,
     '',
     ...made.options.flatMap(optionLines),

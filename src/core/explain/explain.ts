@@ -148,6 +148,7 @@ export function leavesAlone(before: Wiring, after: Wiring, id: string): boolean 
   if (!was || !is) return false;
   return STRAND_ENDS.every((end) => {
     const terminal = landedTerminal(is[end]);
-    return terminal === landedTerminal(was[end]) && (terminal === null || terminalAt(after, terminal));
+    if (terminal !== landedTerminal(was[end])) return false;
+    return terminal === null || !terminalAt(before, terminal) || terminalAt(after, terminal) !== undefined;
   });
 }

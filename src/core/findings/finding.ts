@@ -13,6 +13,8 @@ export interface Qualified {
   /** What the house is in the worlds in which it holds; absent where it holds in all. */
   readonly worlds?: readonly string[];
   readonly supplyCase?: string;
+  /** Said of the house as it is, before anything is done. */
+  readonly today?: true;
 }
 
 export interface FindingOf<C extends FindingCode> extends Qualified {
@@ -40,7 +42,13 @@ export function finding<C extends FindingCode>(
 
 /** The same for what says the same of the same things: the code with its parameters, whatever it rests on. */
 export function factKey(one: Finding): string {
-  return JSON.stringify([one.code, one.params, one.worlds ?? null, one.supplyCase ?? null]);
+  return JSON.stringify([
+    one.code,
+    one.params,
+    one.worlds ?? null,
+    one.supplyCase ?? null,
+    one.today ?? null
+  ]);
 }
 
 /** The same for what concerns the same things, whatever the call that shows it. */

@@ -228,6 +228,21 @@ export interface MethodParams {
   'radio-must-reach': None;
   'cable-too-few': { readonly conductors: number; readonly used: number };
   'old-adapter-in-line': Named;
+  /** Something that is wrong today and is put right with the work. */
+  repair:
+    | (OfConductor & { readonly what: 'land-loose-end'; readonly mark: string; readonly machine: string })
+    | (OfConductor & {
+        readonly what: 'move-wrong-end';
+        readonly wall: string;
+        readonly from: string;
+        readonly to: string;
+      })
+    | { readonly what: 'add-y-g-link' | 'remove-y-g-link' | 'restore-fan'; readonly machine: string }
+    | { readonly what: 'part-supplies'; readonly a: string; readonly b: string; readonly end: EndSide }
+    | (OfConductor & { readonly what: 'replace-broken'; readonly spare: string })
+    | (Named & { readonly what: 'remove-old-supply' });
+  /** To leave it as it is means to leave it being harmed. */
+  'leaving-it-harms': { readonly repaired: boolean };
   'transformer-exchange': {
     readonly machine: string;
     /** VA; null where nobody has read it. */
@@ -242,7 +257,9 @@ export interface ProofParams {
   'thermostat-unfed': { readonly calls: readonly Call[]; readonly volts: number | null };
   'thermostat-overfed': { readonly call: Call; readonly volts: number };
   'function-lost': { readonly call: Call; readonly loads: readonly LoadId[] };
+  /** Dead as it is, and dead afterwards. */
   'dead-before': { readonly call: Call; readonly loads: readonly LoadId[] };
+  'made-to-work': { readonly call: Call; readonly loads: readonly LoadId[] };
   'load-runs-uncalled': { readonly call: Call; readonly loads: readonly LoadId[] };
   'compressor-without-blower': { readonly call: Call };
   'strips-without-blower': { readonly call: Call };

@@ -83,6 +83,7 @@ export function planReport(plan: Plan) {
     assumedModel: plan.assumedDevice,
     family: plan.identification.family,
     probability: plan.identification.probability,
+    today: plan.today.map(findingReport),
     recommended: plan.recommended,
     method: plan.taken,
     options: plan.options.map((option) => ({

@@ -57,6 +57,10 @@ function formerly(loss: Loss): string {
   return words[loss.what] ?? lossText(loss);
 }
 
+function isOwnLink({ action, what }: { readonly action: string; readonly what: string }): boolean {
+  return (action === 'unlink' && what.endsWith('-clip')) || (action === 'link' && what.startsWith('de-'));
+}
+
 function opened(name: string) {
   const read = readJob(readFileSync(`${DIR}/${name}`, 'utf8'));
   if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.faults)}`);
@@ -105,7 +109,10 @@ describe('a file of version 1', () => {
       const plan = planFor(job, thermostat);
       return {
         loses: plan.options.map((option) => option.loses.map(formerly)),
-        moves: plan.moves.map((move) => ({ key: moveKey(move), place: move.place, text: move.text }))
+        // Since then, what becomes of the thermostat's own link is a line of its own where it comes out or is set inside.
+        moves: plan.moves
+          .filter((move) => !isOwnLink(move))
+          .map((move) => ({ key: moveKey(move), place: move.place, text: move.text }))
       };
     });
     const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({

@@ -105,6 +105,7 @@ export const ODD_HOUSES = {
   'jumper twice': () => odd({ sketch: { links: ['wall R C', 'wall R C'] } }),
   'mark that nobody explains': () =>
     odd({ sketch: { strands: [...sketch.strands, 'OG QX QX'], board: [...sketch.board!, 'QX'] } }),
+  'air handler on the boiler’s water': () => odd({ machine: { kind: 'hydro-air' } }),
   mercury: () => odd({ place: { mercury: 'yes' } }),
   'no connection': () => odd({ survey: { internet: 'none' } }),
   'proven off yesterday': () => odd({ place: { off: off('meter', '2026-03-01T01:00:00.000Z') } }),

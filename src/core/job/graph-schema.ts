@@ -132,8 +132,20 @@ export const GraphChange = v.variant('kind', [
   }),
   v.strictObject({ kind: v.literal('link-on'), link: GraphLink }),
   v.strictObject({ kind: v.literal('link-off'), link: GraphLink }),
-  v.strictObject({ kind: v.literal('device-on'), device: SmallDevice, place: GraphPlace }),
-  v.strictObject({ kind: v.literal('device-off'), device: SmallDevice, place: GraphPlace }),
+  v.strictObject({
+    kind: v.literal('device-on'),
+    device: SmallDevice,
+    place: GraphPlace,
+    /** The link that is in it, and comes or goes with it. */
+    brings: v.exactOptional(GraphLink)
+  }),
+  v.strictObject({
+    kind: v.literal('device-off'),
+    device: SmallDevice,
+    place: GraphPlace,
+    /** The link that is in it, and comes or goes with it. */
+    brings: v.exactOptional(GraphLink)
+  }),
   v.strictObject({
     /** The transformer of a machine is exchanged: its size before and after, VA; null where nobody has read it. */
     kind: v.literal('transformer'),

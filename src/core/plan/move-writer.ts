@@ -15,6 +15,7 @@ import {
   type Wiring
 } from '../wiring/graph';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
+import { ownLink } from '../wiring/own-link';
 import type { Action } from '../job/log-schema';
 import type { Draft, OtherSupply } from './move-types';
 
@@ -200,6 +201,49 @@ export class MoveWriter {
           : `Take out the link between ${a} and ${b}.`,
       change
     };
+  }
+
+  /** What becomes of the link that a thermostat comes with, before its head goes on: out, cut, left in, or set inside. */
+  linksInBox(after: Wiring, out: readonly LinkChange[]): Draft[] {
+    return after.devices.flatMap((device) => this.linkInBox(device, out));
+  }
+
+  private linkInBox(device: Device, out: readonly LinkChange[]): Draft[] {
+    if (device.kind !== 'new-thermostat') return [];
+    const own = ownLink(device);
+    const { rails } = device.facts;
+    if (own === null)
+      return rails === 'joined-inside'
+        ? [
+            this.said(
+              device,
+              'RH and RC are joined inside it: in its set-up, say that there is one transformer.'
+            )
+          ]
+        : [];
+    const [a, b] = [printedMark(this.wiring, own.a), printedMark(this.wiring, own.b)];
+    const leaving = out.find((change) => change.link.id === own.id);
+    const stays = this.wiring.links.some((link) => link.id === own.id);
+    if (!leaving && !stays) return [];
+    if (!leaving)
+      return [
+        {
+          ...this.said(device, `See that the clip joins ${a} and ${b}.`),
+          what: own.id,
+          to: `${own.a}–${own.b}`
+        }
+      ];
+    const text =
+      rails === 'link-to-be-cut'
+        ? `Cut the piece that joins ${a} and ${b} of the ${device.name}, before its head goes on: two supplies must not meet there. It cannot be put back.`
+        : `Take the jumper between ${a} and ${b} out of the ${device.name}, before its head goes on: two supplies must not meet there.`;
+    return [{ ...this.link(leaving), text }];
+  }
+
+  /** Something to see to on a device that changes no wiring. */
+  private said(device: Device, text: string): Draft {
+    const place = this.standing(device.at);
+    return { ...place, action: 'link', what: device.id, from: '', to: '', text, change: null };
   }
 
   transformer(change: TransformerChange): Draft {

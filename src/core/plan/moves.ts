@@ -5,6 +5,7 @@
 import type { Act, LogEntry } from '../job/log-schema';
 import { applyChange, difference, fits, type Change } from '../wiring/difference';
 import type { Wiring } from '../wiring/graph';
+import { ownLink } from '../wiring/own-link';
 import {
   MoveWriter,
   type CableChange,
@@ -46,6 +47,8 @@ function madeAlready(done: readonly LogEntry[]): ReadonlySet<string> {
   const made = new Set<string>();
   const opposite = { 'power-off': 'power-on', 'power-on': 'power-off' } as const;
   for (const { act, change } of done) {
+    // What is left in, or set inside, is seen to once.
+    if (act.action === 'link') made.add(moveKey(act));
     if (change !== null) continue;
     made.add(moveKey(act));
     if (act.action === 'power-off' || act.action === 'power-on')
@@ -83,7 +86,7 @@ function listOf(
     ...others.map((one) => draft.otherSupply(one, 'power-off')),
     ...draft.powerOff(before),
     ...atEquipment(sorted, draft),
-    ...atWall(sorted, draft),
+    ...atWall(sorted, after, draft),
     ...draft.powerOn(after),
     ...others.map((one) => draft.otherSupply(one, 'power-on'))
   ];
@@ -156,6 +159,8 @@ interface Sorted {
   readonly leaving: readonly EndChange[];
   readonly coming: readonly EndChange[];
   links(kind: LinkChange['kind'], spot: Spot): readonly LinkChange[];
+  /** Links that a device coming on has in it, and that come out. */
+  readonly ownLinks: readonly LinkChange[];
   devices(kind: DeviceChange['kind'], spot: Spot): readonly DeviceChange[];
   readonly cables: readonly CableChange[];
 }
@@ -164,6 +169,7 @@ function sortChanges(changes: readonly Change[], before: Wiring, after: Wiring, 
   const ends = changes.filter((change): change is EndChange => change.kind === 'end');
   const [was, is] = [before, after].map(({ strands }) => new Set(strands.map((strand) => strand.id)));
   const stays = (id: string) => was?.has(id) === true && is?.has(id) === true;
+  const own = new Set(after.devices.flatMap((device) => ownLink(device)?.id ?? []));
   const isCable = (change: Change): change is CableChange =>
     change.kind === 'cable-in' || change.kind === 'cable-out';
   return {
@@ -173,8 +179,12 @@ function sortChanges(changes: readonly Change[], before: Wiring, after: Wiring, 
     coming: ends.filter((end) => was?.has(end.strand) !== true),
     links: (kind, spot) =>
       changes.filter(
-        (change): change is LinkChange => change.kind === kind && draft.spotAt(change.link.at) === spot
+        (change): change is LinkChange =>
+          change.kind === kind && draft.spotAt(change.link.at) === spot && !own.has(change.link.id)
       ),
+    ownLinks: changes.filter(
+      (change): change is LinkChange => change.kind === 'link-off' && own.has(change.link.id)
+    ),
     devices: (kind, spot) =>
       changes.filter(
         (change): change is DeviceChange => change.kind === kind && draft.spotAt(change.device.at) === spot
@@ -206,7 +216,7 @@ function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
 }
 
 /** The wall, with what a new cable or a supply in an outlet brings along. */
-function atWall(sorted: Sorted, draft: MoveWriter): Draft[] {
+function atWall(sorted: Sorted, after: Wiring, draft: MoveWriter): Draft[] {
   const comingAt = (spot: Spot) => sorted.coming.filter((change) => draft.spotOfEnd(change) === spot);
   const leavingFrom = (spot: Spot) => sorted.leaving.filter((change) => draft.spotOfEnd(change) === spot);
   return [
@@ -218,6 +228,7 @@ function atWall(sorted: Sorted, draft: MoveWriter): Draft[] {
     ...sorted.cables.map((cable) => draft.cable(cable)),
     ...comingAt('equipment').flatMap((change) => draft.landOnly(change)),
     ...sorted.devices('device-on', 'wall').map((device) => draft.device(device)),
+    ...draft.linksInBox(after, sorted.ownLinks),
     ...sorted.links('link-on', 'wall').map((link) => draft.link(link)),
     ...sorted.kept('wall').flatMap((change) => draft.landOnly(change)),
     ...comingAt('wall').flatMap((change) => draft.landOnly(change)),

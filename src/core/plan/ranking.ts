@@ -103,7 +103,7 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
       title,
       verdict,
       standing: stands,
-      functionsLost: findings.filter((finding) => finding.code === 'function-lost').length,
+      functionsLost: findings.filter(({ code }) => code === 'function-lost' || code === 'dead-before').length,
       minutes: minutesBand.usual,
       cost: costBand.usual,
       shows: parts.some((part) => part.id === 'raceway')

@@ -36,7 +36,9 @@ export function toolsFor(draft: Draft, wiring: Wiring): readonly string[] {
   }
 }
 
+/** What is put in or taken out without a wire; a link that is only seen to is in the device. */
 function isClip({ change }: Draft): boolean {
+  if (change === null) return true;
   return change?.kind === 'link-on' || change?.kind === 'link-off' ? change.link.kind !== 'wire' : false;
 }
 
@@ -52,7 +54,7 @@ function toolsToMount({ change, what }: Draft, wiring: Wiring): readonly string[
 /** Straight, no nick, and no bare copper outside the terminal: so much comes off where an end is landed. */
 export function stripFor(draft: Draft): string | null {
   const { action } = draft;
-  if (isClip(draft)) return null;
+  if (action === 'link' && isClip(draft)) return null;
   return action === 'land' || action === 'link' || action === 'splice' ? '6 to 10 mm (1/4 to 3/8 in)' : null;
 }
 

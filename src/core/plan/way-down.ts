@@ -3,6 +3,7 @@
  * Each step takes what the one before it made.
  */
 import type { CallResult } from '../circuit/simulate';
+import type { Finding } from '../findings/finding';
 import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
 import type { LogEntry } from '../job/log-schema';
@@ -23,6 +24,8 @@ export interface Plan {
   /** True when no device was chosen and the usual needs of a connected thermostat stand in. */
   readonly assumedDevice: boolean;
   readonly identification: Identification;
+  /** What is wrong with the house as it is; the worst first. */
+  readonly today: readonly Finding[];
   readonly recommended: MethodId;
   /** The option that `moves`, `parts` and the rows belong to: the one asked for, else the recommended. */
   readonly taken: MethodId;
@@ -91,6 +94,7 @@ function planOf(
     device,
     assumedDevice: device.id === ANY_CONNECTED.id,
     identification: situation.identification,
+    today: situation.today,
     recommended: recommended.method,
     taken: taken.method,
     options,

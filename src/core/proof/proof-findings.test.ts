@@ -144,14 +144,21 @@ describe('a row of the proof', () => {
     expect(said({ call: 'fan', before: ['blower'], lost: ['blower'] })).toMatchObject([{ level: 'warn' }]);
   });
 
-  it('says what does not run today, and what would run uncalled', () => {
-    expect(said({ before: [] })).toMatchObject([
+  it('says what does not run today, whether that is mended, and what would run uncalled', () => {
+    expect(said({ before: [], after: [] })).toMatchObject([
       { code: 'dead-before', level: 'warn', params: { loads: expect.arrayContaining(['burner']) as unknown } }
+    ]);
+    expect(said({ before: [] })).toMatchObject([
+      {
+        code: 'made-to-work',
+        level: 'note',
+        params: { loads: expect.arrayContaining(['burner']) as unknown }
+      }
     ]);
     expect(said({ gained: ['compressor'] })).toEqual([
       { code: 'load-runs-uncalled', level: 'stop', params: { call: 'heat1', loads: ['compressor'] }, because }
     ]);
-    expect(said({ gained: ['burner'], before: ['blower'] }).map((one) => one.code)).toEqual(['dead-before']);
+    expect(said({ gained: ['burner'], before: ['blower'] }).map((one) => one.code)).toEqual(['made-to-work']);
   });
 
   it('says what the thermostat gets where that is too little, nothing or too much', () => {

@@ -87,9 +87,10 @@ export function rowFindings(
     found.push(finding(level, 'function-lost', { call, loads: row.lost }, because));
   }
   const dead = expected.filter((load) => !row.before.includes(load));
-  if (dead.length > 0) {
-    found.push(finding('warn', 'dead-before', { call, loads: dead }, because));
-  }
+  const stays = dead.filter((load) => !row.after.includes(load));
+  if (stays.length > 0) found.push(finding('warn', 'dead-before', { call, loads: stays }, because));
+  const works = dead.filter((load) => row.after.includes(load));
+  if (works.length > 0) found.push(finding('note', 'made-to-work', { call, loads: works }, because));
   const uncalled = row.gained.filter((load) => !expected.includes(load));
   if (uncalled.length > 0) {
     found.push(finding('stop', 'load-runs-uncalled', { call, loads: uncalled }, because));

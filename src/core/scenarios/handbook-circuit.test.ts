@@ -6,7 +6,8 @@ import { PLAIN_CASE, supplyCases, type SupplyCase, type World } from '../devices
 import { findDevice } from '../match/catalogue';
 import { atLimits } from '../proof/limits';
 import { planFor } from '../plan/plan';
-import { newThermostatDevice, clipOf } from '../supply/swap-thermostat';
+import { newThermostatDevice } from '../supply/swap-thermostat';
+import { linkInBox } from '../wiring/own-link';
 import type { Call } from '../trade/calls';
 import {
   terminalId,
@@ -56,7 +57,7 @@ const on = (mark: string) => terminalId(board.id, mark);
 
 function wired(
   ends: Record<string, [wall: string | null, equipment: string | null]>,
-  links: readonly WireLink[] = [clipOf(device, 'wall')!]
+  links: readonly WireLink[] = [linkInBox(device, 'wall')!]
 ): Wiring {
   return wiringFrom({
     devices: [newThermostatDevice(device, 'wall', 'th-1'), board],
@@ -121,7 +122,7 @@ describe('G turned into C', () => {
   });
 
   it('runs both with the link, at 25.75 V, and leaves heating unchanged', () => {
-    const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [clipOf(device, 'wall')!, yToG]);
+    const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [linkInBox(device, 'wall')!, yToG]);
     expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
     const cooling = solve(wiring, 'cool1');
     for (const load of cooling.loads.filter((one) => one.energised)) expect(load.volts).toBeCloseTo(25.75, 1);
@@ -165,7 +166,7 @@ describe('a plug-in supply on RC and C', () => {
   });
 
   it('with the link left in, joins the two supplies: nothing flows unless they are bonded, and then a fuse opens at opposite polarity', () => {
-    const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
+    const tied: Wiring = { ...wiring, links: [linkInBox(device, 'wall')!] };
     expect(solve(tied, 'idle').tied).toHaveLength(1);
     const [plain, , , worst] = supplyCases(2).map((supplyCase) => solve(tied, 'idle', supplyCase));
     expect(plain?.supplies.some((supply) => supply.fuseOpen || supply.amps > 1)).toBe(false);
@@ -173,7 +174,7 @@ describe('a plug-in supply on RC and C', () => {
   });
 
   it('is looked at in the corners of all tolerances in every case that differs, and once where none does', () => {
-    const tied: Wiring = { ...wiring, links: [clipOf(device, 'wall')!] };
+    const tied: Wiring = { ...wiring, links: [linkInBox(device, 'wall')!] };
     const corners = (wiring: Wiring) => {
       const cases = supplyCases(2).map((supplyCase) => solve(wiring, 'idle', supplyCase));
       const nominal = { world, call: 'idle', was: cases[0]!, cases, crowd: null } as const;
@@ -193,7 +194,12 @@ describe('a conductor landed at the wall and loose at the equipment', () => {
     );
     const thermostat = { ...house.thermostat, conductors };
     const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });
+    expect(plan.today.map((finding) => finding.code)).toContain('dead-before');
+    // The machine has that screw, free: the end is landed there with the work, and the call works.
     const option = plan.options.find((one) => one.method === 'existing-c');
-    expect(option?.findings.map((finding) => finding.code)).toContain('dead-before');
+    expect(option?.findings.map((finding) => finding.code)).toEqual(
+      expect.arrayContaining(['repair', 'made-to-work'])
+    );
+    expect(option?.findings.map((finding) => finding.code)).not.toContain('dead-before');
   });
 });

@@ -98,7 +98,8 @@ interface CircuitCheck {
 
 /** The check of an option's circuit, made once for all situations that have the same one. */
 function circuitCheck(option: PlannedOption, after: Wiring, { device }: Situation, memory: SweepMemory) {
-  const needs = device.supply === 'common-required' && option.method !== 'no-c-needed';
+  const needs =
+    device.supply === 'common-required' && option.method !== 'no-c-needed' && option.method !== 'none';
   const declared = option.findings
     .filter((finding) => finding.code === 'function-lost')
     .map((finding) => callsIn(finding.because).join());

@@ -60,7 +60,7 @@ export function offersIn(situation: Situation, device: DeviceFacts): Offered[] {
   const asked: SupplySituation = { ...situation, device };
   const { closed } = situation;
   return METHODS.flatMap((method): Offered[] => {
-    if (method.standing === 'left') return [{ method, variant: null, offer: left(method, asked) }];
+    if (method.standing === 'left') return leftOffers(method, asked);
     const variants = closed.length > 0 ? [] : (method.variants?.(asked) ?? []);
     const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
     return all.map((variant) => ({ method, variant, offer: offerOf(method, variant, asked) }));
@@ -86,16 +86,22 @@ export function provenOptions(
   ];
   return offers.map(({ method, variant, offer }) => {
     const { after } = offer;
-    if (after === null || method.standing === 'left')
+    if (after === null || after === situation.found)
       return assemble({ method, variant, offer }, situation, null);
+    const left = method.standing === 'left';
     const proof = prover({
       before: situation.found,
       after,
       worlds: situation.worlds,
-      needsSupply: needsSupply(method, device),
+      needsSupply: left ? 'never' : needsSupply(method, device),
       neighbours
     });
-    const findings = [...offer.findings, ...conditions, ...proof.findings, ...proof.complaints];
+    const findings = [
+      ...offer.findings,
+      ...(left ? [] : conditions),
+      ...proof.findings,
+      ...(left ? [] : proof.complaints)
+    ];
     return assemble({ method, variant, offer: { ...offer, findings } }, situation, proof);
   });
 }
@@ -134,9 +140,16 @@ function finished(offer: Offer, job: SupplySituation['job']): Offer {
   return withExchange({ ...offer, after: { ...offer.after, strands } }, job);
 }
 
-/** To leave everything alone is open always; what closes the other ways is why. */
-function left(method: Method, asked: SupplySituation): Offer {
-  const offer = method.offer(asked, null);
+/** To leave everything alone is open always, as is to make the repairs alone. */
+function leftOffers(method: Method, asked: SupplySituation): Offered[] {
+  const variants = asked.closed.length > 0 ? [] : (method.variants?.(asked) ?? []);
+  const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
+  return all.map((variant) => ({ method, variant, offer: left(method, variant, asked) }));
+}
+
+/** What closes the other ways is why everything is left alone. */
+function left(method: Method, variant: Variant | null, asked: SupplySituation): Offer {
+  const offer = explained(method.offer(asked, variant?.id ?? null), asked);
   const because = asked.closed.flatMap((one) => one.because);
   return {
     ...offer,
@@ -174,15 +187,21 @@ function assemble({ method, variant, offer }: Offered, situation: Situation, pro
 }
 
 function functionLosses(findings: readonly Finding[]): Loss[] {
-  return findings.flatMap((one) =>
-    one.code === 'function-lost' ? [{ what: 'function', ...one.params, worlds: one.worlds ?? null }] : []
-  );
+  return findings.flatMap((one): Loss[] => {
+    if (one.code === 'function-lost')
+      return [{ what: 'function', ...one.params, worlds: one.worlds ?? null }];
+    if (one.code === 'dead-before')
+      return [{ what: 'stays-dead', ...one.params, worlds: one.worlds ?? null }];
+    return [];
+  });
 }
 
 function verdictOf(method: Method, findings: readonly Finding[]): Verdict {
   const licensed = findings.some((one) => one.code === 'call-licensed-person');
-  if (method.standing === 'left') return licensed ? 'pro' : 'go';
+  if (method.standing === 'left' && licensed) return 'pro';
   if (hasStop(findings)) return 'no';
   if (licensed) return 'pro';
+  // What is not known of a house is no reason against leaving it alone; what is moved for a repair is.
+  if (method.standing === 'left') return findings.some((one) => one.code === 'repair') ? 'care' : 'go';
   return hasWarning(findings) ? 'care' : 'go';
 }

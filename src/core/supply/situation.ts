@@ -18,7 +18,10 @@ import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
 import { nowOf } from '../wiring/now';
+import { todayFindings, wrongsOf } from '../proof/today';
+import type { RepairId } from '../trade/vocabulary';
 import { withoutOldAdapter } from './old-adapter';
+import { mended } from './repairs/mend';
 
 export interface Situation {
   readonly job: Job;
@@ -28,7 +31,14 @@ export interface Situation {
   readonly recorded: Wiring;
   /** With unseen equipment ends taken to be on the same mark; `assumed` names those strands. What is proven and moved starts here. */
   readonly found: Wiring;
-  /** `found` without an adapter of the old thermostat: what the methods build on. */
+  /** `found` with what is wrong today put right, as far as that can be shown. */
+  readonly mended: Wiring;
+  readonly repairs: readonly RepairId[];
+  /** What each repair is, and what has to hold before it is made. */
+  readonly repairFindings: readonly Finding[];
+  /** What is wrong with `found`: what hurts, and what is dead. */
+  readonly today: readonly Finding[];
+  /** `mended` without an adapter of the old thermostat: what the methods build on. */
   readonly before: Wiring;
   readonly assumed: readonly string[];
   /** `found` with what has been done since: where the work goes on from. */
@@ -65,7 +75,10 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
   const worlds = worldsOf(identification, filled);
   // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
   const found = readIn(filled, worlds[0]?.world.family ?? null);
-  const cleared = withoutOldAdapter(found);
+  const closed = gate(job, thermostat, identification, worlds);
+  const wrongs = closed.length > 0 ? [] : wrongsOf(found, worlds);
+  const repaired = mended({ wiring: found, assumed, worlds }, wrongs);
+  const cleared = withoutOldAdapter(repaired.wiring);
   const { wiring: now, done, misfits } = nowOf(found, thermostat.log);
   const riddles = unexplained(
     recorded,
@@ -77,6 +90,10 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
     identification,
     recorded,
     found,
+    mended: repaired.wiring,
+    repairs: repaired.repairs,
+    repairFindings: repaired.findings,
+    today: todayFindings(wrongs),
     before: cleared.wiring,
     assumed,
     now,
@@ -85,10 +102,11 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
     worlds,
     riddles,
     world: worlds[0]?.world ?? UNKNOWN_WORLD,
-    closed: gate(job, thermostat, identification, worlds),
+    closed,
     conditions: [
       ...sharedConditions(identification, worlds, recorded, assumed),
       ...riddles.map((riddle) => riddle.finding).filter((asked) => asked.level !== 'stop'),
+      ...repaired.findings,
       ...cleared.findings
     ]
   };

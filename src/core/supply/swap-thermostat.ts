@@ -24,9 +24,9 @@ import {
   type Landing,
   type NewThermostat,
   type Strand,
-  type WireLink,
   type Wiring
 } from '../wiring/graph';
+import { linkInBox } from '../wiring/own-link';
 import { countSupplies, feedingBoard } from './equipment';
 import type { SupplySituation } from './types';
 
@@ -63,10 +63,8 @@ export function swapThermostat(
   const links = before.links.filter((link) =>
     [link.a, link.b].every((end) => deviceOf(before, end)?.id !== old.id)
   );
-  const clip =
-    device.rails === 'link-removable' || device.rails === 'link-to-be-cut'
-      ? clipOf(device, wallPlace(before))
-      : null;
+  // It comes out of its box with its own link in; with two supplies that is taken out.
+  const clip = linkInBox(device, wallPlace(before));
   return {
     wiring: {
       ...before,
@@ -92,18 +90,6 @@ export function newThermostatDevice(device: DeviceFacts, at: string, control: st
     name: `${device.maker} ${device.model}`,
     screws: sheetPlate(device).screws,
     facts: device
-  };
-}
-
-/** The clip between RH and RC that comes with the device. */
-export function clipOf(device: DeviceFacts, at: string): WireLink | null {
-  if (!marksMean(device.marks, 'RH') || !marksMean(device.marks, 'RC')) return null;
-  return {
-    id: `ln-${device.id}-clip`,
-    at,
-    a: sheetTerminal(device, 'RH'),
-    b: sheetTerminal(device, 'RC'),
-    kind: 'clip'
   };
 }
 

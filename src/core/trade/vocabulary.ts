@@ -64,6 +64,19 @@ export const METHOD_IDS = [
 export const MethodId = v.picklist(METHOD_IDS, 'a supply method such as spare-conductor');
 export type MethodId = v.InferOutput<typeof MethodId>;
 
+/** What is put right as part of the work. */
+export const REPAIR_IDS = [
+  'land-loose-end',
+  'move-wrong-end',
+  'add-y-g-link',
+  'remove-y-g-link',
+  'part-supplies',
+  'restore-fan',
+  'replace-broken',
+  'remove-old-supply'
+] as const;
+export type RepairId = (typeof REPAIR_IDS)[number];
+
 /** What a control may ask for; the last two are those of mains controls. */
 export const REQUESTS = [
   'heat1',

@@ -15,8 +15,10 @@ import {
   type SmallDevice,
   type Strand,
   type StrandEnd,
+  type WireLink,
   type Wiring
 } from './graph';
+import { ownLink } from './own-link';
 
 export type Change = Readonly<v.InferOutput<typeof GraphChange>>;
 
@@ -32,7 +34,9 @@ export function difference(before: Wiring, after: Wiring): Change[] {
   const kept = before.strands.filter((strand) => after.strands.some((other) => other.id === strand.id));
   return [
     ...transformerChanges(before, after),
-    ...missing(before.links, after.links).map((link): Change => ({ kind: 'link-off', link })),
+    ...missing(before.links, after.links)
+      .filter((link) => !broughtAlong(after, before, link))
+      .map((link): Change => ({ kind: 'link-off', link })),
     ...gone.flatMap((cable) =>
       strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))
     ),
@@ -41,16 +45,23 @@ export function difference(before: Wiring, after: Wiring): Change[] {
       cable,
       strands: strandsIn(before, cable).map(lifted)
     })),
-    ...small(missing(before.devices, after.devices)).map((device): Change => ({
-      kind: 'device-off',
-      device,
-      place: placeFor(before, device)
-    })),
-    ...small(missing(after.devices, before.devices)).map((device): Change => ({
-      kind: 'device-on',
-      device,
-      place: placeFor(after, device)
-    })),
+    ...small(missing(before.devices, after.devices)).map((device): Change => {
+      const brings = before.links.find((link) => link.id === ownLink(device)?.id);
+      return {
+        kind: 'device-off',
+        device,
+        place: placeFor(before, device),
+        ...(brings ? { brings } : {})
+      };
+    }),
+    ...small(missing(after.devices, before.devices)).flatMap((device): Change[] => {
+      const own = ownLink(device);
+      const stays = own === null || after.links.some((link) => link.id === own.id);
+      return [
+        { kind: 'device-on', device, place: placeFor(after, device), ...(own ? { brings: own } : {}) },
+        ...(stays ? [] : [{ kind: 'link-off', link: own } as const])
+      ];
+    }),
     ...come.map((cable): Change => ({
       kind: 'cable-in',
       cable,
@@ -63,8 +74,15 @@ export function difference(before: Wiring, after: Wiring): Change[] {
     ...come.flatMap((cable) =>
       strandsIn(after, cable).flatMap((strand) => endChanges(lifted(strand), strand))
     ),
-    ...missing(after.links, before.links).map((link): Change => ({ kind: 'link-on', link }))
+    ...missing(after.links, before.links)
+      .filter((link) => !broughtAlong(before, after, link))
+      .map((link): Change => ({ kind: 'link-on', link }))
   ];
+}
+
+/** A link that comes, or goes, with a device that has it in it. */
+function broughtAlong(before: Wiring, after: Wiring, link: WireLink): boolean {
+  return missing(after.devices, before.devices).some((device) => ownLink(device)?.id === link.id);
 }
 
 function transformerChanges(before: Wiring, after: Wiring): Change[] {
@@ -133,10 +151,15 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
       return {
         ...wiring,
         places: placeOf(wiring, change.place.id) ? wiring.places : [...wiring.places, change.place],
-        devices: withOne(wiring.devices, change.device)
+        devices: withOne(wiring.devices, change.device),
+        links: change.brings ? withOne(wiring.links, change.brings) : wiring.links
       };
     case 'device-off':
-      return { ...wiring, devices: without<Device>(wiring.devices, change.device) };
+      return {
+        ...wiring,
+        devices: without<Device>(wiring.devices, change.device),
+        links: change.brings ? without(wiring.links, change.brings) : wiring.links
+      };
     case 'cable-in':
       return {
         ...wiring,

@@ -13,6 +13,13 @@ export type Loss =
       /** What the house is where it is lost; null where it is lost in all. */
       readonly worlds: readonly string[] | null;
     }
+  | {
+      /** Dead as it is, and dead afterwards. */
+      readonly what: 'stays-dead';
+      readonly call: Call;
+      readonly loads: readonly LoadId[];
+      readonly worlds: readonly string[] | null;
+    }
   | { readonly what: 'spare'; readonly conductor: string }
   | { readonly what: PlainLoss };
 
@@ -31,8 +38,10 @@ type PlainLoss = keyof typeof PLAIN;
 
 export function lossText(loss: Loss): string {
   if (loss.what === 'spare') return `the ${loss.conductor} wire is no longer a spare`;
-  if (loss.what !== 'function') return PLAIN[loss.what];
+  if (loss.what !== 'function' && loss.what !== 'stays-dead') return PLAIN[loss.what];
   const where = loss.worlds === null ? '' : `If it is ${loss.worlds.join(' or ')}: `;
   const loads = loss.loads.map((load) => LOAD_NAMES[load]).join(', ');
+  if (loss.what === 'stays-dead')
+    return `${where}${capital(callName(loss.call))} does not work today and will not work afterwards: ${loads}.`;
   return `${where}${capital(callName(loss.call))} is lost: ${loads} no longer ${plural(loss.loads.length, 'runs', 'run')}.`;
 }

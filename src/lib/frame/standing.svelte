@@ -22,6 +22,7 @@
       ...place.recordFindings,
       ...place.safety.findings.filter((one) => one.level === 'stop'),
       ...identification.findings,
+      ...place.plan.today,
       ...(place.match?.findings ?? []),
       ...(chosen ? (taken?.findings ?? []) : [])
     ])

@@ -89,11 +89,17 @@ describe('terminals', () => {
   });
 
   it('are asked for by what a conductor does at the machine, not by what the old plate called it', () => {
-    const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
-    const marks = device().marks.filter((mark) => mark !== 'Y2');
+    const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'BN AUX W2', 'BU C C'] });
+    const marks = device().marks.filter((mark) => mark !== 'W2' && mark !== 'AUX');
     expect(found(renamed, 'missing-terminal', { marks })).toMatchObject([
-      { params: { role: 'the second compressor stage' } }
+      { params: { role: 'the second heat stage' } }
     ]);
+  });
+
+  it('take the one cooling conductor for cooling, though the board calls it Y2', () => {
+    const alone = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
+    const marks = device().marks.filter((mark) => mark !== 'Y2');
+    expect(found(alone, 'missing-terminal', { marks })).toEqual([]);
   });
 
   it('are not asked for by a spare, nor by a conductor that leads nowhere', () => {

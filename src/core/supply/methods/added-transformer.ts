@@ -14,7 +14,7 @@ import { cablePart, endsOf, newCableLength, pathConditions } from '../cable-pull
 import { feedingBoard } from '../equipment';
 import { noCommonTerminal, ownSupply } from '../own-supply';
 import { refused, type Method, type Part, type SupplySituation, type Variant } from '../types';
-import { freeStrands } from './spare-conductor';
+import { freeStrands } from '../spares';
 
 const ADDED_ID = 'added-transformer';
 const CABLE_ID = 'ca-added';

@@ -1,25 +1,42 @@
 import { ref } from '../../findings/refs';
 import { stopFindings } from '../../safety/standing';
-import { finding } from '../../findings/finding';
-import type { Method } from '../types';
+import { finding, type Finding } from '../../findings/finding';
+import type { Method, SupplySituation, Variant } from '../types';
 
-/** Leave it. Always open, and the only way where anything could hurt. */
+const REPAIR: Variant = { id: 'repair', title: 'The repair alone; the old thermostat stays' };
+
+/** Leave it. Always open, but no advice for a house that is being harmed; with a repair, that may be made alone. */
 export const none: Method = {
   id: 'none',
   title: 'Leave it as it is',
   how: 'The old thermostat stays, or somebody licensed takes over.',
   standing: 'left',
-  offer({ found, identification, thermostat }) {
-    const licensed =
-      stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
+  variants: ({ repairs }) =>
+    repairs.length === 0 ? [] : [REPAIR, { id: 'as-it-is', title: 'Nothing is touched' }],
+  offer(situation, variant) {
+    const repair = variant === REPAIR.id;
     return {
-      after: found,
-      findings: licensed
-        ? [finding('warn', 'call-licensed-person', { what: 'leave' }, [ref.thermostat(thermostat.id)])]
-        : [finding('note', 'keep-the-old', {}, [ref.thermostat(thermostat.id)])],
+      after: repair ? situation.mended : situation.found,
+      findings: repair ? situation.repairFindings : leaving(situation),
       loses: [{ what: 'no-connected' }],
       parts: [],
       extraMinutes: 0
     };
   }
 };
+
+function leaving({ identification, thermostat, today, assumed, repairs }: SupplySituation): Finding[] {
+  const because = [ref.thermostat(thermostat.id)];
+  const licensed =
+    stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
+  if (licensed) return [finding('warn', 'call-licensed-person', { what: 'leave' }, because)];
+  const harms = today.filter((one) => one.level === 'stop');
+  if (harms.length === 0) return [finding('note', 'keep-the-old', {}, because)];
+  const about = harms.flatMap((one) => one.because);
+  // What rests on an end that nobody has read, or on one of several systems, may be no harm at all.
+  const certain = assumed.length === 0 && harms.some((one) => one.worlds === undefined);
+  if (repairs.length > 0)
+    return [finding(certain ? 'stop' : 'warn', 'leaving-it-harms', { repaired: true }, about)];
+  const asked = finding('warn', 'leaving-it-harms', { repaired: false }, about);
+  return certain ? [asked, finding('warn', 'call-licensed-person', { what: 'leave' }, because)] : [asked];
+}

@@ -12,6 +12,7 @@ import {
   type Wiring
 } from '../../wiring/graph';
 import { continuityFindings } from '../equipment';
+import { freeStrands } from '../spares';
 import { choiceOf, commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
@@ -58,18 +59,6 @@ export const spareConductor: Method = {
     };
   }
 };
-
-/** Free at both ends and not known to be broken; proven ones first, then those without a hidden joint. */
-export function freeStrands(wiring: Wiring): Strand[] {
-  const order = { proven: 0, untested: 1, broken: 2 } as const;
-  return wiring.strands
-    .filter((strand) => isFree(strand.near) && isFree(strand.far) && strand.continuity !== 'broken')
-    .sort(
-      (a, b) =>
-        order[a.continuity] - order[b.continuity] ||
-        Number(a.spliced === 'hidden') - Number(b.spliced === 'hidden')
-    );
-}
 
 /** Marks of the wall plate whose conductor, found loose at the equipment, may be a call that somebody misses. */
 const CALLS = new Set(['R', 'RH', 'RC', 'W1', 'W2', 'AUX', 'E', 'Y1', 'Y2', 'G', 'K', 'T1', 'T2', 'TT']);

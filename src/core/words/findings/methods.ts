@@ -68,6 +68,30 @@ export const METHODS: Sentences<MethodParams> = {
       ? 'There is a joint on the way: the old cable may part there when it is pulled. Tie a pull line to it as well.'
       : `The ${fact.conductor} wire changes colour on the way: a hidden joint. Only a continuity check tells the ends apart.`,
   'device-needs-supply': ({ model }) => `The ${model} needs a constant supply.`,
+  repair: (fact) => {
+    switch (fact.what) {
+      case 'land-loose-end':
+        return `Put right with it: the ${fact.conductor} wire is loose at the ${fact.machine} and is landed on ${fact.mark} there, once it is proven to be the same wire.`;
+      case 'move-wrong-end':
+        return `Put right with it: the ${fact.conductor} wire is on ${fact.wall} at the wall and on ${fact.from} at the equipment. Its equipment end moves to ${fact.to}.`;
+      case 'add-y-g-link':
+        return `Put right with it: the fan wire was given away, so cooling runs without air. A jumper joins Y to G at the ${fact.machine}.`;
+      case 'remove-y-g-link':
+        return `Put right with it: a jumper from Y to G at the ${fact.machine} is left over, so the fan alone starts the compressor. It comes out.`;
+      case 'restore-fan':
+        return `Put right with it: the fan gets its own wire again, and the jumper from Y to G at the ${fact.machine} comes out.`;
+      case 'part-supplies':
+        return `Put right with it: a jumper between ${fact.a} and ${fact.b} at the ${fact.end} ties two supplies. It comes out.`;
+      case 'replace-broken':
+        return `Put right with it: the ${fact.conductor} wire was measured open. The spare ${fact.spare} wire takes its place at both ends.`;
+      case 'remove-old-supply':
+        return `Put right with it: ${fact.name} is no longer needed. It is unplugged, and its cord goes.`;
+    }
+  },
+  'leaving-it-harms': ({ repaired }) =>
+    repaired
+      ? 'To leave it as it is would leave it being harmed: have at least the repair made.'
+      : 'To leave it as it is would leave it being harmed, and what is wrong cannot be put right here: have a heating technician look at it.',
   'keep-the-old': () => 'The old thermostat goes on working as it does today.',
   'call-licensed-person': ({ what }) =>
     what === 'leave'

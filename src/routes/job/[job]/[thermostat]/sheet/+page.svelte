@@ -181,6 +181,13 @@
     </section>
   {/if}
 
+  {#if place.plan.today.length > 0}
+    <section class="sheet-of-paper p-4" aria-labelledby="today-title">
+      <h2 id="today-title" class="section-title mb-2">Wrong already, before anything is done</h2>
+      <FindingList findings={place.plan.today} />
+    </section>
+  {/if}
+
   <div class="grid gap-4 lg:grid-cols-2">
     {#if !empty}
       <section class="sheet-of-paper p-4">

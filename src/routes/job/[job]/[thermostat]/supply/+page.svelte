@@ -54,6 +54,13 @@
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}
 
+  {#if plan.today.length > 0}
+    <section class="sheet-of-paper p-4" aria-labelledby="today-title">
+      <h2 id="today-title" class="section-title mb-2">Wrong already, before anything is done</h2>
+      <FindingList findings={plan.today} />
+    </section>
+  {/if}
+
   {#if sharing.length > 0}
     <p class="sheet-of-paper px-4 py-3">
       {sharing.map((one) => one.name).join(', ')}

@@ -1,0 +1,102 @@
+/**
+ * Today is judged by the same yardstick as a plan: what the equipment should start for each call, and what hurts it. A house that is being
+ * harmed is no house to leave as it is, and what was dead yesterday is no loss of tomorrow's.
+ */
+import { expectedLoads, running } from '../circuit/expected';
+import { simulate } from '../circuit/simulate';
+import { callsOf, combinedCallsOf } from '../devices/calls';
+import { supplyCases, type World } from '../devices/world';
+import { finding, sortFindings, subjectKey, type Finding } from '../findings/finding';
+import { ref } from '../findings/refs';
+import type { WeightedWorld } from '../identify/worlds';
+import type { Call } from '../trade/calls';
+import type { LoadId } from '../trade/vocabulary';
+import { isSupply, type Wiring } from '../wiring/graph';
+import { worstHarm } from './proof-findings';
+import { newWith } from './rows';
+
+/** What is wrong with a wiring in one world. */
+export interface Wrongs {
+  readonly world: World;
+  readonly harms: readonly Finding[];
+  /** Loads that a call should start and does not. */
+  readonly dead: readonly { readonly call: Call; readonly loads: readonly LoadId[] }[];
+}
+
+/** Loads that hurt when they run without being called for. */
+const MUST_BE_CALLED: ReadonlySet<LoadId> = new Set(['burner', 'boiler', 'compressor', 'strips']);
+
+/** What is wrong in each world; a world without a circuit has nothing to say. `calls`: those of this wiring, unless others are asked for. */
+export function wrongsOf(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring = wiring): Wrongs[] {
+  return worlds.flatMap(({ world }) => {
+    const made = wrongsIn(wiring, world, [...callsOf(world, as), ...combinedCallsOf(world, as)]);
+    return made ? [made] : [];
+  });
+}
+
+function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs | null {
+  const harms: Finding[] = [];
+  const dead: { call: Call; loads: LoadId[] }[] = [];
+  const cases = supplyCases(wiring.devices.filter(isSupply).length);
+  for (const call of calls) {
+    const results = cases.map((supplyCase) => simulate(wiring, world, call, supplyCase));
+    const solved = results.flatMap((result) => (result.ok ? [result.result] : []));
+    const [plain] = solved;
+    if (!plain || solved.length < results.length) return null;
+    const expected = expectedLoads(call, world);
+    const on = running(plain.loads);
+    const missing = expected.filter((load) => !on.includes(load));
+    if (missing.length > 0) dead.push({ call, loads: missing });
+    const uncalled = on.filter((load) => MUST_BE_CALLED.has(load) && !expected.includes(load));
+    const own = worstHarm(solved).filter((harm) => harm.level === 'stop');
+    if (uncalled.length > 0)
+      own.push(finding('stop', 'load-runs-uncalled', { call, loads: uncalled }, [ref.call(call)]));
+    harms.push(...newWith(own, harms));
+  }
+  return { world, harms, dead };
+}
+
+/** What is said of today: each wrong once, with the worlds in which it is so. */
+export function todayFindings(wrongs: readonly Wrongs[]): Finding[] {
+  const found = new Map<string, { finding: Finding; worlds: World[] }>();
+  for (const { world, harms, dead } of wrongs) {
+    const all = [
+      ...harms,
+      ...dead.map(({ call, loads }) => finding('warn', 'dead-before', { call, loads }, [ref.call(call)]))
+    ];
+    for (const one of all) {
+      const key = JSON.stringify([one.code, subjectKey(one), one.params]);
+      const entry = found.get(key) ?? { finding: one, worlds: [] };
+      entry.worlds.push(world);
+      found.set(key, entry);
+    }
+  }
+  return sortFindings(
+    [...found.values()].map(({ finding: one, worlds }): Finding => {
+      const said = { ...one, today: true } as const;
+      if (worlds.length === wrongs.length) return said;
+      return { ...said, worlds: [...new Set(worlds.map((world) => world.says))] };
+    })
+  );
+}
+
+/** Whether the second wiring is better than the first: in no world is anything wrong that was not, and in some one thing less is. */
+export function isBetter(was: readonly Wrongs[], is: readonly Wrongs[]): boolean {
+  if (is.length < was.length) return false;
+  let fewer = false;
+  for (const before of was) {
+    const after = is.find((one) => one.world.id === before.world.id);
+    if (!after) return false;
+    const [old, now] = [keysOf(before), keysOf(after)];
+    if ([...now].some((key) => !old.has(key))) return false;
+    if (now.size < old.size) fewer = true;
+  }
+  return fewer;
+}
+
+function keysOf({ harms, dead }: Wrongs): Set<string> {
+  return new Set([
+    ...harms.map((one) => `${one.code} ${JSON.stringify('call' in one.params ? one.params.call : '')}`),
+    ...dead.flatMap(({ call, loads }) => loads.map((load) => `${call} ${load}`))
+  ]);
+}
