@@ -64,3 +64,12 @@ function valve(world: MachineWorld, when: 'O' | 'B'): LoadId[] {
 export function running(loads: readonly { readonly id: LoadId; readonly energised: boolean }[]): LoadId[] {
   return loads.filter((load) => load.energised).map((load) => load.id);
 }
+
+/** Loads that hurt when they run without being called for. */
+const MUST_BE_CALLED: ReadonlySet<LoadId> = new Set(['burner', 'boiler', 'compressor', 'strips']);
+
+/** Of the loads that run in a call, those that must not: nobody has called for them. */
+export function uncalledIn(loads: readonly LoadId[], call: Call, world: MachineWorld): LoadId[] {
+  const expected = expectedLoads(call, world);
+  return loads.filter((load) => MUST_BE_CALLED.has(load) && !expected.includes(load));
+}

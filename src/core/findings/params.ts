@@ -242,7 +242,7 @@ export interface MethodParams {
     | (OfConductor & { readonly what: 'replace-broken'; readonly spare: string })
     | (Named & { readonly what: 'remove-old-supply' });
   /** To leave it as it is means to leave it being harmed. */
-  'leaving-it-harms': { readonly repaired: boolean };
+  'leaving-it-harms': { readonly mending: 'here' | 'after-the-question' | 'by-somebody-else' };
   'transformer-exchange': {
     readonly machine: string;
     /** VA; null where nobody has read it. */
@@ -257,6 +257,7 @@ export interface ProofParams {
   'thermostat-unfed': { readonly calls: readonly Call[]; readonly volts: number | null };
   'thermostat-overfed': { readonly call: Call; readonly volts: number };
   'function-lost': { readonly call: Call; readonly loads: readonly LoadId[] };
+  'dead-today': { readonly call: Call; readonly loads: readonly LoadId[] };
   /** Dead as it is, and dead afterwards. */
   'dead-before': { readonly call: Call; readonly loads: readonly LoadId[] };
   'made-to-work': { readonly call: Call; readonly loads: readonly LoadId[] };

@@ -117,7 +117,8 @@ describe('a file of version 1', () => {
     });
     const then = (expected[name.replace('.json', '')] ?? []).map((one) => ({
       loses: one.options.map((option) => option.loses),
-      moves: one.moves
+      // A link between the old plate's own screws goes with the plate.
+      moves: one.moves.filter((move) => !move.key.startsWith('unlink wall'))
     }));
     expect(now).toEqual(then);
   });

@@ -9,6 +9,7 @@ import type {
   Equipment,
   Job,
   Link,
+  Place,
   Screw,
   ScrewRef,
   Thermostat,
@@ -32,7 +33,10 @@ export interface HouseSketch {
   readonly observed?: Thermostat['observed'];
   readonly stated?: Family | null;
   readonly equipment?: MachineSketch;
-  /** Further machines; an end on one of them is written `MARK@2` for the second machine, `MARK@3` for the third. */
+  /**
+   * Further machines; an end on one of them is written `MARK@2` for the second machine, `MARK@3` for the third, and `MARK@plug` for a supply
+   * that somebody left in an outlet.
+   */
   readonly further?: readonly MachineSketch[];
   readonly lengthM?: number | null;
   readonly path?: 'free' | 'stapled' | 'unknown';
@@ -60,6 +64,7 @@ export function house(sketch: HouseSketch): House {
   );
   const plates = new Plates([
     [place.id, screwsFrom(sketch.plate ?? [])],
+    [PLUG, []],
     ...[first, ...further].map((one): [string, Screw[]] => [one.id, one.screws])
   ]);
   const conductors = sketch.strands.map((line, index) =>
@@ -80,19 +85,37 @@ export function house(sketch: HouseSketch): House {
     }),
     path: sketch.path ?? 'free'
   };
+  const plugged = conductors.some(isOnPlug);
+  const cord = {
+    ...emptyCable(makeId('cable', 'cord'), 'cord', { gauge: 18, lengthM: 3, near: place.id, far: PLUG })
+  };
   const equipment = [first, ...further].map((one) => ({ ...one, screws: plates.at(one.id) }));
   const thermostat: Thermostat = {
     ...place,
     screws: plates.at(place.id),
-    cables: [cable],
-    conductors: conductors.map((one) => ({ ...one, cable: cable.id })),
+    cables: plugged ? [cable, cord] : [cable],
+    conductors: conductors.map((one) => ({ ...one, cable: isOnPlug(one) ? cord.id : cable.id })),
     links,
     observed: sketch.observed ?? {},
     statedFamily: sketch.stated ?? null,
     outlet: sketch.outlet ?? 'near',
     equipment: equipment.map((one) => one.id)
   };
-  return { job: { ...base, equipment, thermostats: [thermostat] }, thermostat };
+  const outlet: Place = {
+    id: PLUG,
+    kind: 'outlet',
+    name: 'plug-in supply',
+    screws: plates.at(PLUG),
+    supplyVa: 20
+  };
+  const places = plugged ? [outlet] : [];
+  return { job: { ...base, equipment, places, thermostats: [thermostat] }, thermostat };
+}
+
+const PLUG = makeId('place', 'plug');
+
+function isOnPlug(conductor: Conductor): boolean {
+  return conductor.far.on.some((on) => on.at === PLUG);
 }
 
 function machineOf(base: Equipment, { marks, ...facts }: MachineSketch): Equipment {
@@ -146,9 +169,14 @@ function conductor(
   return {
     ...emptyConductor(makeId('conductor', String(index + 1)), makeId('cable', '1'), colourOf(colour)),
     near: plates.end(wall, near),
-    far: plates.end(machine === undefined ? board : makeId('equipment', machine), mark),
+    far: plates.end(whereOf(machine, board), mark),
     continuity: continuity ?? 'proven'
   };
+}
+
+function whereOf(name: string | undefined, board: EquipmentId): WhereId {
+  if (name === undefined) return board;
+  return name === 'plug' ? PLUG : makeId('equipment', name);
 }
 
 function colourOf(code: string): ColourCode | null {

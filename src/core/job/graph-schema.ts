@@ -136,15 +136,15 @@ export const GraphChange = v.variant('kind', [
     kind: v.literal('device-on'),
     device: SmallDevice,
     place: GraphPlace,
-    /** The link that is in it, and comes or goes with it. */
-    brings: v.exactOptional(GraphLink)
+    /** Links between its own screws: they come and go with it. */
+    brings: v.exactOptional(v.pipe(v.array(GraphLink), v.maxLength(20, 'at most 20 links'), v.readonly()))
   }),
   v.strictObject({
     kind: v.literal('device-off'),
     device: SmallDevice,
     place: GraphPlace,
-    /** The link that is in it, and comes or goes with it. */
-    brings: v.exactOptional(GraphLink)
+    /** Links between its own screws: they come and go with it. */
+    brings: v.exactOptional(v.pipe(v.array(GraphLink), v.maxLength(20, 'at most 20 links'), v.readonly()))
   }),
   v.strictObject({
     /** The transformer of a machine is exchanged: its size before and after, VA; null where nobody has read it. */

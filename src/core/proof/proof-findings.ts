@@ -1,7 +1,7 @@
 /** What a proof says: harm, losses, starved electronics and dips, in sentences, each with the call that it rests on. */
 import { asMetered } from '../trade/figures';
 import { type Ref, ref, refId } from '../findings/refs';
-import { expectedLoads } from '../circuit/expected';
+import { expectedLoads, uncalledIn } from '../circuit/expected';
 import type { CallResult } from '../circuit/simulate';
 import { caseName, type World } from '../devices/world';
 import { finding, type Finding, subjectKey } from '../findings/finding';
@@ -82,9 +82,12 @@ export function rowFindings(
   const { call } = row;
   const because = [ref.call(call)];
   const expected = expectedLoads(call, world);
-  if (row.lost.length > 0) {
+  // What ran uncalled and no longer does is no loss.
+  const wrong = uncalledIn(row.lost, call, world);
+  const lost = row.lost.filter((load) => !wrong.includes(load));
+  if (lost.length > 0) {
     const level = row.call === 'fan' ? 'warn' : 'stop';
-    found.push(finding(level, 'function-lost', { call, loads: row.lost }, because));
+    found.push(finding(level, 'function-lost', { call, loads: lost }, because));
   }
   const dead = expected.filter((load) => !row.before.includes(load));
   const stays = dead.filter((load) => !row.after.includes(load));

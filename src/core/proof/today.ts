@@ -2,7 +2,7 @@
  * Today is judged by the same yardstick as a plan: what the equipment should start for each call, and what hurts it. A house that is being
  * harmed is no house to leave as it is, and what was dead yesterday is no loss of tomorrow's.
  */
-import { expectedLoads, running } from '../circuit/expected';
+import { expectedLoads, running, uncalledIn } from '../circuit/expected';
 import { simulate } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { supplyCases, type World } from '../devices/world';
@@ -22,9 +22,6 @@ export interface Wrongs {
   /** Loads that a call should start and does not. */
   readonly dead: readonly { readonly call: Call; readonly loads: readonly LoadId[] }[];
 }
-
-/** Loads that hurt when they run without being called for. */
-const MUST_BE_CALLED: ReadonlySet<LoadId> = new Set(['burner', 'boiler', 'compressor', 'strips']);
 
 /** What is wrong in each world; a world without a circuit has nothing to say. `calls`: those of this wiring, unless others are asked for. */
 export function wrongsOf(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring = wiring): Wrongs[] {
@@ -47,7 +44,7 @@ function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs 
     const on = running(plain.loads);
     const missing = expected.filter((load) => !on.includes(load));
     if (missing.length > 0) dead.push({ call, loads: missing });
-    const uncalled = on.filter((load) => MUST_BE_CALLED.has(load) && !expected.includes(load));
+    const uncalled = uncalledIn(on, call, world);
     const own = worstHarm(solved).filter((harm) => harm.level === 'stop');
     if (uncalled.length > 0)
       own.push(finding('stop', 'load-runs-uncalled', { call, loads: uncalled }, [ref.call(call)]));
@@ -62,7 +59,7 @@ export function todayFindings(wrongs: readonly Wrongs[]): Finding[] {
   for (const { world, harms, dead } of wrongs) {
     const all = [
       ...harms,
-      ...dead.map(({ call, loads }) => finding('warn', 'dead-before', { call, loads }, [ref.call(call)]))
+      ...dead.map(({ call, loads }) => finding('warn', 'dead-today', { call, loads }, [ref.call(call)]))
     ];
     for (const one of all) {
       const key = JSON.stringify([one.code, subjectKey(one), one.params]);

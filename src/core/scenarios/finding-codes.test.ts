@@ -71,9 +71,10 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
       (match) => match.findings
     ),
     ...beforeBuying(job, thermostat, identification, wiring, device, study).findings,
-    ...devices.flatMap((one) =>
-      planFor(job, thermostat, { device: one }).options.flatMap((option) => option.findings)
-    )
+    ...devices.flatMap((one) => {
+      const plan = planFor(job, thermostat, { device: one });
+      return [...plan.today, ...plan.options.flatMap((option) => option.findings)];
+    })
   ];
 }
 const PLANNED = [

@@ -194,7 +194,7 @@ describe('a conductor landed at the wall and loose at the equipment', () => {
     );
     const thermostat = { ...house.thermostat, conductors };
     const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });
-    expect(plan.today.map((finding) => finding.code)).toContain('dead-before');
+    expect(plan.today.map((finding) => finding.code)).toContain('dead-today');
     // The machine has that screw, free: the end is landed there with the work, and the call works.
     const option = plan.options.find((one) => one.method === 'existing-c');
     expect(option?.findings.map((finding) => finding.code)).toEqual(

@@ -1,6 +1,6 @@
 /** What has to hold of every option that is offered, whatever the house: asserted over enumerated situations. */
 import { callsIn } from '../findings/refs';
-import { running } from '../circuit/expected';
+import { running, uncalledIn } from '../circuit/expected';
 import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { supplyCases, type CornerId, type World } from '../devices/world';
@@ -144,7 +144,7 @@ function checkCircuit(option: PlannedOption, after: Wiring, expected: Expected):
         }
         violations.push(
           ...[
-            ...wrongOf(was.result, now.result, expected),
+            ...wrongOf(world, was.result, now.result, expected),
             ...unsaidAtLimits(after, world, now.result, today, expected)
           ].map((what) => `${where}: ${what}`)
         );
@@ -168,9 +168,10 @@ function everyCall(world: World, wiring: Wiring): Call[] {
 }
 
 /** What no option on offer may do in any call. */
-function wrongOf(was: CallResult, now: CallResult, { needs, declared }: Expected): string[] {
+function wrongOf(world: World, was: CallResult, now: CallResult, { needs, declared }: Expected): string[] {
   const on = running(now.loads);
-  const lost = running(was.loads).filter((load) => !on.includes(load));
+  const wrongly = uncalledIn(running(was.loads), now.call, world);
+  const lost = running(was.loads).filter((load) => !on.includes(load) && !wrongly.includes(load));
   const wrong: [boolean, string][] = [
     [needs && now.thermostatFed !== true, 'the thermostat is not fed'],
     [now.tied.length > 0, 'two supplies are tied'],

@@ -11,6 +11,7 @@ import type { Landing, Wiring } from '../wiring/graph';
 import type { Loss } from '../words/losses';
 import { withExchange } from './exchange';
 import { METHODS } from './methods/registry';
+import { withoutOldSupplies } from './repairs/remove-old-supply';
 import type { Situation } from './situation';
 import {
   refused,
@@ -106,7 +107,25 @@ export function provenOptions(
   });
 }
 
-function offerOf(method: Method, variant: Variant | null, asked: SupplySituation): Offer {
+/** Ways that take C from the machine: a supply that an earlier owner left in an outlet goes with them. */
+const FROM_THE_MACHINE: ReadonlySet<MethodId> = new Set([
+  'existing-c',
+  'spare-conductor',
+  'repurpose-g',
+  'combined-terminal-adapter',
+  'signal-splitter',
+  'add-conductor',
+  'new-cable'
+]);
+
+function offerOf(method: Method, variant: Variant | null, all: SupplySituation): Offer {
+  const old = FROM_THE_MACHINE.has(method.id) ? withoutOldSupplies(all.before) : null;
+  const asked = old ? { ...all, before: old.wiring } : all;
+  const offer = offerIn(method, variant, asked);
+  return old && offer.after ? { ...offer, findings: [...offer.findings, ...old.findings] } : offer;
+}
+
+function offerIn(method: Method, variant: Variant | null, asked: SupplySituation): Offer {
   const { closed, device, job } = asked;
   if (closed.length > 0) return refused(...closed);
   if (device.supply === 'paired-receiver' && method.id !== 'receiver-at-equipment')

@@ -6,6 +6,7 @@ import type * as v from 'valibot';
 import type { GraphChange } from '../job/graph-schema';
 import {
   boards,
+  deviceOf,
   placeOf,
   type Board,
   type Cable,
@@ -31,11 +32,15 @@ const LOOSE: Landing = { state: 'loose' };
 export function difference(before: Wiring, after: Wiring): Change[] {
   const gone = before.cables.filter((cable) => !after.cables.some((other) => other.id === cable.id));
   const come = after.cables.filter((cable) => !before.cables.some((other) => other.id === cable.id));
+  const [off, on] = [
+    small(missing(before.devices, after.devices)),
+    small(missing(after.devices, before.devices))
+  ];
   const kept = before.strands.filter((strand) => after.strands.some((other) => other.id === strand.id));
   return [
     ...transformerChanges(before, after),
     ...missing(before.links, after.links)
-      .filter((link) => !broughtAlong(after, before, link))
+      .filter((link) => !goesAlong(before, off, link))
       .map((link): Change => ({ kind: 'link-off', link })),
     ...gone.flatMap((cable) =>
       strandsIn(before, cable).flatMap((strand) => endChanges(strand, lifted(strand)))
@@ -45,20 +50,20 @@ export function difference(before: Wiring, after: Wiring): Change[] {
       cable,
       strands: strandsIn(before, cable).map(lifted)
     })),
-    ...small(missing(before.devices, after.devices)).map((device): Change => {
-      const brings = before.links.find((link) => link.id === ownLink(device)?.id);
+    ...off.map((device): Change => {
+      const brings = before.links.filter((link) => goesAlong(before, [device], link));
       return {
         kind: 'device-off',
         device,
         place: placeFor(before, device),
-        ...(brings ? { brings } : {})
+        ...(brings.length > 0 ? { brings } : {})
       };
     }),
-    ...small(missing(after.devices, before.devices)).flatMap((device): Change[] => {
+    ...on.flatMap((device): Change[] => {
       const own = ownLink(device);
       const stays = own === null || after.links.some((link) => link.id === own.id);
       return [
-        { kind: 'device-on', device, place: placeFor(after, device), ...(own ? { brings: own } : {}) },
+        { kind: 'device-on', device, place: placeFor(after, device), ...(own ? { brings: [own] } : {}) },
         ...(stays ? [] : [{ kind: 'link-off', link: own } as const])
       ];
     }),
@@ -75,14 +80,14 @@ export function difference(before: Wiring, after: Wiring): Change[] {
       strandsIn(after, cable).flatMap((strand) => endChanges(lifted(strand), strand))
     ),
     ...missing(after.links, before.links)
-      .filter((link) => !broughtAlong(before, after, link))
+      .filter((link) => !on.some((device) => ownLink(device)?.id === link.id))
       .map((link): Change => ({ kind: 'link-on', link }))
   ];
 }
 
-/** A link that comes, or goes, with a device that has it in it. */
-function broughtAlong(before: Wiring, after: Wiring, link: WireLink): boolean {
-  return missing(after.devices, before.devices).some((device) => ownLink(device)?.id === link.id);
+/** A link between the screws of one device that goes: nobody takes it out first. */
+function goesAlong(wiring: Wiring, off: readonly Device[], link: WireLink): boolean {
+  return off.some((device) => [link.a, link.b].every((end) => deviceOf(wiring, end)?.id === device.id));
 }
 
 function transformerChanges(before: Wiring, after: Wiring): Change[] {
@@ -152,13 +157,13 @@ export function applyChange(wiring: Wiring, change: Change): Wiring {
         ...wiring,
         places: placeOf(wiring, change.place.id) ? wiring.places : [...wiring.places, change.place],
         devices: withOne(wiring.devices, change.device),
-        links: change.brings ? withOne(wiring.links, change.brings) : wiring.links
+        links: (change.brings ?? []).reduce<readonly WireLink[]>(withOne, wiring.links)
       };
     case 'device-off':
       return {
         ...wiring,
         devices: without<Device>(wiring.devices, change.device),
-        links: change.brings ? without(wiring.links, change.brings) : wiring.links
+        links: (change.brings ?? []).reduce<readonly WireLink[]>(without, wiring.links)
       };
     case 'cable-in':
       return {

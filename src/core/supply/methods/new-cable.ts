@@ -14,6 +14,8 @@ import {
   type Wiring
 } from '../../wiring/graph';
 import { cablePart, endsOf, newCableLength, pathConditions, pullLine } from '../cable-pull';
+import { fanGivenAway } from '../repairs/restore-fan';
+import { marksMean } from '../../trade/terminals';
 import { commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
@@ -37,8 +39,10 @@ export const newCable: Method = {
     const board = commonAtBothPlates(situation);
     if (isFinding(board)) return refused(board);
     const pathFindings = pathConditions(situation);
-    const { wiring, findings } = swapThermostat(situation);
-    const ends = usedEnds(wiring);
+    const { wiring: swapped, findings } = swapThermostat(situation);
+    const restored = fanRestored(swapped, board, device);
+    const wiring = restored?.wiring ?? swapped;
+    const ends = [...usedEnds(wiring), ...(restored ? [restored.ends] : [])];
     if (!ends.some((end) => markAt(wiring, end.wall) === 'C')) {
       ends.push({ wall: sheetTerminal(device, 'C'), equipment: screwThat(board, 'C')?.id ?? '' });
     }
@@ -58,6 +62,7 @@ export const newCable: Method = {
       findings: [
         ...findings,
         ...pathFindings,
+        ...(restored ? [restored.finding] : []),
         ...notRead(situation),
         ...(conductors === ends.length ? [finding('warn', 'no-spare', { what: 'none-left' })] : [])
       ],
@@ -67,6 +72,12 @@ export const newCable: Method = {
     };
   }
 };
+
+/** A fan that an earlier owner gave away gets a wire of its own again, where the thermostat has a terminal for it. */
+function fanRestored(wiring: Wiring, board: Board, device: SupplySituation['device']) {
+  const restored = marksMean(device.marks, 'G') ? fanGivenAway(wiring, board) : null;
+  return restored && { ...restored, ends: { wall: sheetTerminal(device, 'G'), equipment: restored.fan } };
+}
 
 interface Ends {
   readonly wall: string;

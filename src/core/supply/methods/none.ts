@@ -25,7 +25,14 @@ export const none: Method = {
   }
 };
 
-function leaving({ identification, thermostat, today, assumed, repairs }: SupplySituation): Finding[] {
+function leaving({
+  identification,
+  thermostat,
+  today,
+  assumed,
+  repairs,
+  riddles
+}: SupplySituation): Finding[] {
   const because = [ref.thermostat(thermostat.id)];
   const licensed =
     stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
@@ -36,7 +43,8 @@ function leaving({ identification, thermostat, today, assumed, repairs }: Supply
   // What rests on an end that nobody has read, or on one of several systems, may be no harm at all.
   const certain = assumed.length === 0 && harms.some((one) => one.worlds === undefined);
   if (repairs.length > 0)
-    return [finding(certain ? 'stop' : 'warn', 'leaving-it-harms', { repaired: true }, about)];
-  const asked = finding('warn', 'leaving-it-harms', { repaired: false }, about);
+    return [finding(certain ? 'stop' : 'warn', 'leaving-it-harms', { mending: 'here' }, about)];
+  const mending = riddles.length > 0 ? 'after-the-question' : 'by-somebody-else';
+  const asked = finding('warn', 'leaving-it-harms', { mending }, about);
   return certain ? [asked, finding('warn', 'call-licensed-person', { what: 'leave' }, because)] : [asked];
 }

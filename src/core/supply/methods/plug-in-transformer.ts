@@ -3,6 +3,7 @@ import { conductorOhms } from '../../trade/cable';
 import { finding, type Finding } from '../../findings/finding';
 import {
   landed,
+  landedMark,
   screwsOfMarks,
   sheetTerminal,
   terminalId,
@@ -11,9 +12,39 @@ import {
   type PlugInTransformer,
   type Strand
 } from '../../wiring/graph';
+import { cordOf, oldSupplies, withoutOldSupplies } from '../repairs/remove-old-supply';
 import { cablePart } from '../cable-pull';
 import { noCommonTerminal, ownSupply } from '../own-supply';
-import { refused, type Method, type Part, type SupplySituation } from '../types';
+import { refused, type Method, type Offer, type Part, type SupplySituation } from '../types';
+
+/** A supply that is in an outlet already stays there: its wires move over, and nothing is bought. */
+function keptSupply(situation: SupplySituation): Offer | null {
+  const { before, device } = situation;
+  const [plug] = oldSupplies(before);
+  if (!plug) return null;
+  const cord = cordOf(before, plug);
+  const without = withoutOldSupplies(before)?.wiring ?? before;
+  const { wiring, findings, rail } = ownSupply({ ...situation, before: without }, plug);
+  const onto = (strand: Strand): Strand => {
+    const mark = landedMark(before, strand.far) ?? landedMark(before, strand.near);
+    return { ...strand, near: landed(sheetTerminal(device, mark === 'C' ? 'C' : rail)) };
+  };
+  const cables = before.cables.filter((cable) => cord.some((strand) => strand.cable === cable.id));
+  return {
+    after: {
+      ...wiring,
+      cables: [...wiring.cables.filter((cable) => !cables.includes(cable)), ...cables],
+      strands: [
+        ...wiring.strands.filter((strand) => !cord.some((one) => one.id === strand.id)),
+        ...cord.map(onto)
+      ]
+    },
+    findings: [...findings, finding('note', 'second-supply-off', { what: 'plug' }, [ref.supply(plug.id)])],
+    loses: [{ what: 'outlet' }],
+    parts: [],
+    extraMinutes: 0
+  };
+}
 
 const CORD_M = 3;
 const PLUG_ID = 'plug-in';
@@ -34,6 +65,8 @@ export const plugInTransformer: Method = {
     const trouble = noCommonTerminal(device);
     if (trouble) return refused(trouble);
     if (thermostat.outlet === 'none') return refused(finding('stop', 'no-outlet', {}, [ref.outlet]));
+    const kept = keptSupply(situation);
+    if (kept) return kept;
     const plug: PlugInTransformer = {
       kind: 'plug-in-transformer',
       id: PLUG_ID,

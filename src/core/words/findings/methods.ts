@@ -88,10 +88,13 @@ export const METHODS: Sentences<MethodParams> = {
         return `Put right with it: ${fact.name} is no longer needed. It is unplugged, and its cord goes.`;
     }
   },
-  'leaving-it-harms': ({ repaired }) =>
-    repaired
-      ? 'To leave it as it is would leave it being harmed: have at least the repair made.'
-      : 'To leave it as it is would leave it being harmed, and what is wrong cannot be put right here: have a heating technician look at it.',
+  'leaving-it-harms': ({ mending }) => {
+    const harmed = 'To leave it as it is would leave it being harmed';
+    if (mending === 'here') return `${harmed}: make at least the repair.`;
+    return mending === 'after-the-question'
+      ? `${harmed}. It can be put right once the question about its wires is answered; until then keep it switched off, or have a heating technician look at it.`
+      : `${harmed}, and no repair is known here: have a heating technician look at it.`;
+  },
   'keep-the-old': () => 'The old thermostat goes on working as it does today.',
   'call-licensed-person': ({ what }) =>
     what === 'leave'

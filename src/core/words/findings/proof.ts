@@ -37,7 +37,9 @@ export const PROOF: Sentences<ProofParams> = {
   'function-lost': ({ call, loads }) =>
     `${capital(callName(call))} is lost: ${loadList(loads)} no longer ${plural(loads.length, 'runs', 'run')}.`,
   'dead-before': ({ call, loads }) =>
-    `In the record as it is, ${callName(call)} does not start: ${loadList(loads)}. It stays so. If it works in the house, an end was read wrongly.`,
+    `${capital(callName(call))} does not start ${loadList(loads)} today, and will not afterwards. If it works in the house, an end was read wrongly.`,
+  'dead-today': ({ call, loads }) =>
+    `${capital(callName(call))} does not start ${loadList(loads)}. If it works in the house, an end was read wrongly.`,
   'made-to-work': ({ call, loads }) =>
     `${capital(callName(call))} starts ${loadList(loads)}, which it does not today.`,
   'load-runs-uncalled': ({ call, loads }) =>
