@@ -39,6 +39,12 @@ export interface RecordParams {
     | { readonly what: 'link'; readonly id: string; readonly end: EndSide };
   'unknown-mark': { readonly mark: string };
   'unknown-observation': { readonly id: string };
+  /** An answer that its question does not have; `known`: those that it has, null where it takes a number. */
+  'answer-not-understood': {
+    readonly id: string;
+    readonly answer: string;
+    readonly known: readonly string[] | null;
+  };
   'terminal-shared': { readonly screw: string; readonly conductors: readonly string[] };
 }
 
@@ -49,7 +55,7 @@ export interface SystemParams {
   millivolt: None;
   'data-conductors': None;
   'voltage-class-unsettled':
-    | { readonly what: 'under-one-volt' | 'not-settled' | 'before-buying' }
+    | { readonly what: 'under-one-volt' | 'between' | 'two-wires' | 'not-settled' | 'before-buying' }
     | {
         readonly what: 'still-possible';
         /** Probabilities, 0 to 1; only those that count. */

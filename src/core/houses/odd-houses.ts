@@ -106,6 +106,12 @@ export const ODD_HOUSES = {
   'mark that nobody explains': () =>
     odd({ sketch: { strands: [...sketch.strands, 'OG QX QX'], board: [...sketch.board!, 'QX'] } }),
   'air handler on the boiler’s water': () => odd({ machine: { kind: 'hydro-air' } }),
+  'an answer that the question has not': () =>
+    odd({ place: { observed: { ...sketch.observed, flue: 'yes' } } }),
+  'volts between the classes': () =>
+    odd({ place: { observed: { ...sketch.observed, 'measured-volts': 12 } } }),
+  'two wires that nobody measured': () =>
+    odd({ sketch: { strands: ['RD R R', 'WH W W'], board: ['R', 'W'], plate: ['R', 'W'], observed: {} } }),
   mercury: () => odd({ place: { mercury: 'yes' } }),
   'no connection': () => odd({ survey: { internet: 'none' } }),
   'proven off yesterday': () => odd({ place: { off: off('meter', '2026-03-01T01:00:00.000Z') } }),

@@ -1,13 +1,21 @@
 /**
  * Beliefs: a probability per family of systems, from weighed evidence.
  *
- * Each piece of evidence multiplies the odds by how often its value is met in that family (Bayes' rule, pieces taken as independent given
- * the family). `unknown` stands for whatever is none of the families: every value is equally likely there, so it gains when the evidence
+ * Each piece of evidence multiplies the odds by how often its value is met in that family (Bayes' rule). Pieces that come from one witness
+ * are not independent: the letters of a plate, and that wires are on the screws beside them, say much the same thing. Of those the one that
+ * says most counts whole, and each other only with a part of its weight. `unknown` stands for whatever is none of the families: every value is equally likely there, so it gains when the evidence
  * fits none of the others. A chance of exactly 0 excludes: after a reading of 27 V, nothing makes it mains again.
  */
 import { posterior } from '../belief/bayes';
 import { EVIDENCE } from './evidence/registry';
-import { CANDIDATES, type Candidate, type Evidence, type Reading, type Situation } from './types';
+import {
+  CANDIDATES,
+  WALL_UNSEEN,
+  type Candidate,
+  type Evidence,
+  type Reading,
+  type Situation
+} from './types';
 
 export type Beliefs = Readonly<Record<Candidate, number>>;
 
@@ -61,20 +69,51 @@ export function chanceTable(evidence: Evidence): readonly Float64Array[] {
   return table;
 }
 
+/** The chances of a value in each family; undefined for a value that the evidence does not have. */
+function rowOf(evidence: Evidence, value: string): ArrayLike<number> | undefined {
+  const table = chanceTable(evidence);
+  const at = (wanted: string) => table[evidence.values.findIndex((one) => one.value === wanted)];
+  if (value !== WALL_UNSEEN) return at(value);
+  const [both, wallOnly] = [at('both'), at('wall-only')];
+  return both && wallOnly && both.map((share, index) => share + (wallOnly[index] ?? 0));
+}
+
 /** Chance of a value in a family. */
 export function chance(evidence: Evidence, family: Candidate, value: string): number {
-  const row = chanceTable(evidence)[evidence.values.findIndex((one) => one.value === value)];
-  return row?.[CANDIDATES.indexOf(family)] ?? 0;
+  return rowOf(evidence, value)?.[CANDIDATES.indexOf(family)] ?? 0;
 }
+
+/** The share of its weight that a piece keeps beside a stronger one of the same witness. */
+const REPEATED = 0.4;
 
 export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR): Beliefs {
-  return weighed.reduce((beliefs, one) => update(beliefs, one.evidence, one.reading.value), prior);
+  const alone = weighed.filter((one) => one.evidence.witness === undefined);
+  const letters = weighed
+    .filter((one) => one.evidence.witness !== undefined)
+    .map((one) => ({ one, says: strength(one) }))
+    .sort((a, b) => b.says - a.says || a.one.evidence.id.localeCompare(b.one.evidence.id));
+  const first = alone.reduce((beliefs, one) => update(beliefs, one.evidence, one.reading.value), prior);
+  return letters.reduce(
+    (beliefs, { one }, at) => update(beliefs, one.evidence, one.reading.value, at === 0 ? 1 : REPEATED),
+    first
+  );
 }
 
-/** Bayes' rule for one value. Where the value excludes every family, nothing is learned from it. */
-export function update(beliefs: Beliefs, evidence: Evidence, value: string): Beliefs {
-  const row = chanceTable(evidence)[evidence.values.findIndex((one) => one.value === value)];
-  if (!row) return beliefs;
+/** How much a piece says: the spread of its log chances over the families, so that the order does not hang on what is believed. */
+function strength({ evidence, reading }: Weighed): number {
+  const row = Array.from(rowOf(evidence, reading.value) ?? [], (share) => Math.log2(Math.max(share, 1e-6)));
+  const mean = row.reduce((sum, one) => sum + one, 0) / (row.length || 1);
+  return row.reduce((sum, one) => sum + (one - mean) ** 2, 0);
+}
+
+/**
+ * Bayes' rule for one value, its chances raised to a power below 1 where it repeats what was heard already. Where the value excludes every
+ * family, nothing is learned from it.
+ */
+export function update(beliefs: Beliefs, evidence: Evidence, value: string, weight = 1): Beliefs {
+  const whole = rowOf(evidence, value);
+  if (!whole) return beliefs;
+  const row = weight === 1 ? whole : Array.from(whole, (share) => share ** weight);
   const after = posterior(
     CANDIDATES.map((family) => beliefs[family]),
     row

@@ -93,7 +93,7 @@ describe('the voltage class', () => {
   });
 
   it('sorts readings into the bands of the trade', () => {
-    expect([0.7, 12, 22, 30, 31, 51, -120].map(voltageBand)).toEqual([
+    expect([0.7, 12, 18, 32, 33, 51, -120].map(voltageBand)).toEqual([
       'millivolt',
       'between',
       '24v',

@@ -8,10 +8,11 @@ import { wiringOf } from '../wiring/from-job';
 import { beliefsFrom, chance, ranked, weigh, type Beliefs, type Ranked, type Weighed } from './beliefs';
 import { nextObservations, type NextObservation } from './next';
 import { ambiguousMarks } from './ambiguous';
-import { TRAIT_QUESTIONS, traitsOf } from './traits/registry';
+import { traitsOf } from './traits/registry';
 import type { Trait } from './traits/types';
-import { CANDIDATES, type Candidate } from './types';
-import { voltageClassOf, voltageFindings } from './voltage';
+import { answerFindings } from './answers';
+import { CANDIDATES, WALL_UNSEEN, type Candidate } from './types';
+import { unsettledVolts, voltageClassOf, voltageFindings } from './voltage';
 
 /** Below this a family is not called known. */
 export const DECIDED_AT = 0.9;
@@ -65,7 +66,9 @@ function identified(job: Job, thermostat: Thermostat): Identification {
   const believed: Family = top.probability >= NAMED_AT ? top.family : 'unknown';
   const family = stated ?? believed;
   const probability = stated ? beliefs[stated] : top.probability;
-  const voltageClass = voltageClassOf(weighed, beliefs);
+  const unsettled = unsettledVolts(situation, beliefs);
+  const believedClass = voltageClassOf(weighed, beliefs);
+  const voltageClass = unsettled.length > 0 && believedClass === '24v' ? 'unknown' : believedClass;
   const traits = traitsOf(situation, stated ? certain(stated) : beliefs);
   return {
     thermostat: thermostat.id,
@@ -80,12 +83,13 @@ function identified(job: Job, thermostat: Thermostat): Identification {
     next: nextObservations(weighed),
     traits,
     findings: sortFindings([
+      ...unsettled,
       ...voltageFindings(voltageClass, beliefs, weighed),
       ...disagreements(weighed, stated ?? top.family),
       ...(stated && probability < 0.2 && weighed.length > 0 ? [statedAgainst(stated, top, weighed)] : []),
       ...(family === 'unknown' ? [unknownSystem(candidates)] : []),
       ...ambiguousMarks(situation),
-      ...unknownObservations(thermostat)
+      ...answerFindings(job, thermostat)
     ])
   };
 }
@@ -120,6 +124,10 @@ function weightOf({ evidence, reading }: Weighed, beliefs: Beliefs): EvidenceWei
 }
 
 function sentenceOf({ evidence, reading }: Weighed): string {
+  if (reading.value === WALL_UNSEEN) {
+    const landed = evidence.values.find((value) => value.value === 'wall-only')?.sentence ?? '';
+    return landed.replace(/but on nothing at the equipment/, 'and nobody has seen its other end');
+  }
   return evidence.values.find((value) => value.value === reading.value)?.sentence ?? reading.value;
 }
 
@@ -171,13 +179,4 @@ function unknownSystem(candidates: readonly Ranked[]): Finding {
     'system-unknown',
     families.length === 0 ? { what: 'fits-none' } : { what: 'still-possible', families }
   );
-}
-
-function unknownObservations(thermostat: Thermostat): Finding[] {
-  return Object.keys(thermostat.observed)
-    .filter(
-      (id) =>
-        !EVIDENCE.some((evidence) => evidence.id === id) && !TRAIT_QUESTIONS.some((one) => one.id === id)
-    )
-    .map((id) => finding('note', 'unknown-observation', { id }, [ref.observation(id)]));
 }

@@ -10,24 +10,42 @@ import {
   meansAt,
   terminalAt,
   wallThermostat,
+  type Landing,
   type Strand,
   type StrandEnd,
   type Wiring
 } from '../wiring/graph';
-import type { Reading } from './types';
+import { agree, purposeOf } from '../explain/agreement';
+import { WALL_UNSEEN, type Reading } from './types';
 
 /**
  * `both`: a conductor on one of the marks at the wall is landed at the equipment; `wall-only`: it is there but lands on nothing;
- * `none`: the wall was read and no conductor is on these marks. Null while an end that would decide is unseen.
+ * `none`: the wall was read and no conductor is on these marks; `WALL_UNSEEN`: it is landed at the wall and nobody has seen its other end.
+ * Null while the wall is not read. What a wire is on at the equipment outweighs what it is on at the wall.
  */
 export function arrival(wiring: Wiring, marks: readonly string[]): Reading | null {
-  const atWall = wiring.strands.filter((strand) => landedOnOneOf(wiring, strand, 'near', marks));
+  const atWall = wiring.strands.filter(
+    (strand) => landedOnOneOf(wiring, strand, 'near', marks) && !isOtherwiseThere(wiring, strand)
+  );
   if (atWall.length === 0)
     return wallIsRead(wiring) ? { value: 'none', because: landedIds(wiring).map(ref.conductor) } : null;
   const because = atWall.map((strand) => ref.conductor(strand.id));
   if (atWall.some((strand) => strand.far.state === 'landed')) return { value: 'both', because };
-  if (atWall.some((strand) => strand.far.state === 'unseen')) return null;
+  if (atWall.some((strand) => strand.far.state === 'unseen')) return { value: WALL_UNSEEN, because };
   return { value: 'wall-only', because };
+}
+
+/** A wire that the machine's own mark shows to be something else than the wall says. */
+function isOtherwiseThere(wiring: Wiring, { near, far }: Strand): boolean {
+  const words = (end: Landing) =>
+    meansAt(wiring, landedTerminal(end)).flatMap((mark) => purposeOf(mark) ?? []);
+  const [wall, there] = [words(near), words(far)];
+  const around = { family: 'heat-pump', servesFirstStage: true } as const;
+  return (
+    wall.length > 0 &&
+    there.length > 0 &&
+    !wall.some((one) => there.some((other) => agree({ near: one, far: other }, around)))
+  );
 }
 
 export function landedOnOneOf(

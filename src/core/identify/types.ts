@@ -29,8 +29,13 @@ export interface Reading {
   readonly because: readonly Ref[];
 }
 
+/** The value of a wire that is landed at the wall and whose other end nobody has seen: it may be landed there or on nothing. */
+export const WALL_UNSEEN = 'wall-unseen';
+
 export interface Evidence {
   readonly id: string;
+  /** Pieces of one witness say much the same: what is printed at the plate, and that a wire is on the screw beside it. */
+  readonly witness?: 'letters';
   /** `asked`: the user answers; `read`: it follows from the recorded wiring. */
   readonly kind: 'asked' | 'measured' | 'read';
   readonly ask: string;

@@ -5,6 +5,9 @@
 import type { Ref } from '../findings/refs';
 import { finding, type Finding } from '../findings/finding';
 import type { VoltageClass } from '../trade/vocabulary';
+import { ref } from '../findings/refs';
+import { voltageBand } from './evidence/measured-volts';
+import type { Situation } from './types';
 import type { Beliefs, Weighed } from './beliefs';
 
 /** Below this a class is not called known. */
@@ -98,4 +101,34 @@ function openClass(voltageClass: VoltageClass, shares: Shares, about: readonly R
     ];
   if (voltageClass === '24v') return [];
   return [finding('warn', 'voltage-class-unsettled', { what: 'not-settled' }, about)];
+}
+
+/** Machines that are no heater with a standing pilot. */
+const NOT_MILLIVOLT: ReadonlySet<string> = new Set([
+  'furnace',
+  'air-handler',
+  'boiler',
+  'zone-panel',
+  'zone-pump-panel',
+  'hydro-air',
+  'fan-coil'
+]);
+
+/** A heater with a standing pilot that is at least this likely has to be measured for, where the house has its two wires. */
+const MILLIVOLT_ASKS_AT = 0.01;
+
+/** Readings between the classes, and two wires at a machine that may make its own millivolts: a meter comes first. */
+export function unsettledVolts({ job, thermostat }: Situation, beliefs: Beliefs): Finding[] {
+  const volts = thermostat.observed['measured-volts'];
+  const because = [ref.observation('measured-volts')];
+  if (typeof volts === 'number') {
+    return voltageBand(volts) === 'between'
+      ? [finding('stop', 'voltage-class-unsettled', { what: 'between' }, because)]
+      : [];
+  }
+  const machines = job.equipment.filter(({ id }) => thermostat.equipment.includes(id));
+  const known = machines.some(({ kind }) => NOT_MILLIVOLT.has(kind));
+  if (known || thermostat.conductors.length !== 2 || beliefs.millivolt < MILLIVOLT_ASKS_AT) return [];
+  const about = thermostat.conductors.map((conductor) => ref.conductor(conductor.id));
+  return [finding('stop', 'voltage-class-unsettled', { what: 'two-wires' }, about)];
 }

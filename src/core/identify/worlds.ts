@@ -57,14 +57,17 @@ function machineWorld(board: Board, world: World): MachineWorld | null {
 }
 
 function believableFamilies(identification: Identification): { family: Family; weight: number }[] {
-  if (identification.stated) return [{ family: identification.family, weight: 1 }];
   const [top] = identification.candidates;
-  return identification.candidates
-    .filter(
-      (candidate) =>
-        candidate.family !== 'unknown' && (candidate.probability >= BELIEVABLE || candidate === top)
-    )
-    .map((candidate) => ({ family: candidate.family, weight: candidate.probability }));
+  const stated = identification.stated ? identification.family : null;
+  const believed = identification.candidates.filter(
+    ({ family, probability }) =>
+      family !== 'unknown' &&
+      family !== stated &&
+      (probability >= BELIEVABLE || (stated === null && family === top?.family))
+  );
+  // What somebody states is shown first; it is no reason to leave out what the evidence still believes.
+  const others = believed.map(({ family, probability }) => ({ family, weight: probability }));
+  return stated === null ? others : [{ family: stated, weight: 1 }, ...others];
 }
 
 /** One world per board behaviour that is still believable: how the blower starts in heating, how the valve is energised. */

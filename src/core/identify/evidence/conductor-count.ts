@@ -5,6 +5,7 @@ import { ESTIMATE, type Evidence } from '../types';
 /** How many conductors are landed at the wall. */
 export const conductorCount: Evidence = {
   id: 'conductor-count',
+  witness: 'letters',
   kind: 'read',
   ask: 'How many conductors are landed at the wall?',
   how: 'Count those under a screw or clamp; the spare ones do not count.',

@@ -27,6 +27,7 @@ const values: EvidenceValue[] = [
 /** What is printed beside the screws of the machine. */
 export const equipmentMarks: Evidence = {
   id: 'equipment-marks',
+  witness: 'letters',
   kind: 'read',
   ask: 'Which marks stand beside the terminals at the machine?',
   how: 'Open the door of the machine with its power off and read the letters on the low-voltage strip.',

@@ -22,6 +22,7 @@ const values: EvidenceValue[] = [
 /** W at both ends calls heat; cooling alone has none, and most heat pumps call heat through Y. */
 export const heatLanded: Evidence = {
   id: 'heat-landed',
+  witness: 'letters',
   kind: 'read',
   ask: 'Where does the conductor on W end at the equipment?',
   how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',

@@ -27,6 +27,7 @@ const values: EvidenceValue[] = [
 /** RH and RC with a conductor each and no link between them mean two transformers. */
 export const hotConductors: Evidence = {
   id: 'hot-conductors',
+  witness: 'letters',
   kind: 'read',
   ask: 'Which of R, RH and RC have a conductor, and is there a link between RH and RC?',
   how: 'Look behind the cover: a short piece of wire or a clip between RH and RC is the link.',

@@ -16,11 +16,14 @@ const values: EvidenceValue[] = [
   }
 ];
 
-/** Volts AC between R and C, or across R and W with the call open, sorted into the classes of the trade. */
+/**
+ * Volts AC between R and C, or across R and W with the call open, sorted into the classes of the trade. About 1 to 18 V and 32 to 50 V belong
+ * to none.
+ */
 export function voltageBand(volts: number): string {
   const size = Math.abs(volts);
   if (size > 50) return 'line';
-  if (size >= 22 && size <= 30) return '24v';
+  if (size >= 18 && size <= 32) return '24v';
   return size < 1 ? 'millivolt' : 'between';
 }
 
@@ -51,8 +54,8 @@ export const measuredVolts: Evidence = {
   },
   read: ({ thermostat }) => {
     const volts = thermostat.observed['measured-volts'];
-    return typeof volts === 'number'
-      ? { value: voltageBand(volts), because: [ref.observation('measured-volts')] }
-      : null;
+    // Between the classes a reading settles nothing, for or against any of them.
+    if (typeof volts !== 'number' || voltageBand(volts) === 'between') return null;
+    return { value: voltageBand(volts), because: [ref.observation('measured-volts')] };
   }
 };

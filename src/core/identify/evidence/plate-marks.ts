@@ -5,6 +5,7 @@ import { ESTIMATE, type Evidence } from '../types';
 /** What is printed beside the screws at the wall. */
 export const plateMarks: Evidence = {
   id: 'plate-marks',
+  witness: 'letters',
   kind: 'read',
   ask: 'Which marks stand beside the terminals of the old plate?',
   how: 'Take the cover off and read the letters beside each screw.',

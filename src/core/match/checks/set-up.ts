@@ -9,7 +9,10 @@ import type { MatchCheck } from '../types';
 /** What is told to the device about the system before anything runs. What is not settled is not to be set on a guess. */
 export const setUp: MatchCheck = {
   id: 'set-up',
-  check({ device, worlds }) {
+  check({ device, identification, worlds: all }) {
+    // It is set to what somebody states that it is, though the proof goes on counting what else it may be.
+    const { stated, family } = identification;
+    const worlds = stated ? all.filter((world) => world.family === family) : all;
     if (worlds.length === 0) return [];
     const kinds = [...new Set(worlds.map(kindOf))];
     const system = { what: 'system', systems: kinds } as const;

@@ -101,7 +101,7 @@ describe('an adapter of the old thermostat in line', () => {
 
 describe('conductors that hang loose at the equipment', () => {
   const loose = house({
-    strands: ['RD R R', 'WH W W', 'BU C loose', 'OG O loose'],
+    strands: ['RD R R', 'WH W W', 'BU C loose', 'OG HUM loose'],
     board: ['R', 'C', 'W'],
     observed: furnaceFourWires().thermostat.observed,
     stated: 'furnace'

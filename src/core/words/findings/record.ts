@@ -31,6 +31,8 @@ export const RECORD: Sentences<RecordParams> = {
   },
   'unknown-mark': ({ mark }) =>
     `Nothing is known of a terminal marked ${mark}: it is kept as read, and no plan moves anything onto it.`,
+  'answer-not-understood': ({ id, answer, known }) =>
+    `The answer “${answer}” to “${id}” is none that the question has (${known === null ? 'a number of volts' : known.join(', ')}): it counts for nothing.`,
   'unknown-observation': ({ id }) =>
     `The record holds an answer to “${id}”, which this version does not ask: it is kept and not weighed.`,
   'terminal-shared': ({ screw, conductors }) =>

@@ -19,6 +19,10 @@ export const SYSTEM: Sentences<SystemParams> = {
     switch (fact.what) {
       case 'under-one-volt':
         return 'Under 1 V: either the supply is off, or this is a millivolt heater. Never connect 24 V to it. Find out which before going on.';
+      case 'between':
+        return 'The meter reads a voltage between the classes: it settles nothing. Measure again with a load on (a call open and closed), once on AC and once on DC; until then connect nothing.';
+      case 'two-wires':
+        return 'Two wires, and nobody has measured them: a heater with a standing pilot has two wires as well, and 24 V burns it. Measure between the two at the wall before anything with a voltage is connected.';
       case 'not-settled':
         return 'The voltage class is not settled yet: look at the wires and the marks, or have it measured.';
       case 'before-buying':
