@@ -43,8 +43,11 @@ export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
   const [nearWord, farWord] = [purposesAt(wiring, near), purposesAt(wiring, far)];
   const [farPurpose] = farWord;
   if (farPurpose === undefined) return { known: false, riddle: 'far-mark' };
+  const isBoard = device?.kind === 'board';
+  const odd = isWater(family) ? 'third-wire' : 'no-job';
   const [nearPurpose] = nearWord;
-  if (nearPurpose === undefined) return { known: false, riddle: 'near-mark' };
+  if (nearPurpose === undefined)
+    return { known: false, riddle: isBoard && !hasPurpose(farPurpose, family) ? odd : 'near-mark' };
   const around = { family: world.family, servesFirstStage: servesFirstStage(wiring, strand) };
   const pair = nearWord
     .flatMap((one) => farWord.map((other) => ({ near: one, far: other })))
@@ -52,8 +55,7 @@ export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
   // Ends that were measured to be one wire: the machine's end says what it does, and the wall's was on the wrong screw.
   if (!pair && strand.continuity !== 'proven') return { known: false, riddle: 'ends-differ' };
   const purpose = pair?.far ?? farPurpose;
-  if (hasPurpose(purpose, family) || device?.kind !== 'board') return { known: true, purpose };
-  return { known: false, riddle: isWater(family) ? 'third-wire' : 'no-job' };
+  return hasPurpose(purpose, family) || !isBoard ? { known: true, purpose } : { known: false, riddle: odd };
 }
 
 function isWater(family: World['family']): boolean {

@@ -228,12 +228,15 @@ export interface MethodParams {
   'adapter-ends-agree': { readonly common: string; readonly shared: string };
   'adapter-not-for-this':
     | { readonly what: 'two-transformers' | 'two-heat-stages' | 'heat-pump' }
-    | (OfModel & { readonly what: 'sheet'; readonly adapters: 'own' | 'none' });
+    | (OfModel & { readonly what: 'sheet'; readonly adapters: 'own' | 'none' })
+    | (OfModel & { readonly what: 'sheet-silent' });
   'room-behind-plate': None;
   'more-joints': None;
   'radio-must-reach': None;
   'cable-too-few': { readonly conductors: number; readonly used: number };
   'old-adapter-in-line': Named;
+  /** An adapter of the old thermostat with a terminal that nobody knows. */
+  'adapter-not-read': Named;
   /** Something that is wrong today and is put right with the work. */
   repair:
     | (OfConductor & { readonly what: 'land-loose-end'; readonly mark: string; readonly machine: string })

@@ -112,6 +112,13 @@ export const ODD_HOUSES = {
     odd({ place: { observed: { ...sketch.observed, 'measured-volts': 12 } } }),
   'two wires that nobody measured': () =>
     odd({ sketch: { strands: ['RD R R', 'WH W W'], board: ['R', 'W'], plate: ['R', 'W'], observed: {} } }),
+  'an old adapter with a mark that nobody knows': () =>
+    odd({
+      sketch: {
+        strands: ['RD R R', 'WH W W', 'YE K K@2', 'GN C C'],
+        further: [{ name: 'old adapter', kind: 'old-adapter', marks: ['R', 'C', 'K', 'QX', 'G'] }]
+      }
+    }),
   mercury: () => odd({ place: { mercury: 'yes' } }),
   'no connection': () => odd({ survey: { internet: 'none' } }),
   'proven off yesterday': () => odd({ place: { off: off('meter', '2026-03-01T01:00:00.000Z') } }),

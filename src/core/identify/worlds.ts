@@ -133,8 +133,9 @@ function believable<T extends string>(
   return kept.map((one) => ({ ...one, share: one.share / total }));
 }
 
+/** A wire on Y at the machine starts a compressor, if there is one: in a family of air it counts, whatever else speaks against it. */
 function hasCompressor(family: Family, wiring: Wiring): boolean {
-  if (family !== 'electric-furnace')
+  if (family !== 'electric-furnace' && family !== 'furnace')
     return ['furnace-ac', 'heat-pump', 'dual-fuel', 'boiler-plus-ac', 'cooling-only'].includes(family);
   return wiring.strands.some((strand) => landedMark(wiring, strand.far) === 'Y1');
 }

@@ -14,6 +14,8 @@ export const SUPPLY_NEEDS = [
 export const RAILS = ['one-r', 'link-removable', 'link-to-be-cut', 'joined-inside'] as const;
 
 export const ADAPTER_RULES = ['any', 'own', 'none', 'unknown'] as const;
+/** Whether its sheet allows it to charge itself through an idle call: on any load, on none, or it says nothing. */
+export const CHARGES_THROUGH = ['any', 'none', 'unknown'] as const;
 export const ACCESSORY_OUTPUTS = ['none', 'powered', 'dry', 'unknown'] as const;
 
 export const DeviceFacts = v.strictObject({
@@ -44,6 +46,8 @@ export const DeviceFacts = v.strictObject({
   note: text,
   /** What its sheet says of modules that put two calls on one conductor: any, only the one in its box, none, or nothing. */
   adapters: v.optional(v.picklist(ADAPTER_RULES, `one of ${ADAPTER_RULES.join(', ')}`), 'unknown'),
+  /** Of one that charges itself: the loads that its sheet allows it on without a common. */
+  chargesThrough: v.optional(v.picklist(CHARGES_THROUGH, `one of ${CHARGES_THROUGH.join(', ')}`), 'unknown'),
   /** Its outputs for a humidifier, a ventilator and the like: none, powered from R, or dry contacts. */
   accessoryOutputs: v.optional(
     v.picklist(ACCESSORY_OUTPUTS, `one of ${ACCESSORY_OUTPUTS.join(', ')}`),

@@ -27,6 +27,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 139,
     note: 'A clip joins RH and RC and can be taken out.',
     adapters: 'any',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'System menu, page 2: “kind of heat”, “heat pump yes or no”, “valve on O or B”, “fan with heat”.'
   },
@@ -50,6 +51,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 119,
     note: 'K carries Y and G on one conductor, with the adapter that comes in the box.',
     adapters: 'own',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Installer code 11 (kind of system), 14 (valve), 17 (one conductor for Y and G).'
   },
@@ -73,6 +75,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 169,
     note: 'Charges itself through an idle call circuit where no common is landed.',
     adapters: 'none',
+    chargesThrough: 'any',
     accessoryOutputs: 'none',
     setUp: 'First start asks: heat, cool, or both; air or water.'
   },
@@ -96,6 +99,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 59,
     note: 'Two AA cells, about a year.',
     adapters: 'unknown',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Switches behind the cells: 1 gas or electric, 2 fan by furnace or by thermostat.'
   },
@@ -119,6 +123,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 189,
     note: 'On cells the radio sleeps: it shows and switches, and is not reached from outside.',
     adapters: 'any',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'dry',
     setUp: 'Menu “House”: machine, stages, auxiliary heat, valve O or B, humidifier.'
   },
@@ -142,6 +147,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 219,
     note: 'RH and RC are joined inside by set-up; there is no clip to take out.',
     adapters: 'any',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Menu “Wiring”: one or two supplies (it takes one only), stages, valve.'
   },
@@ -165,6 +171,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 179,
     note: 'A receiver beside the board, a part with cells on the wall. The marks are the receiver’s.',
     adapters: 'none',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'At the receiver: a dial of eight positions for the kind of system; the sheet lists them.'
   },
@@ -188,6 +195,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 89,
     note: 'A link on the circuit board joins RH and RC; where two supplies are used it is cut, and cannot be put back.',
     adapters: 'unknown',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Installer code 3 (air or water), 5 (fan with heat).'
   },
@@ -211,6 +219,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 79,
     note: 'Heat only, for boilers and furnaces without an air conditioner.',
     adapters: 'unknown',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'None: it only calls for heat. Cycles an hour are set by a switch behind the head.'
   },
@@ -234,6 +243,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 45,
     note: 'A dry contact between T1 and T2, on two cells; for two conductors of the 24 V class.',
     adapters: 'unknown',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'A switch behind the cells: air, water, floor.'
   },
@@ -257,6 +267,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 159,
     note: 'As the Weftline K, with a second heat stage.',
     adapters: 'own',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Installer code 11 (kind of system), 12 (second heat stage), 17 (one conductor for Y and G).'
   },
@@ -280,6 +291,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 249,
     note: 'Powered outputs for a humidifier, a dehumidifier and a ventilator.',
     adapters: 'any',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'powered',
     setUp: 'Menu “System”: machine, stages, valve, accessories, each output by itself.'
   },
@@ -303,6 +315,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 99,
     note: 'A narrow window of voltage: it does not suit long thin cables.',
     adapters: 'any',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Hold both keys: kind of heat, fan with heat.'
   },
@@ -326,6 +339,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     price: 149,
     note: 'Draws little through an idle call; a common is the better way.',
     adapters: 'none',
+    chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     setUp: 'Menu “Power”: with or without C; menu “Machine”: kind, valve O or B.'
   }

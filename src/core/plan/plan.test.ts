@@ -195,15 +195,17 @@ describe('the plan', () => {
     const options = planned(furnaceWithSpare()).options.filter((option) => option.verdict !== 'no');
     expect(options.map((option) => option.method)).toEqual([
       'spare-conductor',
-      'signal-splitter',
       'add-conductor',
       'new-cable',
+      'signal-splitter',
       'repurpose-g',
       'none'
     ]);
     expect(options[0]?.whyAbove).toContain('it uses what is there already');
     expect(options[1]?.whyAbove).toContain('it is less work');
-    expect(options[3]?.whyAbove).toContain('every function that worked still works');
+    // A way without conditions stands above one of its kind that has some.
+    expect(options[2]?.whyAbove).toContain('nothing has to be watched with it');
+    expect(options[3]?.whyAbove).toContain('every function works afterwards');
     expect(options.at(-1)?.whyAbove).toContain('refused');
   });
 

@@ -86,6 +86,14 @@ interface Priced {
   readonly warnings: number;
 }
 
+/** What a way rests on and nobody has looked at, besides what all ways rest on. */
+const OF_ITS_OWN: ReadonlySet<Finding['code']> = new Set(['outlet-not-known', 'cable-path-unknown']);
+
+/** A wire that stays, or is drawn through a path, with a joint on the way that nobody has seen. */
+function hasHiddenJoint({ method, findings }: Option): boolean {
+  return method !== 'new-cable' && findings.some((finding) => finding.code === 'hidden-splice');
+}
+
 /** What nobody is to do has no moves. */
 function priced(option: Option, others: readonly OtherSupply[], done: readonly LogEntry[]): Priced {
   const { method, title, verdict, standing: stands, now, after, findings, parts } = option;
@@ -104,6 +112,8 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
       verdict,
       standing: stands,
       functionsLost: findings.filter(({ code }) => code === 'function-lost' || code === 'dead-before').length,
+      unread: findings.some(({ code }) => OF_ITS_OWN.has(code)),
+      lasts: !parts.some((part) => part.id === 'raceway') && !hasHiddenJoint(option),
       minutes: minutesBand.usual,
       cost: costBand.usual,
       shows: parts.some((part) => part.id === 'raceway')

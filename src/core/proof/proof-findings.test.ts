@@ -141,7 +141,9 @@ describe('a row of the proof', () => {
     expect(said({ lost: ['burner'] })).toEqual([
       { code: 'function-lost', level: 'stop', params: { call: 'heat1', loads: ['burner'] }, because }
     ]);
-    expect(said({ call: 'fan', before: ['blower'], lost: ['blower'] })).toMatchObject([{ level: 'warn' }]);
+    expect(said({ call: 'fan', before: ['blower'], after: [], lost: ['blower'] })).toMatchObject([
+      { level: 'warn' }
+    ]);
   });
 
   it('says what does not run today, whether that is mended, and what would run uncalled', () => {

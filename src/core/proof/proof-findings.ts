@@ -94,7 +94,13 @@ export function rowFindings(
   if (stays.length > 0) found.push(finding('warn', 'dead-before', { call, loads: stays }, because));
   const works = dead.filter((load) => row.after.includes(load));
   if (works.length > 0) found.push(finding('note', 'made-to-work', { call, loads: works }, because));
-  const uncalled = row.gained.filter((load) => !expected.includes(load));
+  // What runs uncalled today is no yardstick: it must not run afterwards either.
+  const uncalled = [
+    ...new Set([
+      ...row.gained.filter((load) => !expected.includes(load)),
+      ...uncalledIn(row.after, call, world)
+    ])
+  ];
   if (uncalled.length > 0) {
     found.push(finding('stop', 'load-runs-uncalled', { call, loads: uncalled }, because));
   }

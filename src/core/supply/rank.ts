@@ -1,7 +1,8 @@
 /**
- * The order of the options, as the trade weighs them: nobody hurt and nothing damaged; every function kept; what exists before what is
- * added, before what is given up; least work in places hard to reach; cost. The user may weigh work, cost and looks, below harm and
- * functions and never against them.
+ * The order of the options, as the trade weighs them: nobody hurt and nothing damaged; every function of the equipment works, not only those
+ * that did before; what rests on nothing unread before what a look would have to settle; what exists before what is added, before what is given
+ * up; what stays in the wall before what hangs on it; least work in places hard to reach; cost. The user may weigh work, cost and looks, below
+ * harm and functions and never against them.
  */
 import type { Minds } from '../job/schema';
 import type { MethodId, Verdict } from '../trade/vocabulary';
@@ -12,8 +13,12 @@ export interface RankFacts {
   readonly title: string;
   readonly verdict: Verdict;
   readonly standing: Standing;
-  /** Functions that worked and no longer do. */
+  /** Functions that no longer work, or go on not working. */
   readonly functionsLost: number;
+  /** It rests on something of its own that nobody has looked at. */
+  readonly unread: boolean;
+  /** Everything of it is in a wall or a machine, and no joint on the way is hidden. */
+  readonly lasts: boolean;
   readonly minutes: number;
   readonly cost: number;
   /** Something stays in sight that was not there: a cord, a raceway. */
@@ -53,7 +58,12 @@ export const CRITERIA: readonly Criterion[] = [
     id: 'functions',
     measure: (one) => one.functionsLost,
     because: (better) =>
-      better.functionsLost === 0 ? 'every function that worked still works' : 'fewer functions are lost'
+      better.functionsLost === 0 ? 'every function works afterwards' : 'fewer functions are lost'
+  },
+  {
+    id: 'unread',
+    measure: (one) => (one.unread ? 1 : 0),
+    because: () => 'it rests on nothing that nobody has looked at'
   },
   {
     // Only where the user said that something counts more or less than usual.
@@ -68,6 +78,16 @@ export const CRITERIA: readonly Criterion[] = [
       better.standing === 'added'
         ? 'something is added and nothing given up'
         : 'it uses what is there already'
+  },
+  {
+    id: 'lasts',
+    measure: (one) => (one.lasts ? 0 : 1),
+    because: () => 'all of it is out of sight, with no hidden joint'
+  },
+  {
+    id: 'conditions',
+    measure: (one) => (one.verdict === 'care' ? 1 : 0),
+    because: () => 'nothing has to be watched with it'
   },
   {
     id: 'work',

@@ -15,7 +15,8 @@ import { stopFindings } from '../safety/standing';
 import type { World } from '../devices/world';
 import { unexplained, type Unexplained } from '../explain/explain';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
-import { boards, type Wiring } from '../wiring/graph';
+import { isHot } from '../trade/terminals';
+import { boards, landedMark, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
 import { nowOf } from '../wiring/now';
 import { todayFindings, wrongsOf } from '../proof/today';
@@ -75,7 +76,7 @@ export function situationOf(job: Job, thermostat: Thermostat): Situation {
   const worlds = worldsOf(identification, filled);
   // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
   const found = readIn(filled, worlds[0]?.world.family ?? null);
-  const closed = gate(job, thermostat, identification, worlds);
+  const closed = [...gate(job, thermostat, identification, worlds), ...unreadThatDecides(recorded, assumed)];
   const wrongs = closed.length > 0 ? [] : wrongsOf(found, worlds);
   const repaired = mended({ wiring: found, assumed, worlds }, wrongs);
   const cleared = withoutOldAdapter(repaired.wiring);
@@ -133,6 +134,30 @@ function gate(
   if (thermostat.conductors.length === 0)
     closed.push(finding('stop', 'end-not-read', { what: 'no-conductor' }, because));
   return closed;
+}
+
+/**
+ * Ends that no assumption may stand in for: a hot wire where another supply may be behind it, any wire beside an adapter of the old thermostat,
+ * and that adapter's own terminals.
+ */
+function unreadThatDecides(recorded: Wiring, assumed: readonly string[]): Finding[] {
+  const adapters = recorded.devices.filter((device) => device.kind === 'adapter');
+  const hot = recorded.strands.filter((strand) => isHot(landedMark(recorded, strand.near) ?? ''));
+  const manySupplies = boards(recorded).length > 1 || hot.length > 1;
+  const unread = recorded.strands.filter(
+    (strand) => assumed.includes(strand.id) && (adapters.length > 0 || (manySupplies && hot.includes(strand)))
+  );
+  const unknown = adapters.filter((adapter) => adapter.screws.some((screw) => screw.means.length === 0));
+  return [
+    ...unread.map((strand) =>
+      finding('stop', 'end-not-read', { what: 'before-moved', conductor: strand.name }, [
+        ref.conductor(strand.id)
+      ])
+    ),
+    ...unknown.map((adapter) =>
+      finding('stop', 'adapter-not-read', { name: adapter.name }, [ref.machine(adapter.id)])
+    )
+  ];
 }
 
 /** A machine that is recognised and that nothing can be solved for. */

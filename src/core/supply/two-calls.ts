@@ -119,9 +119,13 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
 
 /** Houses that the makers of such modules leave out. */
 function notForThis({ before, worlds }: SupplySituation): Finding[] {
-  const secondHeat = before.strands.some(
-    (strand) => strand.near.state === 'landed' && landedMark(before, strand.far) === 'W2'
-  );
+  // On a heat pump W2 is auxiliary heat, and no second stage of W.
+  const staged = worlds.some(({ world }) => !isHeatPump(world.family));
+  const secondHeat =
+    staged &&
+    before.strands.some(
+      (strand) => strand.near.state === 'landed' && landedMark(before, strand.far) === 'W2'
+    );
   return [
     ...(countSupplies(before) > 1
       ? [finding('stop', 'adapter-not-for-this', { what: 'two-transformers' })]

@@ -8,6 +8,7 @@
   import {
     ACCESSORY_OUTPUTS,
     ADAPTER_RULES,
+    CHARGES_THROUGH,
     DeviceSheet,
     RAILS,
     SUPPLY_NEEDS,
@@ -19,7 +20,7 @@
   import { faultsOf, faultText } from '$core/job/faults';
   import MarksToggle from './marks-toggle.svelte';
   import { getPlace } from '../state/context';
-  import { ADAPTER_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
+  import { ADAPTER_WORDS, CHARGES_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
 
   interface Props {
     ondone: () => void;
@@ -58,6 +59,7 @@
       price: text('price') === '' ? null : number('price'),
       note: text('note'),
       adapters: text('adapters'),
+      chargesThrough: text('chargesThrough'),
       accessoryOutputs: text('accessoryOutputs'),
       setUp: text('setUp')
     });
@@ -169,6 +171,12 @@
     >Adapters
     <select class="select w-full" name="adapters" value="unknown"
       >{#each ADAPTER_RULES as one (one)}<option value={one}>{ADAPTER_WORDS[one]}</option>{/each}</select
+    >
+  </label>
+  <label class="flex flex-col gap-1 text-sm"
+    >Without a C wire, if it charges itself
+    <select class="select w-full" name="chargesThrough" value="unknown"
+      >{#each CHARGES_THROUGH as one (one)}<option value={one}>{CHARGES_WORDS[one]}</option>{/each}</select
     >
   </label>
   <label class="flex flex-col gap-1 text-sm sm:col-span-2"

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Everything that the sheet of a device says. */
   import type { DeviceFacts } from '$core/job/device-facts';
-  import { ADAPTER_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
+  import { ADAPTER_WORDS, CHARGES_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
 
   interface Props {
     device: DeviceFacts;
@@ -19,6 +19,9 @@
       ['Stages', `${device.heatStages} heat, ${device.coolStages} cool`],
       ['Heat pump', device.heatPump ? 'yes' : 'no'],
       ['Adapters', ADAPTER_WORDS[device.adapters]],
+      ...(device.supply === 'self-charging'
+        ? [['Without a C wire', CHARGES_WORDS[device.chargesThrough]] as [string, string]]
+        : []),
       ['Accessories', OUTPUT_WORDS[device.accessoryOutputs]],
       ['Network', device.wifiBands || 'not said'],
       ['Set-up', device.setUp || 'not said'],

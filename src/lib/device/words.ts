@@ -24,6 +24,12 @@ export const ADAPTER_WORDS: Readonly<Record<DeviceFacts['adapters'], string>> = 
   unknown: 'not said'
 };
 
+export const CHARGES_WORDS: Readonly<Record<DeviceFacts['chargesThrough'], string>> = {
+  any: 'allowed by its sheet',
+  none: 'not allowed by its sheet',
+  unknown: 'not said'
+};
+
 export const OUTPUT_WORDS: Readonly<Record<DeviceFacts['accessoryOutputs'], string>> = {
   none: 'no output',
   powered: 'outputs powered from R',

@@ -16,6 +16,7 @@ import { conductorBuild } from './conductor-build';
 import { conductorCount } from './conductor-count';
 import { fanLanded } from './fan-landed';
 import { flue } from './flue';
+import { fuel } from './fuel';
 import { heatFrom } from './heat-from';
 import { measuredVolts } from './measured-volts';
 import { outdoorUnit } from './outdoor-unit';
@@ -37,6 +38,7 @@ export const EVIDENCE: readonly Evidence[] = [
   boilerSigns,
   pilot,
   inventory,
+  fuel,
   equipmentMarks,
   hotConductors,
   heatLanded,

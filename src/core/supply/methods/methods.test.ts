@@ -386,8 +386,8 @@ describe('variants', () => {
       closedBy: { code: 'cable-too-few' }
     });
     expect(shown(optionOf(heatOnly(), 'plug-in-transformer')).map(([id]) => id)).toEqual([
-      'cord-on-face',
-      'listed-cable'
+      'listed-cable',
+      'cord-on-face'
     ]);
   });
 });

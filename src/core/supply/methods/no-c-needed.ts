@@ -28,8 +28,8 @@ export const noCNeeded: Method = {
         ? []
         : [{ id: 'cells', name: 'Cells as its sheet says', quantity: 1, unit: 'set', cost: 4 }],
       extraMinutes: 0,
-      // One that could have a common does with less than it was made for.
-      standing: device.supply === 'battery' ? 'exists' : 'given-up'
+      // One that could have a common does with less than it was made for, unless its sheet allows it to charge itself.
+      standing: device.supply === 'battery' || device.chargesThrough === 'any' ? 'exists' : 'given-up'
     };
   }
 };
@@ -43,8 +43,12 @@ function losses(device: DeviceFacts): Loss[] {
 function remarks(device: DeviceFacts): Finding[] {
   const because = [ref.device(device.id)];
   const { model } = device;
-  if (device.supply === 'self-charging')
-    return [finding('warn', 'supply-not-proven', { what: 'method', model }, because)];
+  if (device.supply === 'self-charging') {
+    const { chargesThrough } = device;
+    if (chargesThrough === 'none') return [finding('stop', 'device-needs-supply', { model }, because)];
+    const level = chargesThrough === 'any' ? 'note' : 'warn';
+    return [finding(level, 'supply-not-proven', { what: 'method', model }, because)];
+  }
   return device.supply === 'common-or-battery'
     ? [finding('warn', 'needs-common', { what: 'asleep', model }, because)]
     : [];

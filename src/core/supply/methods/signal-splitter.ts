@@ -57,7 +57,8 @@ export const signalSplitter: Method = {
         ...findings,
         ...adapterRules(situation, roles),
         finding('note', 'room-behind-plate', {}),
-        finding('warn', 'more-joints', {})
+        finding('warn', 'more-joints', {}),
+        ...silentSheet(device)
       ],
       loses: [],
       parts: [
@@ -74,6 +75,12 @@ export const signalSplitter: Method = {
     };
   }
 };
+
+/** A sheet that says nothing of such modules does not allow them. */
+function silentSheet({ adapters, model, id }: DeviceFacts): Finding[] {
+  if (adapters !== 'unknown') return [];
+  return [finding('warn', 'adapter-not-for-this', { what: 'sheet-silent', model }, [ref.device(id)])];
+}
 
 /** Its maker's word wins: some devices feel for what hangs on their terminals, and take diodes for a fault. */
 function splitterRefused(device: DeviceFacts): Finding | null {

@@ -1,10 +1,15 @@
 import { ref } from '../../findings/refs';
+import { markForRole, roleOf, type Role } from '../../devices/roles';
+import type { World } from '../../devices/world';
+import type { DeviceFacts } from '../../job/device-facts';
 import { finding, type Finding } from '../../findings/finding';
 import {
   isFree,
   landed as landedOn,
   landedMark,
   landedTerminal,
+  marksOf,
+  sheetPlate,
   printedMark,
   screwThat,
   sheetTerminal,
@@ -15,7 +20,7 @@ import { continuityFindings } from '../equipment';
 import { freeStrands } from '../spares';
 import { choiceOf, commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
-import { refused, type Method } from '../types';
+import { refused, type Method, type SupplySituation } from '../types';
 
 /** An unused conductor of the same cable becomes the common, at both ends. */
 export const spareConductor: Method = {
@@ -24,7 +29,7 @@ export const spareConductor: Method = {
   how: 'An unused conductor of the same cable is landed on C at both ends.',
   standing: 'spare',
   variants: (situation) => {
-    const free = idleStrands(situation.before);
+    const free = idleStrands(situation);
     const choices =
       free.length < 2 ? [] : free.map((strand) => ({ id: strand.id, title: `The ${strand.name} conductor` }));
     return free.length === 0 ? [] : perCommon(situation, choices);
@@ -33,7 +38,7 @@ export const spareConductor: Method = {
     const { before } = situation;
     const board = commonAt(situation, variant);
     if (isFinding(board) && board.code === 'device-has-no-common') return refused(board);
-    const free = idleStrands(before);
+    const free = idleStrands(situation).filter((one) => isFinding(board) || reaches(before, one, board.at));
     const strand = free.find((one) => one.id === choiceOf(variant)) ?? free[0];
     if (!strand) return refused(...whyNone(before));
     if (isFinding(board)) return refused(board);
@@ -64,7 +69,7 @@ export const spareConductor: Method = {
 const CALLS = new Set(['R', 'RH', 'RC', 'W1', 'W2', 'AUX', 'E', 'Y1', 'Y2', 'G', 'K', 'T1', 'T2', 'TT']);
 
 /** Spares, and behind them conductors that are fixed at the wall only and carry nothing: the one on C first. */
-function idleStrands(wiring: Wiring): Strand[] {
+function idleStrands({ before: wiring, device, world }: SupplySituation): Strand[] {
   const fixed = wiring.strands.flatMap((strand) => {
     if (strand.near.state !== 'landed' || !isFree(strand.far) || strand.continuity === 'broken') return [];
     const mark = landedMark(wiring, strand.near);
@@ -72,8 +77,27 @@ function idleStrands(wiring: Wiring): Strand[] {
   });
   const onCommon = fixed.filter((one) => one.common).map((one) => one.strand);
   const others = fixed.filter((one) => !one.common).map((one) => one.strand);
-  return [...onCommon, ...freeStrands(wiring), ...others];
+  return [...onCommon, ...freeStrands(wiring), ...others, ...freedBy(wiring, device, world)];
 }
+
+/** A spare is one only in a cable that ends at the machine that has the common; where nobody knows where a cable goes, it may. */
+function reaches(wiring: Wiring, strand: Strand, place: string): boolean {
+  const far = wiring.cables.find((cable) => cable.id === strand.cable)?.far ?? null;
+  return far === null || far === place;
+}
+
+/** Wires that the new thermostat has no terminal for: they carry a call that it cannot make, so they may carry the common. */
+function freedBy(wiring: Wiring, device: DeviceFacts, world: World): Strand[] {
+  const marks = marksOf(sheetPlate(device));
+  return wiring.strands.filter((strand) => {
+    if (strand.near.state !== 'landed' || strand.continuity === 'broken') return false;
+    const role = roleOf(landedMark(wiring, strand.far), world);
+    return role !== null && FREED.has(role) && markForRole(role, marks) === null;
+  });
+}
+
+/** Second stages: whatever else has no terminal is no wire to be given up for a common. */
+const FREED: ReadonlySet<Role> = new Set(['heat2', 'compressor2']);
 
 function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
   const wall = landedTerminal(strand.near);

@@ -4,12 +4,40 @@ import { isBetter, wrongsOf, type Wrongs } from '../../proof/today';
 import type { RepairId } from '../../trade/vocabulary';
 import type { Wiring } from '../../wiring/graph';
 import { REPAIRS } from './registry';
-import type { RepairSituation } from './types';
+import type { RepairOffer, RepairSituation } from './types';
 
 export interface Mended {
   readonly wiring: Wiring;
   readonly repairs: readonly RepairId[];
   readonly findings: readonly Finding[];
+}
+
+interface Step {
+  readonly id: RepairId;
+  readonly offer: RepairOffer;
+}
+
+/** A repair that puts something right by itself, else two that do so only together: a loose end landed and the jumper out that hid it. */
+function firstBetter(
+  situation: RepairSituation,
+  wrongs: readonly Wrongs[],
+  judged: (after: Wiring) => readonly Wrongs[]
+): { readonly steps: readonly Step[]; readonly now: readonly Wrongs[] } | null {
+  const steps = stepsIn(situation);
+  for (const step of steps) {
+    const now = judged(step.offer.after);
+    if (isBetter(wrongs, now)) return { steps: [step], now };
+  }
+  for (const step of steps)
+    for (const second of stepsIn({ ...situation, wiring: step.offer.after })) {
+      const now = judged(second.offer.after);
+      if (isBetter(wrongs, now)) return { steps: [step, second], now };
+    }
+  return null;
+}
+
+function stepsIn(situation: RepairSituation): Step[] {
+  return REPAIRS.flatMap((repair) => repair.find(situation).map((offer) => ({ id: repair.id, offer })));
 }
 
 /** `today`: what is wrong with the wiring of the situation; where nothing is, nothing is mended. */
@@ -19,17 +47,19 @@ export function mended(situation: RepairSituation, today: readonly Wrongs[]): Me
   const repairs: RepairId[] = [];
   const findings: Finding[] = [];
   const anythingWrong = () => wrongs.some((one) => one.harms.length + one.dead.length > 0);
-  for (const repair of REPAIRS) {
-    if (!anythingWrong()) break;
-    for (const offer of repair.find({ ...situation, wiring })) {
-      const now = wrongsOf(offer.after, situation.worlds, situation.wiring);
-      if (!isBetter(wrongs, now)) continue;
-      ({ after: wiring } = offer);
-      wrongs = now;
-      repairs.push(repair.id);
+  const judged = (after: Wiring) => wrongsOf(after, situation.worlds, situation.wiring);
+  const make = (made: readonly Step[], now: readonly Wrongs[]) => {
+    for (const { id, offer } of made) {
+      repairs.push(id);
       findings.push(...offer.findings);
-      break;
+      ({ after: wiring } = offer);
     }
+    wrongs = now;
+  };
+  for (let round = 0; round < REPAIRS.length && anythingWrong(); round += 1) {
+    const better = firstBetter({ ...situation, wiring }, wrongs, judged);
+    if (!better) break;
+    make(better.steps, better.now);
   }
   return { wiring, repairs, findings };
 }

@@ -131,6 +131,8 @@ export const METHODS: Sentences<MethodParams> = {
         return 'On a heat pump only where the maker of the adapter allows it: ask its sheet.';
       case 'sheet':
         return `By its sheet, the ${fact.model} ${fact.adapters === 'own' ? 'takes only the adapter that comes in its box' : 'takes no adapter'}.`;
+      case 'sheet-silent':
+        return `The sheet of the ${fact.model} says nothing of adapters and splitters, and silent is not allowed: ask its maker first.`;
     }
   },
   'room-behind-plate': () =>
@@ -140,6 +142,8 @@ export const METHODS: Sentences<MethodParams> = {
   'radio-must-reach': () =>
     'Try the radio before anything is fixed: hold the wall part where it will hang, with the machine’s door closed.',
   'cable-too-few': ({ conductors, used }) => `A cable of ${conductors} wires is too few: ${used} are in use.`,
+  'adapter-not-read': ({ name }) =>
+    `Nobody knows every terminal of ${name}: read what is printed beside each, and which wire is on it, before anything is moved.`,
   'old-adapter-in-line': ({ name }) =>
     `The ${name} is between the wires and the board. It belongs to the old thermostat and comes out; its wires go to the board’s own terminals. Only the new thermostat’s own sheet can say that it may stay.`,
   'transformer-exchange': ({ machine, va, takenVa, plannedVa }) =>
