@@ -1,88 +1,168 @@
 /**
- * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), planned by every method and checked
- * in threads; every violation with a job file. A situation is a house, a thermostat and a method.
+ * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), and odd houses with the truth behind
+ * their record, planned by every method and checked in threads; every violation with a job file. A situation is a house, a thermostat and a
+ * method. `--shard 3/64` does one part of it; `--merge` adds up what the parts have printed.
  */
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { writeJob } from '$core/formats/job-json';
 import { METHODS } from '$core/supply/methods/registry';
 import { BLOCK, SITUATIONS, situationOf } from '$core/houses/situations';
+import { trueHouse } from '$core/houses/true-houses';
+import { CATALOGUE } from '$core/match/catalogue';
+import { rememberingProver } from '$core/proof/proof-memory';
+import { checkOddHouse, type OddViolation } from '$core/scenarios/odd-check';
 import { checkSituation, sweepMemory, type Violation } from '$core/scenarios/sweep';
 
 interface Share {
   readonly seed: number;
-  /** Houses with a thermostat. */
+  /** Houses with a thermostat, of all shards and threads. */
   readonly count: number;
-  readonly thread: number;
-  readonly threads: number;
+  /** Odd houses with a thermostat, of all shards and threads. */
+  readonly odd: number;
+  /** Which of so many parts this thread does. */
+  readonly part: number;
+  readonly parts: number;
 }
 
 interface Report {
   readonly done: number;
+  readonly odd: number;
   readonly options: number;
   readonly offered: number;
   readonly cases: number;
   readonly compared: number;
   readonly violations: readonly Violation[];
+  readonly oddViolations: readonly OddViolation[];
 }
 
-const NOTHING: Report = { done: 0, options: 0, offered: 0, cases: 0, compared: 0, violations: [] };
+const NOTHING: Report = {
+  done: 0,
+  odd: 0,
+  options: 0,
+  offered: 0,
+  cases: 0,
+  compared: 0,
+  violations: [],
+  oddViolations: []
+};
 
-function sum(a: Report, b: Report): Report {
+function sum(a: Report, b: Partial<Report>): Report {
+  const of = (key: 'done' | 'odd' | 'options' | 'offered' | 'cases' | 'compared') => a[key] + (b[key] ?? 0);
   return {
-    done: a.done + b.done,
-    options: a.options + b.options,
-    offered: a.offered + b.offered,
-    cases: a.cases + b.cases,
-    compared: a.compared + b.compared,
-    violations: [...a.violations, ...b.violations]
+    done: of('done'),
+    odd: of('odd'),
+    options: of('options'),
+    offered: of('offered'),
+    cases: of('cases'),
+    compared: of('compared'),
+    violations: [...a.violations, ...(b.violations ?? [])],
+    oddViolations: [...a.oddViolations, ...(b.oddViolations ?? [])]
   };
 }
 
 const REPORT_EVERY = 200;
 /** A prime. */
 const STRIDE = 8191;
+/** One house in so many is an odd one. */
+const ODD_SHARE = 20;
 
 if (!isMainThread) work(workerData as Share);
 
-/** Each thread takes every so-manieth block: the same seed walks the same situations on any number of threads. */
-function work({ seed, count, thread, threads }: Share): void {
-  const all = SITUATIONS / BLOCK;
+/** Each part takes every so-manieth block: the same seed walks the same situations on any number of threads and shards. */
+function work(share: Share): void {
   let report = NOTHING;
-  const send = () => {
+  const tell = (more: Partial<Report>, least = REPORT_EVERY) => {
+    report = sum(report, more);
+    if (report.done + report.odd < least) return;
     parentPort?.postMessage(report);
     report = NOTHING;
   };
+  walkBlocks(share, tell);
+  walkOddHouses(share, tell);
+  tell({}, 0);
+}
+
+type Tell = (more: Partial<Report>) => void;
+
+function walkBlocks({ seed, count, part, parts }: Share, tell: Tell): void {
+  const all = SITUATIONS / BLOCK;
   const blocks = Math.ceil(Math.min(count, SITUATIONS) / BLOCK);
   for (let draw = 0; draw < blocks; draw += 1) {
     // A stride that shares no factor with the number of blocks: spread over the whole, and none comes twice.
     const block = (seed + draw * STRIDE) % all;
-    if (draw % threads !== thread) continue;
+    if (draw % parts !== part) continue;
     const memory = sweepMemory();
-    for (let at = 0; at < BLOCK; at += 1) {
-      const checked = checkSituation(block * BLOCK + at, memory);
-      report = sum(report, { done: 1, ...checked });
-      if (report.done >= REPORT_EVERY) send();
-    }
+    for (let at = 0; at < BLOCK; at += 1) tell({ done: 1, ...checkSituation(block * BLOCK + at, memory) });
   }
-  send();
+}
+
+function walkOddHouses({ seed, odd, part, parts }: Share, tell: Tell): void {
+  for (let draw = part; draw < odd; draw += parts) {
+    const number = seed * 1_000_003 + Math.floor(draw / CATALOGUE.length);
+    const device = CATALOGUE[draw % CATALOGUE.length]!;
+    const { options, offered, violations } = checkOddHouse(number, device.id, rememberingProver(50));
+    tell({ odd: 1, options, offered, oddViolations: violations });
+  }
+}
+
+interface Asked {
+  readonly count: number;
+  readonly seed: number;
+  readonly threads: number;
+  readonly shard: number;
+  readonly shards: number;
+}
+
+/** Null for words that make no sense. */
+function read(words: readonly string[]): Asked | null {
+  const after = (name: string) => {
+    const at = words.indexOf(`--${name}`);
+    return at < 0 ? undefined : words[at + 1];
+  };
+  const whole = (name: string, otherwise: number) => Number(after(name) ?? otherwise);
+  const [shard, shards] = (after('shard') ?? '1/1').split('/').map(Number);
+  const asked = {
+    count: whole('count', 1_000_000),
+    seed: whole('seed', 1),
+    threads: whole('threads', 2),
+    shard: shard ?? 0,
+    shards: shards ?? 0
+  };
+  const sound = Object.values(asked).every((one) => Number.isInteger(one) && one > 0);
+  return sound && asked.shard <= asked.shards ? asked : null;
 }
 
 export async function main(words: readonly string[]): Promise<number> {
-  const option = (name: string, otherwise: number) => {
-    const at = words.indexOf(`--${name}`);
-    return at < 0 ? otherwise : Number(words[at + 1]);
-  };
-  const [count, seed, threads] = [option('count', 1_000_000), option('seed', 1), option('threads', 2)];
-  if (![count, seed, threads].every((one) => Number.isInteger(one) && one > 0)) {
-    console.error('sweep [--count SITUATIONS] [--seed N] [--threads N], whole numbers from 1');
+  const merging = words.indexOf('--merge');
+  if (merging >= 0) return merge(words.slice(merging + 1));
+  const asked = read(words);
+  if (!asked) {
+    console.error(
+      'sweep [--count SITUATIONS] [--seed N] [--threads N] [--shard K/N], whole numbers from 1; or sweep --merge FILE…'
+    );
     return 2;
   }
   const start = performance.now();
+  const total = await inThreads(asked);
+  const seconds = (performance.now() - start) / 1000;
+  const { seed, threads, shard, shards } = asked;
+  console.log(
+    `${pageOf(total)}; ${seconds.toFixed(0)} s on ${threads} threads, ${(situationsIn(total) / seconds).toFixed(0)} situations a second (seed ${seed}, shard ${shard}/${shards})`
+  );
+  console.log(`${RESULT}${JSON.stringify({ ...total, seconds })}`);
+  tell(total);
+  return failed(total) ? 1 : 0;
+}
+
+async function inThreads({ count, seed, threads, shard, shards }: Asked): Promise<Report> {
   let total = NOTHING;
+  const plans = Math.ceil(count / METHODS.length);
+  const odd = Math.ceil(plans / ODD_SHARE);
   await Promise.all(
     Array.from({ length: threads }, (_, thread) => {
-      const share: Share = { seed, count: Math.ceil(count / METHODS.length), thread, threads };
+      const part = (shard - 1) * threads + thread;
+      const share: Share = { seed, count: plans - odd, odd, part, parts: shards * threads };
       const worker = new Worker(new URL(import.meta.url), { workerData: share });
       return new Promise<void>((resolve, reject) => {
         worker.on('message', (report: Report) => (total = sum(total, report)));
@@ -91,24 +171,60 @@ export async function main(words: readonly string[]): Promise<number> {
       });
     })
   );
-  const seconds = (performance.now() - start) / 1000;
-  const situations = total.done * METHODS.length;
-  console.log(
-    `${situations} situations: ${total.done} of ${SITUATIONS} houses with a thermostat (seed ${seed}), ${METHODS.length} methods each, ${total.options} ways with their variants\n` +
-      `${total.offered} on offer and checked, ${total.cases} calls powered up in every case of polarity and bonding, ${total.compared} of them compared with the second checker\n` +
-      `${total.violations.length} violations; ${seconds.toFixed(0)} s on ${threads} threads, ${(situations / seconds).toFixed(0)} situations a second`
-  );
-  tell(total.violations);
-  return total.violations.length === 0 ? 0 : 1;
+  return total;
 }
 
-function tell(violations: readonly Violation[]): void {
-  if (violations.length === 0) return;
+/** What stands before the line that `--merge` reads. */
+const RESULT = 'result ';
+
+/** Adds up the lines that shards have printed. */
+function merge(files: readonly string[]): number {
+  if (files.length === 0) {
+    console.error('sweep --merge FILE…: the files that the output of the shards went to');
+    return 2;
+  }
+  const lines = files.flatMap((file) =>
+    readFileSync(file, 'utf8')
+      .split('\n')
+      .filter((line) => line.startsWith(RESULT))
+  );
+  const reports = lines.map((line) => JSON.parse(line.slice(RESULT.length)) as Report & { seconds: number });
+  const total = reports.reduce<Report>(sum, NOTHING);
+  const seconds = reports.reduce((all, one) => all + one.seconds, 0);
+  console.log(`${pageOf(total)}; ${reports.length} shards, ${seconds.toFixed(0)} s of them in all`);
+  tell(total);
+  return failed(total) || reports.length < files.length ? 1 : 0;
+}
+
+function situationsIn({ done, odd }: Report): number {
+  return (done + odd) * METHODS.length;
+}
+
+function failed({ violations, oddViolations }: Report): boolean {
+  return violations.length + oddViolations.length > 0;
+}
+
+function pageOf(total: Report): string {
+  return [
+    `${situationsIn(total)} situations: ${total.done} of ${SITUATIONS} houses with a thermostat and ${total.odd} odd houses with one, ${METHODS.length} methods each, ${total.options} ways with their variants`,
+    `${total.offered} on offer and checked, ${total.cases} calls powered up in every case of polarity and bonding, ${total.compared} of them compared with the second checker`,
+    `${total.violations.length + total.oddViolations.length} violations`
+  ].join('\n');
+}
+
+function tell({ violations, oddViolations }: Report): void {
+  if (violations.length + oddViolations.length === 0) return;
   mkdirSync('dist/sweep', { recursive: true });
   for (const { situation, option, what } of violations.slice(0, 200)) {
     const { house, device } = situationOf(situation);
     const file = `dist/sweep/situation-${situation}.json`;
     writeFileSync(file, writeJob(house.job));
     console.log(`${file} --model ${device.id}, ${option}: ${what}`);
+  }
+  for (const { house, device, option, what } of oddViolations.slice(0, 200)) {
+    const { record, oddities } = trueHouse(house);
+    const file = `dist/sweep/odd-${house}.json`;
+    writeFileSync(file, writeJob(record.job));
+    console.log(`${file} --model ${device}, ${option}: ${what} (${oddities.join('; ')})`);
   }
 }

@@ -1,4 +1,4 @@
-/** `npm run sweep [-- --count N --seed N --threads N]`: plans a million situations (or so many as asked for) and checks every option on offer. */
+/** `npm run sweep [-- --count N --seed N --threads N --shard K/N]`, or `-- --merge FILE…`: plans situations and checks every option on offer. */
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { bin, ensureDependencies, root, run } from './set-up.mjs';

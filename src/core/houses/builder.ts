@@ -86,9 +86,7 @@ export function house(sketch: HouseSketch): House {
     path: sketch.path ?? 'free'
   };
   const plugged = conductors.some(isOnPlug);
-  const cord = {
-    ...emptyCable(makeId('cable', 'cord'), 'cord', { gauge: 18, lengthM: 3, near: place.id, far: PLUG })
-  };
+  const cord = emptyCable(makeId('cable', 'cord'), 'cord', { ...CORD, near: place.id, far: PLUG });
   const equipment = [first, ...further].map((one) => ({ ...one, screws: plates.at(one.id) }));
   const thermostat: Thermostat = {
     ...place,
@@ -113,6 +111,7 @@ export function house(sketch: HouseSketch): House {
 }
 
 const PLUG = makeId('place', 'plug');
+const CORD = { gauge: 18, lengthM: 3 } as const;
 
 function isOnPlug(conductor: Conductor): boolean {
   return conductor.far.on.some((on) => on.at === PLUG);

@@ -1,7 +1,6 @@
 /** What the recorded facts say about the system behind a thermostat, with everything that this rests on. */
-import { type Ref, ref } from '../findings/refs';
+import type { Ref } from '../findings/refs';
 import type { Job, Thermostat } from '../job/schema';
-import { EVIDENCE } from './evidence/registry';
 import { finding, sortFindings, type Finding } from '../findings/finding';
 import type { Family, VoltageClass } from '../trade/vocabulary';
 import { wiringOf } from '../wiring/from-job';

@@ -5,13 +5,14 @@
 import { expectedLoads, running, uncalledIn } from '../circuit/expected';
 import { simulate } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
-import { supplyCases, type World } from '../devices/world';
+import { supplyCases, worldKey, type World } from '../devices/world';
 import { finding, sortFindings, subjectKey, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import { isSupply, type Wiring } from '../wiring/graph';
+import { circuitKey } from './proof-memory';
 import { worstHarm } from './proof-findings';
 import { newWith } from './rows';
 
@@ -24,7 +25,26 @@ export interface Wrongs {
 }
 
 /** What is wrong in each world; a world without a circuit has nothing to say. `calls`: those of this wiring, unless others are asked for. */
-export function wrongsOf(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring = wiring): Wrongs[] {
+export function wrongsOf(
+  wiring: Wiring,
+  worlds: readonly WeightedWorld[],
+  as: Wiring = wiring
+): readonly Wrongs[] {
+  const key = `${circuitKey(wiring)} ${as === wiring ? '' : circuitKey(as)} ${worlds.map(({ world }) => `${world.id} ${worldKey(world)} ${world.says}`).join(';')}`;
+  const before = judged.get(key);
+  if (before) return before;
+  const found = allWrongs(wiring, worlds, as);
+  judged.set(key, found);
+  const [oldest] = judged.keys();
+  if (judged.size > MOST_JUDGED && oldest !== undefined) judged.delete(oldest);
+  return found;
+}
+
+/** What was found of a circuit: an edit that moves no wire, and a repair that is tried again, find it here. */
+const judged = new Map<string, readonly Wrongs[]>();
+const MOST_JUDGED = 300;
+
+function allWrongs(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring): Wrongs[] {
   return worlds.flatMap(({ world }) => {
     const made = wrongsIn(wiring, world, [...callsOf(world, as), ...combinedCallsOf(world, as)]);
     return made ? [made] : [];

@@ -69,7 +69,18 @@ const UNKNOWN_WORLD: World = {
   says: 'an unknown system'
 };
 
+/** A record is never changed in place, so its situation holds as long as it does: each thermostat that is tried in it starts from the same. */
+const known = new WeakMap<Thermostat, { readonly job: Job; readonly situation: Situation }>();
+
 export function situationOf(job: Job, thermostat: Thermostat): Situation {
+  const before = known.get(thermostat);
+  if (before?.job === job) return before.situation;
+  const situation = madeFor(job, thermostat);
+  known.set(thermostat, { job, situation });
+  return situation;
+}
+
+function madeFor(job: Job, thermostat: Thermostat): Situation {
   const identification = identify(job, thermostat);
   const recorded = wiringOf(job, thermostat);
   const { wiring: filled, strands: assumed } = assumeUnseenEnds(recorded);
