@@ -3,7 +3,7 @@
  * screen the ink follows the text.
  */
 import type { Move } from '../plan/move-types';
-import { isSmallPart } from '../plan/move-writer';
+import { isSmallPart } from '../plan/move-words';
 import { COLOURS } from '../trade/colours';
 import {
   deviceOf,

@@ -3,6 +3,9 @@ import type { Action } from '../job/log-schema';
 import type { EndSide } from '../trade/vocabulary';
 import type { Change } from '../wiring/difference';
 
+/** Where the hands are: at the thermostat, at a machine, or at an outlet. */
+export type Spot = 'wall' | 'equipment' | 'outlet';
+
 export interface Move {
   readonly id: string;
   readonly end: EndSide;

@@ -4,8 +4,10 @@ import type { Change } from '../wiring/difference';
 import {
   deviceAtEnd,
   deviceOf,
+  isFree,
   isSupply,
   landedTerminal,
+  markAt,
   placeOf,
   placeOfEnd,
   printedMark,
@@ -15,12 +17,11 @@ import {
   type Wiring
 } from '../wiring/graph';
 import { USUAL_TRANSFORMER_VA } from '../trade/loads';
+import { isHot } from '../trade/terminals';
 import { ownLink } from '../wiring/own-link';
 import type { Action } from '../job/log-schema';
-import type { Draft, OtherSupply } from './move-types';
-
-/** Where the hands are: at the thermostat, at a machine, or at an outlet. */
-export type Spot = 'wall' | 'equipment' | 'outlet';
+import { isSmallPart, mountText, offText, onText, removalText } from './move-words';
+import type { Draft, OtherSupply, Spot } from './move-types';
 
 export const LOOSE: Landing = { state: 'loose' };
 
@@ -33,7 +34,11 @@ export type TransformerChange = Extract<Change, { kind: 'transformer' }>;
 
 /** Writes single moves, with the names that both wirings know. */
 export class MoveWriter {
-  constructor(private readonly wiring: Wiring) {}
+  /** `start`: where the work begins, for what a wire was before; the same wiring where nothing is known of it. */
+  constructor(
+    private readonly wiring: Wiring,
+    private readonly start: Wiring = wiring
+  ) {}
 
   /** Where one stands to work at a place. */
   spotAt(place: string | null): Spot {
@@ -103,7 +108,7 @@ export class MoveWriter {
         {
           ...this.spot(change, change.to),
           action: 'land',
-          text: `${first} on ${mark}; tug it.${this.leave(change.to)}`,
+          text: `${first} on ${mark}; tug it.${this.relabel(change)}${this.leave(change.to)}`,
           ...rest
         }
       ];
@@ -146,15 +151,27 @@ export class MoveWriter {
     );
   }
 
-  /** What else is under the screw and is not the thermostat's. */
+  /** A wire whose job changes has a new label, and one that had none gets one. */
+  private relabel({ strand, side, from, to }: EndChange): string {
+    if (to.state !== 'landed') return '';
+    const is = markAt(this.wiring, to.terminal);
+    const first = this.start.strands.find((one) => one.id === strand)?.[side] ?? from;
+    const was = markAt(this.wiring, landedTerminal(first));
+    if (is === null || is === was || (was !== null && isHot(was) && isHot(is))) return '';
+    const mark = printedMark(this.wiring, to.terminal);
+    return was === null ? ` Label it “${mark}”.` : ` Relabel it “${mark}”.`;
+  }
+
+  /** What else is under the screw and is not the thermostat's: at a machine there may always be something. */
   private leave(landing: Landing): string {
     if (landing.state !== 'landed') return '';
     const { terminal } = landing;
     const device = deviceOf(this.wiring, terminal);
-    const others = device?.kind === 'board' ? device.others.filter((one) => one.terminal === terminal) : [];
+    if (device?.kind !== 'board') return '';
+    const others = device.others.filter((one) => one.terminal === terminal);
     const names = others.map((one) => one.what || 'other').join(', ');
     return others.length === 0
-      ? ''
+      ? ' Leave whatever else is under that screw.'
       : ` Under the same screw, leave the ${names} conductor${others.length > 1 ? 's' : ''} as found.`;
   }
 
@@ -170,10 +187,29 @@ export class MoveWriter {
         what: change.strand,
         from: this.landing(change.from),
         to: this.landing(change.from),
-        text: `Before it is landed: join the ${strand.name} conductor to another bare one here, and measure between the two at the wall. Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.`,
+        text: this.checkText(strand),
         change: null
       }
     ];
+  }
+
+  /** Closed when joined and open when parted: what to join it with, where no other end is bare. */
+  private checkText(strand: Strand): string {
+    const known = (other: Strand) =>
+      other.id !== strand.id && other.cable === strand.cable && other.continuity !== 'broken';
+    const bare = this.start.strands.find((other) => known(other) && isFree(other.near) && isFree(other.far));
+    const landedWire = this.start.strands.find(
+      (other) => known(other) && other.near.state === 'landed' && other.far.state === 'landed'
+    );
+    const result =
+      'Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.';
+    const start = `With the power off, before it is landed: join the ${strand.name} conductor`;
+    if (bare)
+      return `${start} to the ${bare.name} one here, both bare, and measure between the two at the wall. ${result}`;
+    if (!landedWire)
+      return `${start} to a long piece of wire led to the wall, and measure between that and the other end there. ${result}`;
+    const screw = printedMark(this.wiring, landedTerminal(landedWire.far) ?? '');
+    return `${start} here to screw ${screw}, where the ${landedWire.name} one is, and measure between the two at the wall. ${result}`;
   }
 
   link(change: LinkChange): Draft {
@@ -278,6 +314,7 @@ export class MoveWriter {
   cable(change: CableChange): Draft {
     const out = change.kind === 'cable-out';
     const cord = this.spotAt(change.cable.far) === 'outlet';
+    const single = change.strands.length === 1;
     return {
       end: 'wall',
       place: cord ? 'outlet' : 'wall',
@@ -285,11 +322,16 @@ export class MoveWriter {
       what: change.cable.id,
       from: out ? change.cable.name : '',
       to: out ? '' : change.cable.name,
-      text: out
-        ? `Tie the new cable and a pull line to ${change.cable.name}, and pull it out as the leader.`
-        : cord
-          ? 'Lay the cord in a raceway on the face of the wall, from the outlet to the plate.'
-          : `Bring the ${change.cable.name} out at both ends, leave the pull line in the path, strip the sheath.`,
+      text:
+        out && cord
+          ? `Take the ${change.cable.name} off the wall, from the plate to the outlet.`
+          : out
+            ? `Tie the new cable and a pull line to ${change.cable.name}, and pull it out as the leader.`
+            : cord
+              ? 'Lay the cord in a raceway on the face of the wall, from the outlet to the plate.'
+              : single
+                ? `Hook a pull string to the old path at the wall, tape the ${change.cable.name} to it so that nothing can catch, and draw it through to the machine. Leave a string in the path.`
+                : `Bring the ${change.cable.name} out at both ends, leave the pull line in the path, strip the sheath.`,
       change
     };
   }
@@ -373,57 +415,4 @@ export class MoveWriter {
     const spot = this.spotOfEnd(change);
     return spot === 'equipment' ? { end: 'equipment', place: 'equipment' } : { end: 'wall', place: spot };
   }
-}
-
-/** Small parts beside a machine or behind a plate are named with their terminals, a machine and a thermostat are not. */
-export function isSmallPart(device: Device): boolean {
-  return device.kind !== 'board' && device.kind !== 'old-thermostat' && device.kind !== 'new-thermostat';
-}
-
-function removalText(device: Device): string {
-  return device.kind === 'adapter'
-    ? `Unscrew the ${device.name} and take it out: it belonged to the old thermostat.`
-    : `Take the plate of the ${device.name} off; hold the cable so that it cannot slip back.`;
-}
-
-function mountText(device: Device, beside: string): string {
-  switch (device.kind) {
-    case 'plug-in-transformer':
-      return `Set the ${device.name} down by its outlet. Do not plug it in yet.`;
-    case 'adapter':
-      return `Screw the ${device.name} to bare metal inside ${beside}, clear of insulation.`;
-    case 'receiver':
-      return `Fix the ${device.name} beside ${beside}, outside its door, where the radio is not shut in.`;
-    case 'added-transformer':
-      return `Have the ${device.name} fixed at a junction box near ${beside} by a licensed person. It stays off.`;
-    case 'splitter':
-      return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
-    case 'old-thermostat':
-    case 'new-thermostat':
-    case 'board':
-      return `Level the plate of the ${device.name}, fix it to anchors or a stud, and bring the cable through.`;
-  }
-}
-
-function offText(device: Device, spot: Spot): string {
-  if (device.kind === 'added-transformer')
-    return `Power off: ${device.name}, at its own breaker; a meter between its R and C reads nothing.`;
-  return spot === 'outlet'
-    ? `Pull the ${device.name} out of its outlet.`
-    : `Power off: ${device.name}, at the breaker and at the service switch. Proof: it was running and stops; then a meter between R and C reads nothing.`;
-}
-
-function onText(device: Device, spot: Spot): string {
-  if (device.kind === 'added-transformer') return `Power on: ${device.name}, at its own breaker.`;
-  return spot === 'outlet'
-    ? `Plug the ${device.name} in.`
-    : `Power on: ${device.name}. ${closedFirst(device)}, then the service switch, then the breaker.`;
-}
-
-/** Machines of air have a door with a switch; a panel or a boiler has a cover. */
-function closedFirst(device: Device): string {
-  const covered = ['boiler', 'zone-panel', 'zone-pump-panel', 'room-heater'];
-  return device.kind === 'board' && covered.includes(device.machine)
-    ? 'Cover closed'
-    : 'Door closed on its switch';
 }

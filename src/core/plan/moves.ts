@@ -12,10 +12,9 @@ import {
   type DeviceChange,
   type EndChange,
   type LinkChange,
-  type Spot,
   type TransformerChange
 } from './move-writer';
-import type { Draft, Move, OtherSupply } from './move-types';
+import type { Draft, Move, OtherSupply, Spot } from './move-types';
 import { stripFor, toolsFor } from './tools';
 
 /** What a move does, whatever its number: the same act of a plan made anew has the same key. */
@@ -80,7 +79,7 @@ function listOf(
   others: readonly OtherSupply[]
 ): Unnumbered[] {
   const both = merged(before, after);
-  const draft = new MoveWriter(both);
+  const draft = new MoveWriter(both, before);
   const sorted = sortChanges(changes, before, after, draft);
   const drafts: Draft[] = [
     ...others.map((one) => draft.otherSupply(one, 'power-off')),

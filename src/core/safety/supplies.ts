@@ -27,9 +27,22 @@ export function impliedSupplies(
   const machines = job.equipment.filter(
     (machine) => thermostat.equipment.includes(machine.id) && machine.kind !== 'old-adapter'
   );
-  const own = machines.map(supplyOf);
+  const own = [...machines.map(supplyOf), ...outletSupplies(wiring)];
   const outdoor = outdoorSupply(machines, identification, wiring);
   return outdoor ? [...own, outdoor] : own;
+}
+
+/** A supply in an outlet: it is pulled out, no breaker is looked for. */
+function outletSupplies(wiring: Wiring): ImpliedSupply[] {
+  return wiring.devices
+    .filter((device) => device.kind === 'plug-in-transformer')
+    .map(({ id, name }) => ({
+      id,
+      name,
+      why: 'it feeds the thermostat from an outlet of its own',
+      where: 'pull it out of its outlet',
+      cuts: ['plug']
+    }));
 }
 
 function supplyOf(machine: Equipment): ImpliedSupply {

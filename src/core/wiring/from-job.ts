@@ -197,12 +197,13 @@ function unreadBoard(): Board {
 
 function strandsOf(thermostat: Thermostat): Strand[] {
   const taken = new Set<string>();
+  const names = namesApart(thermostat);
   return thermostat.conductors.map((conductor) => {
     const cable = thermostat.cables.find((one) => one.id === conductor.cable);
     return {
       id: ownId(conductor.id, taken),
       cable: conductor.cable,
-      name: conductorName(conductor),
+      name: names.get(conductor) ?? conductorName(conductor),
       colour: conductor.colour,
       colourBeyond: colourBeyond(conductor),
       stripe: conductor.stripe,
@@ -213,6 +214,30 @@ function strandsOf(thermostat: Thermostat): Strand[] {
       far: landingOf(conductor.far)
     };
   });
+}
+
+/** Wires of one colour are told apart by their place in the sheath, by their cable, or else by a number of their own. */
+function namesApart(thermostat: Thermostat): Map<Conductor, string> {
+  const byName = new Map<string, Conductor[]>();
+  for (const conductor of thermostat.conductors) {
+    const name = conductorName(conductor);
+    byName.set(name, [...(byName.get(name) ?? []), conductor]);
+  }
+  const cableOf = (conductor: Conductor) =>
+    thermostat.cables.find((cable) => cable.id === conductor.cable)?.name ?? '';
+  return new Map(
+    [...byName].flatMap(([name, same]) => {
+      if (same.length === 1) return [];
+      const ways = [
+        same.map((one) => (one.position === null ? '' : `no. ${one.position}`)),
+        same.map((one) => `of ${cableOf(one)}`)
+      ];
+      const [apart = same.map((_, at) => `(${at + 1} of ${same.length})`)] = ways.filter(
+        (words) => new Set(words).size === same.length && !words.includes('')
+      );
+      return same.map((one, at): [Conductor, string] => [one, `${name} ${apart[at]}`]);
+    })
+  );
 }
 
 /** A record with one id twice is a finding; in the graph the second still needs a name of its own. */

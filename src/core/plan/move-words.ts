@@ -1,0 +1,72 @@
+/** What is said of mounting devices, and of cutting and giving power. */
+import { screwThat, type Device } from '../wiring/graph';
+import type { Spot } from './move-types';
+
+/** Small parts beside a machine or behind a plate are named with their terminals, a machine and a thermostat are not. */
+export function isSmallPart(device: Device): boolean {
+  return device.kind !== 'board' && device.kind !== 'old-thermostat' && device.kind !== 'new-thermostat';
+}
+
+export function removalText(device: Device): string {
+  return device.kind === 'adapter'
+    ? `Unscrew the ${device.name} and take it out: it belonged to the old thermostat.`
+    : `Take the plate of the ${device.name} off; hold the cable so that it cannot slip back.`;
+}
+
+export function mountText(device: Device, beside: string): string {
+  switch (device.kind) {
+    case 'plug-in-transformer':
+      return `Set the ${device.name} down by its outlet. Do not plug it in yet.`;
+    case 'adapter':
+      return `Screw the ${device.name} to bare metal inside ${beside}, clear of insulation.`;
+    case 'receiver':
+      return `Fix the ${device.name} beside ${beside}, outside its door, where the radio is not shut in.`;
+    case 'added-transformer':
+      return `Have the ${device.name} fixed at a junction box near ${beside} by a licensed person. It stays off.`;
+    case 'splitter':
+      return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
+    case 'old-thermostat':
+    case 'new-thermostat':
+    case 'board':
+      return `Level the plate of the ${device.name}, fix it to anchors or a stud, and bring the cable through.`;
+  }
+}
+
+export function offText(device: Device, spot: Spot): string {
+  if (device.kind === 'added-transformer')
+    return `Power off: ${device.name}, at its own breaker; a meter between its R and C reads nothing.`;
+  return spot === 'outlet'
+    ? `Pull the ${device.name} out of its outlet.`
+    : `Power off: ${device.name}, at the breaker and at the service switch. Proof: it was running and stops; then a meter ${proofScrews(device)} reads nothing.`;
+}
+
+/** Between which screws of this machine a meter proves it. */
+function proofScrews(device: Device): string {
+  const print = (mark: string) => {
+    const screw = screwThat(device, mark);
+    return screw && screw.mark !== '' ? screw.mark : null;
+  };
+  const hot = ['R', 'RH', 'RC'].map(print).find((one) => one !== null);
+  const common = print('C');
+  if (hot && common) return `between ${hot} and ${common}`;
+  const [one, other] = device.screws.filter((screw) =>
+    ['T', 'TT', 'T1', 'T2'].includes(screw.means[0] ?? '')
+  );
+  if (one && other) return `between its two ${one.mark} screws`;
+  return hot ? `from ${hot} to every other screw` : 'between all of its screws';
+}
+
+export function onText(device: Device, spot: Spot): string {
+  if (device.kind === 'added-transformer') return `Power on: ${device.name}, at its own breaker.`;
+  return spot === 'outlet'
+    ? `Plug the ${device.name} in.`
+    : `Power on: ${device.name}. ${closedFirst(device)}, then the service switch, then the breaker.`;
+}
+
+/** Machines of air have a door with a switch; a panel or a boiler has a cover. */
+function closedFirst(device: Device): string {
+  const covered = ['boiler', 'zone-panel', 'zone-pump-panel', 'room-heater'];
+  return device.kind === 'board' && covered.includes(device.machine)
+    ? 'Cover closed'
+    : 'Door closed on its switch';
+}
