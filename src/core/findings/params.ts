@@ -195,7 +195,7 @@ export interface MethodParams {
     | (OfConductor & { readonly what: 'on-mark' | 'wall-unreadable'; readonly mark: string })
     | { readonly what: 'new-cable' | 'no-conductor' }
     | { readonly what: 'assumed'; readonly conductors: readonly string[] };
-  'no-spare': { readonly what: 'none-left' | 'none-free' };
+  'no-spare': { readonly what: 'none-left' | 'none-free' | 'elsewhere' };
   'spare-one-ended': OfConductor;
   'continuity-not-proven': OfConductor;
   'continuity-broken': OfConductor;

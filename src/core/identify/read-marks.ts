@@ -25,7 +25,11 @@ import { WALL_UNSEEN, type Reading } from './types';
  */
 export function arrival(wiring: Wiring, marks: readonly string[]): Reading | null {
   const atWall = wiring.strands.filter(
-    (strand) => landedOnOneOf(wiring, strand, 'near', marks) && !isOtherwiseThere(wiring, strand)
+    (strand) =>
+      strand.near.state === 'landed' &&
+      (isOtherwiseThere(wiring, strand)
+        ? landedOnOneOf(wiring, strand, 'far', marks)
+        : landedOnOneOf(wiring, strand, 'near', marks))
   );
   if (atWall.length === 0)
     return wallIsRead(wiring) ? { value: 'none', because: landedIds(wiring).map(ref.conductor) } : null;

@@ -99,16 +99,18 @@ export function todayFindings(wrongs: readonly Wrongs[]): Finding[] {
 
 /** Whether the second wiring is better than the first: in no world is anything wrong that was not, and in some one thing less is. */
 export function isBetter(was: readonly Wrongs[], is: readonly Wrongs[]): boolean {
+  const count = (all: readonly Wrongs[]) => all.reduce((sum, one) => sum + keysOf(one).size, 0);
+  return isNoWorse(was, is) && count(is) < count(was);
+}
+
+/** Whether in no world anything is wrong with the second wiring that is not with the first. */
+export function isNoWorse(was: readonly Wrongs[], is: readonly Wrongs[]): boolean {
   if (is.length < was.length) return false;
-  let fewer = false;
-  for (const before of was) {
+  return was.every((before) => {
     const after = is.find((one) => one.world.id === before.world.id);
-    if (!after) return false;
-    const [old, now] = [keysOf(before), keysOf(after)];
-    if ([...now].some((key) => !old.has(key))) return false;
-    if (now.size < old.size) fewer = true;
-  }
-  return fewer;
+    const old = keysOf(before);
+    return after !== undefined && [...keysOf(after)].every((key) => old.has(key));
+  });
 }
 
 function keysOf({ harms, dead }: Wrongs): Set<string> {

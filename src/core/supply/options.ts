@@ -193,7 +193,8 @@ function assemble({ method, variant, offer }: Offered, situation: Situation, pro
     variant,
     how: method.how,
     standing: offer.standing ?? method.standing,
-    verdict: verdictOf(method, findings),
+    // What cannot even be drawn is refused, whatever was said of it.
+    verdict: offer.after === null ? 'no' : verdictOf(method, findings),
     findings,
     loses: [...functionLosses(findings), ...offer.loses],
     parts: offer.parts,

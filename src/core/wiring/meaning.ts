@@ -42,7 +42,8 @@ export function meaningOf(print: string, { stated, otherEnds, family }: MeaningC
     return { means: mark === null ? [] : [mark], from: 'stated' };
   }
   const mark = canonicalMark(print);
-  const readings = BY_SYSTEM.has(mark) ? [] : (MARK_READINGS[mark] ?? []);
+  // What is joined to the cabinet is seen in the diagram alone: a wire on C at the wall may have been put on earth.
+  const readings = BY_SYSTEM.has(mark) || mark === 'GND' ? [] : (MARK_READINGS[mark] ?? []);
   const byOther = readings.find((reading) =>
     (DECIDED_BY[reading.id] ?? [reading.mark]).some((other) => other !== null && otherEnds.includes(other))
   );

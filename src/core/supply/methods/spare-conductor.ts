@@ -40,7 +40,7 @@ export const spareConductor: Method = {
     if (isFinding(board) && board.code === 'device-has-no-common') return refused(board);
     const free = idleStrands(situation).filter((one) => isFinding(board) || reaches(before, one, board.at));
     const strand = free.find((one) => one.id === choiceOf(variant)) ?? free[0];
-    if (!strand) return refused(...whyNone(before));
+    if (!strand) return refused(...whyNone(situation, isFinding(board) ? null : board.at));
     if (isFinding(board)) return refused(board);
     const { device } = situation;
     const { wiring, findings } = swapThermostat(situation, board);
@@ -107,7 +107,19 @@ function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
   return [finding('note', 'common-one-ended', fact, [ref.conductor(strand.id)])];
 }
 
-function whyNone(wiring: Wiring): Finding[] {
+function whyNone(situation: SupplySituation, place: string | null): Finding[] {
+  const { before: wiring } = situation;
+  const elsewhere =
+    place === null ? [] : idleStrands(situation).filter((one) => !reaches(wiring, one, place));
+  if (elsewhere.length > 0)
+    return [
+      finding(
+        'stop',
+        'no-spare',
+        { what: 'elsewhere' },
+        elsewhere.map((one) => ref.conductor(one.id))
+      )
+    ];
   const broken = wiring.strands.filter((strand) => isFree(strand.near) && isFree(strand.far));
   if (broken.length > 0) return broken.flatMap(continuityFindings);
   const halfSeen = wiring.strands.filter((strand) => isFree(strand.near) && strand.far.state === 'unseen');

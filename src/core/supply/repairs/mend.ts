@@ -1,6 +1,6 @@
 /** The repairs that a house needs, one after the other: each is kept where the solved circuit shows that it puts something right. */
 import type { Finding } from '../../findings/finding';
-import { isBetter, wrongsOf, type Wrongs } from '../../proof/today';
+import { isBetter, isNoWorse, wrongsOf, type Wrongs } from '../../proof/today';
 import type { RepairId } from '../../trade/vocabulary';
 import type { Wiring } from '../../wiring/graph';
 import { REPAIRS } from './registry';
@@ -14,6 +14,7 @@ export interface Mended {
 
 interface Step {
   readonly id: RepairId;
+  readonly always: boolean;
   readonly offer: RepairOffer;
 }
 
@@ -26,7 +27,7 @@ function firstBetter(
   const steps = stepsIn(situation);
   for (const step of steps) {
     const now = judged(step.offer.after);
-    if (isBetter(wrongs, now)) return { steps: [step], now };
+    if (isBetter(wrongs, now) || (step.always && isNoWorse(wrongs, now))) return { steps: [step], now };
   }
   for (const step of steps)
     for (const second of stepsIn({ ...situation, wiring: step.offer.after })) {
@@ -37,7 +38,9 @@ function firstBetter(
 }
 
 function stepsIn(situation: RepairSituation): Step[] {
-  return REPAIRS.flatMap((repair) => repair.find(situation).map((offer) => ({ id: repair.id, offer })));
+  return REPAIRS.flatMap((repair) =>
+    repair.find(situation).map((offer) => ({ id: repair.id, always: repair.always === true, offer }))
+  );
 }
 
 /** `today`: what is wrong with the wiring of the situation; where nothing is, nothing is mended. */
@@ -46,7 +49,9 @@ export function mended(situation: RepairSituation, today: readonly Wrongs[]): Me
   let wrongs = today;
   const repairs: RepairId[] = [];
   const findings: Finding[] = [];
-  const anythingWrong = () => wrongs.some((one) => one.harms.length + one.dead.length > 0);
+  const anythingWrong = () =>
+    wrongs.some((one) => one.harms.length + one.dead.length > 0) ||
+    stepsIn({ ...situation, wiring }).some((step) => step.always);
   const judged = (after: Wiring) => wrongsOf(after, situation.worlds, situation.wiring);
   const make = (made: readonly Step[], now: readonly Wrongs[]) => {
     for (const { id, offer } of made) {

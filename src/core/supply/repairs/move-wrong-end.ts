@@ -10,6 +10,7 @@ import type { Repair, RepairSituation } from './types';
  */
 export const moveWrongEnd: Repair = {
   id: 'move-wrong-end',
+  always: true,
   find(situation) {
     const moves = wrongEnds(situation);
     if (moves.length === 0) return [];

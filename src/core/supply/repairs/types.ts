@@ -24,6 +24,8 @@ export interface RepairOffer {
 
 export interface Repair {
   readonly id: RepairId;
+  /** A wire on a screw that does not fit is put right even where nothing is dead for it yet. */
+  readonly always?: true;
   /** Every place where it could be made. */
   find(situation: RepairSituation): readonly RepairOffer[];
 }

@@ -32,7 +32,9 @@ export const METHODS: Sentences<MethodParams> = {
   'no-spare': ({ what }) =>
     what === 'none-left'
       ? 'No wire would be left over for what comes later.'
-      : 'No wire is free at both ends. Look once more into the wall and round the sheath at the equipment.',
+      : what === 'elsewhere'
+        ? 'The spare wires are in a cable that ends at another machine than the one that has the common.'
+        : 'No wire is free at both ends. Look once more into the wall and round the sheath at the equipment.',
   'spare-one-ended': ({ conductor }) =>
     `The ${conductor} wire is free at the wall; nobody has found it at the equipment. Find it there (same cable, same colour) and this way may open.`,
   'continuity-not-proven': ({ conductor }) =>
