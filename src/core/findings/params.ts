@@ -195,6 +195,13 @@ export interface MethodParams {
     | (OfConductor & { readonly what: 'on-mark' | 'wall-unreadable'; readonly mark: string })
     | { readonly what: 'new-cable' | 'no-conductor' }
     | { readonly what: 'assumed'; readonly conductors: readonly string[] };
+  /** A second stage at the board that no wire uses; `wires`: how many a cable would need for it and for a common. */
+  'stage-not-used': {
+    readonly stage: 'heat' | 'cooling';
+    readonly mark: string;
+    readonly machine: string;
+    readonly wires: number;
+  };
   'no-spare': { readonly what: 'none-left' | 'none-free' | 'elsewhere' };
   'spare-one-ended': OfConductor;
   'continuity-not-proven': OfConductor;

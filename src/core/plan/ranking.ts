@@ -53,10 +53,12 @@ export function rankOptions(
   const leads = new Set(
     [...byMethod].map(([method, same]) => {
       const chosen = method === wanted ? same.find((one) => one.option.variant?.id === variant) : undefined;
-      // Among the variants of one method, the one with the fewest conditions comes first.
+      // Among the variants of one method, the one with the fewest conditions comes first; of those that are closed, the one that least closes.
       const [best] = [...same].sort(
         (a, b) =>
-          VERDICTS.indexOf(a.option.verdict) - VERDICTS.indexOf(b.option.verdict) || a.warnings - b.warnings
+          VERDICTS.indexOf(a.option.verdict) - VERDICTS.indexOf(b.option.verdict) ||
+          a.stops - b.stops ||
+          a.warnings - b.warnings
       );
       return chosen ?? best;
     })
@@ -83,6 +85,7 @@ interface Priced {
   readonly minutesBand: Band;
   readonly costBand: Band;
   readonly facts: RankFacts;
+  readonly stops: number;
   readonly warnings: number;
 }
 
@@ -105,6 +108,7 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
     moves,
     minutesBand,
     costBand,
+    stops: findings.filter((finding) => finding.level === 'stop').length,
     warnings: findings.filter((finding) => finding.level === 'warn').length,
     facts: {
       method,

@@ -16,7 +16,8 @@ import type { World } from '../devices/world';
 import { unexplained, type Unexplained } from '../explain/explain';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { isHot } from '../trade/terminals';
-import { boards, landedMark, type Wiring } from '../wiring/graph';
+import { isHeatPump } from '../devices/roles';
+import { boards, landedMark, landedTerminal, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
 import { nowOf } from '../wiring/now';
 import { todayFindings, wrongsOf } from '../proof/today';
@@ -119,6 +120,7 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
       ...sharedConditions(identification, worlds, recorded, assumed),
       ...riddles.map((riddle) => riddle.finding).filter((asked) => asked.level !== 'stop'),
       ...repaired.findings,
+      ...unusedStages(found, worlds),
       ...cleared.findings
     ]
   };
@@ -169,6 +171,34 @@ function unreadThatDecides(recorded: Wiring, assumed: readonly string[]): Findin
       finding('stop', 'adapter-not-read', { name: adapter.name }, [ref.machine(adapter.id)])
     )
   ];
+}
+
+const STAGES = [
+  ['W2', 'heat'],
+  ['Y2', 'cooling']
+] as const;
+
+/** A second stage at the board that no wire uses: nothing is lost by the plan, and a cable with more wires would use it. */
+function unusedStages(wiring: Wiring, worlds: readonly WeightedWorld[]): Finding[] {
+  const [likeliest] = worlds;
+  if (!likeliest || isHeatPump(likeliest.world.family)) return [];
+  const ends = new Set([
+    ...wiring.strands.flatMap((strand) => landedTerminal(strand.far) ?? []),
+    ...wiring.links.flatMap((link) => [link.a, link.b])
+  ]);
+  const joined = wiring.strands.filter(
+    (strand) => strand.near.state === 'landed' && strand.far.state === 'landed'
+  );
+  return boards(wiring).flatMap((board) =>
+    STAGES.flatMap(([mark, stage]): Finding[] => {
+      const screw = board.screws.find((one) => one.means.length === 1 && one.means[0] === mark);
+      if (!screw || ends.has(screw.id) || (stage === 'cooling' && !likeliest.world.compressor)) return [];
+      const hasCommon = joined.some((strand) => landedMark(wiring, strand.far) === 'C');
+      const wires = joined.length + (hasCommon ? 1 : 2);
+      const fact = { stage, mark: screw.mark, machine: board.name, wires } as const;
+      return [finding('note', 'stage-not-used', fact, [ref.machine(board.id)])];
+    })
+  );
 }
 
 /** A machine that is recognised and that nothing can be solved for. */

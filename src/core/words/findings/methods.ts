@@ -29,6 +29,8 @@ export const METHODS: Sentences<MethodParams> = {
         return `Nobody has seen the equipment end of: ${fact.conductors.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`;
     }
   },
+  'stage-not-used': ({ stage, mark, machine, wires }) =>
+    `The ${machine} has a second ${stage} stage (${mark}) that no wire uses. A cable with ${wires} wires would use it.`,
   'no-spare': ({ what }) =>
     what === 'none-left'
       ? 'No wire would be left over for what comes later.'
