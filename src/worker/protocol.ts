@@ -4,6 +4,7 @@
  */
 import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
 import type { Job } from '$core/job/schema';
+import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
@@ -14,9 +15,15 @@ export interface PlanTask {
   readonly thermostat: string;
 }
 
+/** What is worth looking at next, for one thermostat. */
+export interface Looks {
+  readonly looks: readonly Look[];
+}
+
 export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
   readonly plan: { readonly request: PlanTask; readonly result: Plan };
+  readonly looks: { readonly request: PlanTask; readonly result: Looks };
   readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
 }

@@ -3,6 +3,8 @@ import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
+import type { Job, Thermostat } from '$core/job/schema';
+import { looksFor } from '$core/plan/looks';
 import { planFor } from '$core/plan/plan';
 import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
@@ -66,25 +68,30 @@ function runOf(task: Task): LongRun<TaskResult> | SimulateFailure {
     case 'faults':
       return faultTableRun(task.request);
     case 'plan':
-      return planRun(task.request);
+      return planRun(task.request, (job, place) => planFor(job, place, { prover }));
+    case 'looks':
+      return planRun(task.request, (job, place) => ({ looks: looksFor(job, place, { prover }) }));
     case 'together':
       return togetherRun(task.request, prover);
   }
 }
 
-/** A plan is made in one step: it takes some milliseconds, and what is asked next waits for it. */
-function planRun({ job, thermostat }: PlanTask): LongRun<TaskResult> | SimulateFailure {
+/** A plan is made in one step: it takes some milliseconds, and what is asked next waits for it. So are the looks that may better it. */
+function planRun(
+  { job, thermostat }: PlanTask,
+  make: (job: Job, place: Thermostat) => TaskResult
+): LongRun<TaskResult> | SimulateFailure {
   const place = job.thermostats.find((one) => one.id === thermostat);
   if (!place)
     return { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
-  let plan: TaskResult | null = null;
+  let made: TaskResult | null = null;
   return {
     total: 1,
-    done: () => (plan === null ? 0 : 1),
+    done: () => (made === null ? 0 : 1),
     advance: () => {
-      plan ??= planFor(job, place, { prover });
+      made ??= make(job, place);
     },
-    result: () => plan ?? planFor(job, place, { prover })
+    result: () => made ?? make(job, place)
   };
 }
 

@@ -1,4 +1,6 @@
-import { identifyReport } from '$core/formats/reports';
+import { identifyReport, lookReports } from '$core/formats/reports';
+import { looksFor, type Look } from '$core/plan/looks';
+import { lookText } from '$core/plan/look-words';
 import { identify as identifySystem, type Identification } from '$core/identify/identify';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { percentText } from '$core/trade/figures';
@@ -13,19 +15,25 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
   if (!isJob(job)) return job;
   const results = job.thermostats.map((thermostat) => ({
     name: thermostat.name,
-    result: identifySystem(job, thermostat)
+    result: identifySystem(job, thermostat),
+    looks: looksFor(job, thermostat)
   }));
   return {
     kind: 'result',
-    json: { thermostats: results.map((result) => identifyReport(result.result)) },
+    json: {
+      thermostats: results.map(({ result, looks }) => ({
+        ...identifyReport(result),
+        looks: lookReports(looks)
+      }))
+    },
     page: results
-      .flatMap((result) => [...pageOf(result.name, result.result), ''])
+      .flatMap((result) => [...pageOf(result.name, result.result, result.looks), ''])
       .join('\n')
       .trimEnd()
   };
 }
 
-function pageOf(name: string, one: Identification): string[] {
+function pageOf(name: string, one: Identification, looks: readonly Look[]): string[] {
   const [next] = one.next;
   return [
     `${name}: ${FAMILY_NAMES[one.family]} (${percentText(one.probability)}), voltage class ${one.voltageClass}`,
@@ -44,6 +52,15 @@ function pageOf(name: string, one: Identification): string[] {
           '  ',
           '    '
         )
-      : [])
+      : []),
+    ...looks
+      .slice(0, 1)
+      .flatMap((look) =>
+        wrap(
+          `For the C wire: ${lookText(look.at)}${look.opens === null ? '' : ` It may open ${look.opens}.`}`,
+          '  ',
+          '    '
+        )
+      )
   ];
 }

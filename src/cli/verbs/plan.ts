@@ -1,6 +1,8 @@
-import { planReport } from '$core/formats/reports';
+import { lookReports, planReport } from '$core/formats/reports';
 import { deviceName, devicesOf, findDevice } from '$core/match/catalogue';
 import { bagFor } from '$core/plan/tools';
+import { lookText } from '$core/plan/look-words';
+import { looksFor, type Look } from '$core/plan/looks';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
@@ -19,7 +21,12 @@ export async function plan(args: Arguments): Promise<Outcome> {
   if (args.together) return planAll(job);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
-  return { kind: 'result', json: planReport(made.plan), page: pageOf(made.thermostat, made.plan) };
+  const looks = looksFor(job, made.thermostat, { device: made.plan.device });
+  return {
+    kind: 'result',
+    json: { ...planReport(made.plan), looks: lookReports(looks) },
+    page: pageOf(made.thermostat, made.plan, looks)
+  };
 }
 
 /** The plan that --thermostat, --model and --method ask for. */
@@ -50,12 +57,13 @@ export function planFromArguments(
   return { thermostat, plan };
 }
 
-function pageOf(thermostat: Thermostat, made: Plan): string {
+function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): string {
   const { identification } = made;
   return [
     `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percentText(identification.probability)}), ${deviceName(made.device)}`,
     ...(made.today.length > 0 ? ['Wrong already:', ...findingLines(made.today, '  ')] : []),
     `Recommended: ${made.recommended}`,
+    ...looks.slice(0, 3).flatMap((look) => wrap(`Look first: ${lookText(look.at)}`, '', '  ')),
     '',
     ...made.options.flatMap(optionLines),
     '',

@@ -7,6 +7,8 @@ import { aspectOf } from '../match/aspects';
 import type { Match } from '../match/match';
 import type { Move } from '../plan/move-types';
 import type { Together } from '../plan/together';
+import { lookText } from '../plan/look-words';
+import type { Look } from '../plan/looks';
 import type { Plan, PlannedOption } from '../plan/plan';
 import type { Finding } from '../findings/finding';
 import { refId } from '../findings/refs';
@@ -169,4 +171,9 @@ export function simulateReport(
   extra: readonly Finding[]
 ) {
   return { thermostat, wiring, calls, findings: extra.map(findingReport) };
+}
+
+/** Looks that may open a better way, the best first. `gain`: how much better, in half hours of work. */
+export function lookReports(looks: readonly Look[]) {
+  return looks.map(({ at, effort, gain, opens }) => ({ ...at, says: lookText(at), effort, gain, opens }));
 }

@@ -26,7 +26,9 @@ export function nextObservations(
 ): NextObservation[] {
   const beliefs = beliefsFrom(weighed);
   const made = new Set(weighed.map((one) => one.evidence.id));
-  const open = evidence.filter((one) => !made.has(one.id)).map((one) => expected(beliefs, one));
+  const open = evidence
+    .filter((one) => !made.has(one.id) && (one.after === undefined || made.has(one.after)))
+    .map((one) => expected(beliefs, one));
   return worthAsking(open, (question) => question.evidence.effort);
 }
 

@@ -36,6 +36,8 @@ export interface Evidence {
   readonly id: string;
   /** Pieces of one witness say much the same: what is printed at the plate, and that a wire is on the screw beside it. */
   readonly witness?: 'letters';
+  /** The question that has to be answered first: this one has a meaning only after it. */
+  readonly after?: string;
   /** `asked`: the user answers; `read`: it follows from the recorded wiring. */
   readonly kind: 'asked' | 'measured' | 'read';
   readonly ask: string;

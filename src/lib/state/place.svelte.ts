@@ -9,6 +9,7 @@ import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
 import { studyHouse, type HouseStudy } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
+import type { Look } from '$core/plan/looks';
 import { planFor, type Plan } from '$core/plan/plan';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { sortFindings, type Finding } from '$core/findings/finding';
@@ -19,6 +20,9 @@ import type { Planner } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
 
+/** So long nothing is edited before looks are weighed. */
+const QUIET_MS = 400;
+
 export class Place {
   readonly #session: () => JobSession;
   readonly #id: () => string;
@@ -26,6 +30,8 @@ export class Place {
   readonly #planner: Planner | null;
   #made: { readonly job: Job; readonly plan: Plan } | null = $state.raw(null);
   #waiting: (() => void)[] = [];
+  /** What is worth looking at next, best first; nothing while that is being worked out. */
+  looks: readonly Look[] = $state.raw([]);
   /** Why no plan could be made; empty where one could. */
   trouble = $state('');
 
@@ -117,6 +123,7 @@ export class Place {
         this.#made = { job, plan };
         this.trouble = '';
         this.#settle();
+        void this.#look(job, thermostat.id, stop.signal);
       },
       (error: unknown) => {
         if (stop.signal.aborted) return;
@@ -125,6 +132,15 @@ export class Place {
       }
     );
     return () => stop.abort();
+  }
+
+  /** What is worth looking at next, once nothing more was edited for a moment: it takes many plans. */
+  async #look(job: Job, thermostat: string, signal: AbortSignal): Promise<void> {
+    this.looks = [];
+    await new Promise((done) => setTimeout(done, QUIET_MS));
+    if (signal.aborted || !this.#planner) return;
+    const looks = await this.#planner.looks(job, thermostat, signal);
+    if (!signal.aborted) this.looks = looks;
   }
 
   #settle(): void {

@@ -1,11 +1,14 @@
 /** Who makes the plan of a thermostat: a thread of its own, so that the page stays awake while it is made. */
 import type { Job } from '$core/job/schema';
+import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import { longWork } from '../bench/thread';
 
 export interface Planner {
   /** The plan, or null where it was stopped; throws where it cannot be made. */
   plan(job: Job, thermostat: string, signal: AbortSignal): Promise<Plan | null>;
+  /** What is worth looking at next; nothing where it was stopped. */
+  looks(job: Job, thermostat: string, signal: AbortSignal): Promise<readonly Look[]>;
 }
 
 export const threadPlanner: Planner = {
@@ -14,5 +17,9 @@ export const threadPlanner: Planner = {
     if (outcome.ok) return outcome.result;
     if (outcome.reason === 'cancelled') return null;
     throw new Error(outcome.why);
+  },
+  async looks(job, thermostat, signal) {
+    const outcome = await longWork().run('looks', { job, thermostat }, { signal });
+    return outcome.ok ? outcome.result.looks : [];
   }
 };

@@ -21,6 +21,7 @@ const values: EvidenceValue[] = [
 /** What stands on the boiler: a sight glass and a low-water cut-off belong to steam, circulators and zone valves to water. */
 export const boilerSigns: Evidence = {
   id: 'boiler-signs',
+  after: 'heat-from',
   kind: 'asked',
   ask: 'At the machine: is there a glass tube with water in it, or are there pumps on the pipes?',
   how: 'Look without touching; pipes and the glass are hot. A low-water cut-off is a box on the side of a steam boiler: nothing is ever wired round it.',

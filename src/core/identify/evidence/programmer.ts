@@ -16,6 +16,7 @@ const values: EvidenceValue[] = [
 /** A programmer with hot-water and heating channels belongs to mains heating controls. */
 export const programmer: Evidence = {
   id: 'programmer',
+  after: 'heat-from',
   kind: 'asked',
   ask: 'Is there a programmer or timer that switches heating, and perhaps hot water, with a cylinder or a combination boiler?',
   how: 'Look near the boiler or the hot-water cylinder for a box with two columns, heating and water. Leave its cover on: it is mains.',

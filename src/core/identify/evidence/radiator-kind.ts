@@ -21,6 +21,7 @@ const values: EvidenceValue[] = [
 /** One pipe and a hissing vent mean steam; two pipes and no vent mean water. */
 export const radiatorKind: Evidence = {
   id: 'radiator-kind',
+  after: 'heat-from',
   kind: 'asked',
   ask: 'If there are radiators: do they have an air vent that hisses, or one pipe only?',
   how: 'Look at two radiators. A small silver vent on the side, or one pipe to each, means steam; a bleed screw and two pipes mean water.',

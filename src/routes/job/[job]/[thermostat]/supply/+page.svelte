@@ -4,6 +4,8 @@
   import { findingText } from '$core/words/findings/table';
   import { chooseMethod } from '$core/job/choices';
   import { deviceName } from '$core/match/catalogue';
+  import { lookText } from '$core/plan/look-words';
+  import type { MethodId } from '$core/trade/vocabulary';
   import Minds from '$lib/supply/minds.svelte';
   import { MistakesByWay } from '$lib/supply/mistakes.svelte';
   import OptionCard from '$lib/supply/option-card.svelte';
@@ -14,6 +16,7 @@
 
   const place = getPlace();
   const plan = $derived(place.plan);
+  const titleOf = (method: MethodId) => plan.options.find((one) => one.method === method)?.title ?? method;
   const mistakes = new MistakesByWay();
   $effect(() => {
     const current = plan;
@@ -58,6 +61,21 @@
     <section class="sheet-of-paper p-4" aria-labelledby="today-title">
       <h2 id="today-title" class="section-title mb-2">Wrong already, before anything is done</h2>
       <FindingList findings={plan.today} />
+    </section>
+  {/if}
+
+  {#if place.looks.length > 0}
+    <section class="sheet-of-paper p-4" aria-labelledby="look-title">
+      <h2 id="look-title" class="section-title mb-2">Look first</h2>
+      <ol class="list-decimal pl-5">
+        {#each place.looks.slice(0, 3) as look, at (at)}
+          <li>
+            {lookText(look.at)}{#if look.opens}<span class="quiet">
+                It may open: {titleOf(look.opens)}.</span
+              >{/if}
+          </li>
+        {/each}
+      </ol>
     </section>
   {/if}
 

@@ -1,0 +1,244 @@
+/**
+ * The look that is worth most: not the one that tells most of the family, but the one that may open a better way. Each open question about the
+ * record is answered in every way that it may be, the plan is made with each answer, and a look is worth what the best way gains on the one
+ * that would be taken without it, over the effort.
+ */
+import { worthAsking, type Effort } from '../belief/bayes';
+import type { Conductor, Job, Thermostat } from '../job/schema';
+import { isHot } from '../trade/terminals';
+import { ROLE_MARKS, SCREW_ROLES } from '../trade/roles';
+import type { MethodId } from '../trade/vocabulary';
+import { situationOf } from '../supply/situation';
+import { landedMark, landedTerminal, terminalAt, terminalOfScrew } from '../wiring/graph';
+import { planFor, type Plan, type PlannedOption, type PlanRequest } from './plan';
+
+/** What there is to look at, as a fact. */
+export type LookAt =
+  | { readonly what: 'spares'; readonly conductors: readonly string[] }
+  | { readonly what: 'ends'; readonly conductors: readonly string[] }
+  | { readonly what: 'outlet' }
+  | { readonly what: 'path' }
+  | { readonly what: 'mark'; readonly mark: string; readonly machine: string }
+  | { readonly what: 'same-wire'; readonly conductor: string }
+  | { readonly what: 'question'; readonly id: string; readonly ask: string };
+
+export interface Look {
+  readonly at: LookAt;
+  readonly effort: Effort;
+  /** How much better the way is expected to be, in the weights of `worthOf`. */
+  readonly gain: number;
+  /** The way that a good answer would open; null where it would be the same one. */
+  readonly opens: MethodId | null;
+}
+
+interface Answer {
+  readonly chance: number;
+  readonly job: Job;
+}
+
+interface Candidate {
+  readonly at: LookAt;
+  readonly effort: Effort;
+  readonly answers: readonly Answer[];
+}
+
+/** Looks that are worth their effort, the best first. `request`: as the plan was made. */
+export function looksFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Look[] {
+  const now = planFor(job, thermostat, request);
+  const looks = candidates(job, thermostat, now).flatMap((candidate): Look[] => {
+    const plans = candidate.answers.flatMap(({ chance, job: after }) => {
+      const place = after.thermostats.find((one) => one.id === thermostat.id);
+      return place ? [{ chance, plan: planFor(after, place, request) }] : [];
+    });
+    const gain = plans.reduce(
+      (sum, { chance, plan }) => sum + chance * (bestWorth(plan) - worthOfMethod(plan, now.recommended)),
+      0
+    );
+    const [better] = plans.filter(({ plan }) => plan.recommended !== now.recommended).map(({ plan }) => plan);
+    return [{ at: candidate.at, effort: candidate.effort, gain, opens: better?.recommended ?? null }];
+  });
+  return worthAsking(
+    looks.filter((look) => look.gain >= LEAST_GAIN),
+    (look) => look.effort
+  );
+}
+
+/** Less than a quarter of an hour's work is worth no look of its own. */
+const LEAST_GAIN = 0.5;
+
+/**
+ * What a way is worth, in half hours of work: nothing beats one that is there already; to give up the aim, a function or a night's sleep counts
+ * far more than any work.
+ */
+function worthOf(option: PlannedOption): number {
+  if (option.verdict === 'no') return -100;
+  const standing = { exists: 0, spare: 1, added: 5, 'given-up': 8, left: 40 }[option.standing];
+  const lost = option.loses.filter((loss) => loss.what === 'function' || loss.what === 'stays-dead').length;
+  const verdict = { go: 0, care: 2, pro: 30 }[option.verdict];
+  return -(standing + 10 * lost + verdict + option.minutes / 30 + option.cost / 25);
+}
+
+function bestWorth(plan: Plan): number {
+  return worthOfMethod(plan, plan.recommended);
+}
+
+function worthOfMethod(plan: Plan, method: MethodId): number {
+  const option = plan.options.find((one) => one.method === method);
+  return option ? worthOf(option) : -100;
+}
+
+function candidates(job: Job, thermostat: Thermostat, plan: Plan): Candidate[] {
+  const withPlace = (change: Partial<Thermostat>): Job => ({
+    ...job,
+    thermostats: job.thermostats.map((one) => (one.id === thermostat.id ? { ...one, ...change } : one))
+  });
+  return [
+    ...spareLooks(thermostat, withPlace),
+    ...endLooks(job, thermostat, withPlace),
+    ...(thermostat.outlet === 'unknown'
+      ? [evenly({ what: 'outlet' }, 'look', [withPlace({ outlet: 'near' }), withPlace({ outlet: 'none' })])]
+      : []),
+    ...pathLooks(thermostat, withPlace),
+    ...markLooks(job, thermostat),
+    ...sameWireLooks(job, thermostat, withPlace),
+    ...questionLooks(thermostat, plan, withPlace)
+  ];
+}
+
+type WithPlace = (change: Partial<Thermostat>) => Job;
+
+function evenly(at: LookAt, effort: Effort, jobs: readonly Job[]): Candidate {
+  return { at, effort, answers: jobs.map((job) => ({ chance: 1 / jobs.length, job })) };
+}
+
+/** Chance that a wire that is free in the wall is free at the machine as well: estimate. */
+const SPARE_IS_THERE = 0.7;
+
+/** Wires coiled in the wall whose other end nobody has seen: the first thing to look at at the machine. */
+function spareLooks(thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
+  const isOpen = ({ near, far }: Conductor) =>
+    near.state !== 'landed' && near.state !== 'unseen' && far.state === 'unseen';
+  const open = thermostat.conductors.filter(isOpen);
+  if (open.length === 0) return [];
+  const withFar = (state: 'coiled' | 'loose', continuity: Conductor['continuity']) =>
+    withPlace({
+      conductors: thermostat.conductors.map((one) =>
+        isOpen(one) ? { ...one, far: { state, on: [] }, continuity } : one
+      )
+    });
+  return [
+    {
+      at: { what: 'spares', conductors: open.map((one) => one.id) },
+      effort: 'climb',
+      answers: [
+        { chance: SPARE_IS_THERE, job: withFar('coiled', 'untested') },
+        { chance: 1 - SPARE_IS_THERE, job: withFar('coiled', 'broken') }
+      ]
+    }
+  ];
+}
+
+/** Chance that an end which nobody has read is where the wall says: estimate. */
+const END_IS_AS_TAKEN = 0.9;
+
+/** Ends that the proof takes to be where the wall says. */
+function endLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
+  const { assumed, found } = situationOf(job, thermostat);
+  if (assumed.length === 0) return [];
+  const read = thermostat.conductors.map((conductor): Conductor => {
+    const strand = found.strands.find((one) => one.id === conductor.id);
+    const terminal = strand && assumed.includes(strand.id) ? landedTerminal(strand.far) : null;
+    const machine = job.equipment.find((one) =>
+      one.screws.some((screw) => terminalOfScrew(one.id, screw.id) === terminal)
+    );
+    const screw = machine?.screws.find((one) => terminalOfScrew(machine.id, one.id) === terminal);
+    return machine && screw
+      ? { ...conductor, far: { state: 'landed', on: [{ at: machine.id, screw: screw.id }] } }
+      : conductor;
+  });
+  return [
+    {
+      at: { what: 'ends', conductors: assumed },
+      effort: 'climb',
+      answers: [
+        { chance: END_IS_AS_TAKEN, job: withPlace({ conductors: read }) },
+        { chance: 1 - END_IS_AS_TAKEN, job }
+      ]
+    }
+  ];
+}
+
+function pathLooks(thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
+  if (!thermostat.cables.some((cable) => cable.path === 'unknown')) return [];
+  const all = (path: 'free' | 'stapled') =>
+    withPlace({
+      cables: thermostat.cables.map((cable) => (cable.path === 'unknown' ? { ...cable, path } : cable))
+    });
+  return [evenly({ what: 'path' }, 'look', [all('free'), all('stapled')])];
+}
+
+/** A mark at a machine that nobody knows: the diagram inside the door tells what it is, most likely what the wall says. */
+function markLooks(job: Job, thermostat: Thermostat): Candidate[] {
+  const { riddles, recorded } = situationOf(job, thermostat);
+  return riddles.flatMap(({ strand: id, riddle }): Candidate[] => {
+    const strand = recorded.strands.find((one) => one.id === id);
+    const far = strand ? landedTerminal(strand.far) : null;
+    const screw = far === null ? undefined : terminalAt(recorded, far)?.screw;
+    const mark = strand && landedMark(recorded, strand.near);
+    if (riddle !== 'far-mark' || !screw || !mark) return [];
+    const wanted = isHot(mark) ? 'R' : mark;
+    const means = SCREW_ROLES.find((role) => ROLE_MARKS[role] === wanted);
+    const machine = job.equipment.find((one) =>
+      one.screws.some((it) => terminalOfScrew(one.id, it.id) === far)
+    );
+    if (!means || !machine) return [];
+    const told: Job = {
+      ...job,
+      equipment: job.equipment.map((one) =>
+        one.id === machine.id
+          ? {
+              ...one,
+              screws: one.screws.map((it) =>
+                terminalOfScrew(one.id, it.id) === far ? { ...it, role: { means, from: 'diagram' } } : it
+              )
+            }
+          : one
+      )
+    };
+    const answers = [
+      { chance: END_IS_AS_TAKEN, job: told },
+      { chance: 1 - END_IS_AS_TAKEN, job }
+    ];
+    return [{ at: { what: 'mark', mark: screw.mark, machine: machine.name }, effort: 'climb', answers }];
+  });
+}
+
+/** Ends that do not fit: whether they are one wire is measured with the power off. */
+function sameWireLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
+  const { riddles } = situationOf(job, thermostat);
+  const differing = riddles.filter((one) => one.riddle === 'ends-differ').map((one) => one.strand);
+  if (differing.length === 0) return [];
+  const proven = withPlace({
+    conductors: thermostat.conductors.map((one) =>
+      differing.includes(one.id) ? { ...one, continuity: 'proven' } : one
+    )
+  });
+  return [evenly({ what: 'same-wire', conductor: differing[0] ?? '' }, 'meter', [proven, job])];
+}
+
+/** The questions that tell most of the family, as far as an answer would change the way. */
+function questionLooks(thermostat: Thermostat, plan: Plan, withPlace: WithPlace): Candidate[] {
+  return plan.identification.next
+    .filter((one) => one.evidence.kind === 'asked')
+    .slice(0, MOST_QUESTIONS)
+    .map(({ evidence, answers }) => ({
+      at: { what: 'question', id: evidence.id, ask: evidence.ask } as const,
+      effort: evidence.effort,
+      answers: answers.map(({ value, chance }) => ({
+        chance,
+        job: withPlace({ observed: { ...thermostat.observed, [evidence.id]: value.value } })
+      }))
+    }));
+}
+
+const MOST_QUESTIONS = 2;
