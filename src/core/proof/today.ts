@@ -9,7 +9,7 @@ import { supplyCases, worldKey, type World } from '../devices/world';
 import { finding, sortFindings, subjectKey, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
-import type { Call } from '../trade/calls';
+import { isCombined, type Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import { isSupply, type Wiring } from '../wiring/graph';
 import { circuitKey } from './proof-memory';
@@ -63,7 +63,11 @@ function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs 
     const expected = expectedLoads(call, world);
     const on = running(plain.loads);
     const missing = expected.filter((load) => !on.includes(load));
-    if (missing.length > 0) dead.push({ call, loads: missing });
+    // Of a call that asks for several things: what none of them leaves dead by itself.
+    const fresh = missing.filter(
+      (load) => !isCombined(call) || !dead.some((one) => one.loads.includes(load))
+    );
+    if (fresh.length > 0) dead.push({ call, loads: fresh });
     const uncalled = uncalledIn(on, call, world);
     const own = worstHarm(solved).filter((harm) => harm.level === 'stop');
     if (uncalled.length > 0)

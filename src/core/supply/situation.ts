@@ -88,15 +88,17 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
   const worlds = worldsOf(identification, filled);
   // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
   const found = readIn(filled, worlds[0]?.world.family ?? null);
+  const riddles = unexplained(
+    recorded,
+    worlds.map(({ world }) => world)
+  );
+  // What a wire does that nobody can explain is not known to be dead.
+  const asked = riddles.some((riddle) => riddle.finding.level === 'stop');
   const closed = [...gate(job, thermostat, identification, worlds), ...unreadThatDecides(recorded, assumed)];
   const wrongs = closed.length > 0 ? [] : wrongsOf(found, worlds);
   const repaired = mended({ wiring: found, assumed, worlds }, wrongs);
   const cleared = withoutOldAdapter(repaired.wiring);
   const { wiring: now, done, misfits } = nowOf(found, thermostat.log);
-  const riddles = unexplained(
-    recorded,
-    worlds.map(({ world }) => world)
-  );
   return {
     job,
     thermostat,
@@ -106,7 +108,7 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
     mended: repaired.wiring,
     repairs: repaired.repairs,
     repairFindings: repaired.findings,
-    today: todayFindings(wrongs),
+    today: todayFindings(wrongs).filter((one) => one.code !== 'dead-today' || !asked),
     before: cleared.wiring,
     assumed,
     now,

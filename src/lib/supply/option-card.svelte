@@ -95,7 +95,7 @@
     </details>
   {/if}
   <div class="mt-auto flex flex-wrap gap-2">
-    {#if option.standing !== 'left'}
+    {#if option.standing !== 'left' || option.variant?.id === 'repair'}
       {#if chosen}
         <button
           type="button"

@@ -43,7 +43,7 @@ export const PROOF: Sentences<ProofParams> = {
   'made-to-work': ({ call, loads }) =>
     `${capital(callName(call))} starts ${loadList(loads)}, which it does not today.`,
   'load-runs-uncalled': ({ call, loads }) =>
-    `${withCall(call)}, ${loadList(loads)} would run though nobody called for it.`,
+    `${withCall(call)}, ${loadList(loads)} ${plural(loads.length, 'runs', 'run')} though nobody calls for it.`,
   'compressor-without-blower': ({ call }) =>
     `${withCall(call)}, the compressor runs and the blower does not. The coil freezes and the compressor is hurt.`,
   'strips-without-blower': ({ call }) =>

@@ -70,9 +70,8 @@
       <ol class="list-decimal pl-5">
         {#each place.looks.slice(0, 3) as look, at (at)}
           <li>
-            {lookText(look.at)}{#if look.opens}<span class="quiet">
-                It may open: {titleOf(look.opens)}.</span
-              >{/if}
+            {lookText(look.at)}
+            {#if look.opens}<span class="quiet">It may open: {titleOf(look.opens)}.</span>{/if}
           </li>
         {/each}
       </ol>
