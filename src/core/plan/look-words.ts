@@ -22,3 +22,23 @@ export function lookText(at: LookAt): string {
       return at.ask;
   }
 }
+
+/** The same in a word or two. */
+export function lookShort(at: LookAt): string {
+  switch (at.what) {
+    case 'spares':
+      return 'the wires in the wall';
+    case 'ends':
+      return 'the unread ends';
+    case 'outlet':
+      return 'an outlet';
+    case 'path':
+      return 'does the cable give?';
+    case 'mark':
+      return at.mark === '' ? 'the screw without a mark' : `what ${at.mark} is`;
+    case 'same-wire':
+      return 'one wire or two?';
+    case 'question':
+      return 'what the system is';
+  }
+}

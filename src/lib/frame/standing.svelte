@@ -11,6 +11,7 @@
   import VerdictMark from '../reasons/verdict-mark.svelte';
   import Why from '../reasons/why.svelte';
   import { FIT_WORDS } from '../device/words';
+  import { lookShort, lookText } from '$core/plan/look-words';
   import { getPlace } from '../state/context';
 
   const place = getPlace();
@@ -29,6 +30,8 @@
   );
   const stops = $derived(all.filter((one) => one.level === 'stop'));
   const open = $derived(all.filter((one) => one.level === 'warn'));
+  /** A look that may open a better way than the best so far. */
+  const first = $derived(place.looks.find((look) => look.opens !== null));
   const unseen = $derived(place.unread.wall + place.unread.equipment);
 </script>
 
@@ -78,8 +81,11 @@
     label="Supply: {taken?.title ?? 'none'}. Open the reasons"
   >
     <span class="head">{chosen ? 'Supply' : 'Supply, best so far'}</span>
-    <span class="value">{taken?.title ?? 'None'}</span>
+    <span class="value">
+      {#if first && !chosen}Look first: {lookShort(first.at)}{:else}{taken?.title ?? 'None'}{/if}
+    </span>
     {#snippet reasons()}
+      {#if first}<p class="mb-2">Look first: {lookText(first.at)}</p>{/if}
       {#if taken}
         <p class="mb-2"><VerdictMark verdict={taken.verdict} /></p>
         {#if taken.whyAbove}<p class="mb-2">It stands {taken.whyAbove}.</p>{/if}

@@ -1,0 +1,53 @@
+/** A house with a mark that nobody knows: what is asked first, and what opens once it is answered. */
+import { expect, test } from '@playwright/test';
+import { expectAccessible, expectNoSideways, expectSaved, open, openDemo, station } from './helpers';
+
+test('a mark that nobody knows closes every way, is asked about first, and opens them once it is stated', async ({
+  page
+}) => {
+  await openDemo(page);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the job as a file' }).click();
+  const text = await (await (await waiting).createReadStream()).toArray();
+  const job = JSON.parse(Buffer.concat(text as Buffer[]).toString('utf8')) as {
+    id: string;
+    name: string;
+    equipment: { id: string; screws: { mark: string }[] }[];
+  };
+  const furnace = job.equipment[0]!;
+  job.equipment = job.equipment.map((machine) =>
+    machine.id === furnace.id
+      ? {
+          ...machine,
+          screws: machine.screws.map((screw) => (screw.mark === 'W' ? { ...screw, mark: 'QX' } : screw))
+        }
+      : machine
+  );
+  await open(page, '/');
+  const odd = { ...job, id: 'job-odd', name: 'Odd schoolhouse' };
+  await page
+    .getByLabel('Bring in a file')
+    .setInputFiles({
+      name: 'odd.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(odd))
+    });
+  await expect(page.getByText('Odd schoolhouse').first()).toBeVisible();
+  await open(page, '/job/job-odd/th-classroom/supply');
+
+  const looks = page.getByRole('region', { name: 'Look first' });
+  await expect(looks).toContainText('Look up QX in the diagram inside the door');
+  await expect(page.getByRole('region', { name: 'Standing' })).toContainText('Look first: what QX is');
+  await expect(page.locator('[data-method=none]')).toContainText('Recommended');
+  await expectAccessible(page);
+  await expectNoSideways(page);
+
+  await station(page, 'Strands').click();
+  const screw = page.locator('[data-screw]').filter({ hasText: 'QX' });
+  await expect(screw).toContainText('nobody knows what it is for');
+  await screw.getByRole('button', { name: 'What it is for' }).click();
+  await screw.getByLabel('It is for').selectOption({ label: 'first heat stage (W)' });
+  await expectSaved(page);
+  await station(page, 'Supply').click();
+  await expect(page.locator('[data-method=spare-conductor]')).toContainText('Recommended');
+});
