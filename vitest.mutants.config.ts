@@ -10,6 +10,8 @@ export default defineConfig({
     environment: 'node',
     include: [
       'src/core/proof/**/*.test.ts',
+      'src/core/explain/**/*.test.ts',
+      'src/core/scenarios/odd-table.test.ts',
       'src/core/safety/**/*.test.ts',
       'src/core/identify/identify.test.ts',
       'src/core/identify/voltage.test.ts',
