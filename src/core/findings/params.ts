@@ -244,6 +244,7 @@ export interface MethodParams {
   'old-adapter-in-line': Named;
   /** An adapter of the old thermostat with a terminal that nobody knows. */
   'adapter-not-read': Named;
+  'common-behind-switch': { readonly machine: string };
   /** Something that is wrong today and is put right with the work. */
   repair:
     | (OfConductor & { readonly what: 'land-loose-end'; readonly mark: string; readonly machine: string })

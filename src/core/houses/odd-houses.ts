@@ -119,6 +119,7 @@ export const ODD_HOUSES = {
         further: [{ name: 'old adapter', kind: 'old-adapter', marks: ['R', 'C', 'K', 'QX', 'G'] }]
       }
     }),
+  'a transformer behind the burner’s switch': () => odd({ machine: { behindSwitch: 'yes' } }),
   mercury: () => odd({ place: { mercury: 'yes' } }),
   'no connection': () => odd({ survey: { internet: 'none' } }),
   'proven off yesterday': () => odd({ place: { off: off('meter', '2026-03-01T01:00:00.000Z') } }),

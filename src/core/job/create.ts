@@ -75,6 +75,7 @@ export function emptyEquipment(id: EquipmentId, name: string): Equipment {
     coolStages: null,
     breaker: '',
     serviceSwitch: '',
+    behindSwitch: 'unknown',
     accessories: [],
     others: [],
     trace: []

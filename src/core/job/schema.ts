@@ -195,6 +195,8 @@ export const Equipment = v.strictObject({
   /** Its breaker, as the directory of the panel names it, and where its service switch is. */
   breaker: v.optional(shortText, ''),
   serviceSwitch: v.optional(shortText, ''),
+  /** Its control transformer hangs behind the burner's switch or a limit: common dies with it. */
+  behindSwitch: v.optional(YesNo, 'unknown'),
   accessories: v.optional(listOf(Accessory, 'accessories'), []),
   /** Conductors under its screws that are not the thermostat's. */
   others: v.optional(listOf(OtherLanding, 'conductors of others'), []),

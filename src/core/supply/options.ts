@@ -122,7 +122,17 @@ function offerOf(method: Method, variant: Variant | null, all: SupplySituation):
   const old = FROM_THE_MACHINE.has(method.id) ? withoutOldSupplies(all.before) : null;
   const asked = old ? { ...all, before: old.wiring } : all;
   const offer = offerIn(method, variant, asked);
-  return old && offer.after ? { ...offer, findings: [...offer.findings, ...old.findings] } : offer;
+  if (offer.after === null || !FROM_THE_MACHINE.has(method.id)) return offer;
+  return { ...offer, findings: [...offer.findings, ...(old?.findings ?? []), ...behindSwitch(all)] };
+}
+
+/** A transformer behind the burner's switch or a limit: the thermostat goes dark with it, which is a reason for a supply of its own. */
+function behindSwitch({ job, thermostat }: SupplySituation): Finding[] {
+  return job.equipment
+    .filter((machine) => thermostat.equipment.includes(machine.id) && machine.behindSwitch === 'yes')
+    .map((machine) =>
+      finding('warn', 'common-behind-switch', { machine: machine.name }, [ref.machine(machine.id)])
+    );
 }
 
 function offerIn(method: Method, variant: Variant | null, asked: SupplySituation): Offer {

@@ -159,6 +159,13 @@
           placeholder="where it is"
           onset={(value) => setMachine(place, machine.id, 'serviceSwitch', value, 'Service switch')}
         />
+        <ChoiceField
+          label="Its transformer dies with the burner’s switch"
+          value={machine.behindSwitch}
+          choices={YES_NO}
+          onset={(value) =>
+            setMachine(place, machine.id, 'behindSwitch', value, 'Transformer behind the burner’s switch')}
+        />
       </div>
       <ul class="mt-3">
         {#each machine.accessories as accessory, at (at)}

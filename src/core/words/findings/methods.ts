@@ -146,6 +146,8 @@ export const METHODS: Sentences<MethodParams> = {
   'radio-must-reach': () =>
     'Try the radio before anything is fixed: hold the wall part where it will hang, with the machine’s door closed.',
   'cable-too-few': ({ conductors, used }) => `A cable of ${conductors} wires is too few: ${used} are in use.`,
+  'common-behind-switch': ({ machine }) =>
+    `The transformer of the ${machine} hangs behind the burner’s switch or a limit: the C wire dies with it, and the thermostat goes dark. A supply of its own stays on.`,
   'adapter-not-read': ({ name }) =>
     `Nobody knows every terminal of ${name}: read what is printed beside each, and which wire is on it, before anything is moved.`,
   'old-adapter-in-line': ({ name }) =>
