@@ -267,3 +267,87 @@ describe('neighbours on one transformer', () => {
     expect(fact(proof, 'load-at-limits')).not.toMatchObject({ what: 'uncalled' });
   });
 });
+
+describe('what the board may do with its blower in cooling', () => {
+  const noFan = { on: ['R', 'W', 'Y'] };
+  const after = tomorrow({ on: ['RC>R', 'W', 'Y', 'C'] });
+  const stops = (world: World) => codes(proven(today(noFan), after, world), 'stop');
+
+  it('is solved both ways, whichever the world names: the one that starts no blower counts', () => {
+    expect(stops(worldOf('furnace-ac', { blowerInCool: 'board' }))).toEqual(['compressor-without-blower']);
+    expect(stops(worldOf('furnace-ac', { blowerInCool: 'g' }))).toEqual(['compressor-without-blower']);
+  });
+
+  it('is one way where there is no compressor, and on a heat pump, whose thermostat calls the fan itself', () => {
+    expect(stops(worldOf('furnace', { blowerInCool: 'board' }))).toEqual([]);
+    const pump = worldOf('heat-pump', { blowerInCool: 'board' });
+    const solves = (world: World) => proven(today({ on: FOUR }), tomorrow({ on: FIVE }), world).solves;
+    expect(solves(pump)).toBe(solves({ ...pump, blowerInCool: 'g' }));
+    const cooled = worldOf('furnace-ac');
+    const calls = (world: World) =>
+      proven(today({ on: FOUR }), tomorrow({ on: FIVE }), world).worlds[0]!.rows.length;
+    expect(solves(cooled)).toBeGreaterThan(
+      (solves(worldOf('furnace')) * calls(cooled)) / calls(worldOf('furnace'))
+    );
+  });
+
+  it('is printed as the first of the two, and volts and amps are said once', () => {
+    const weak = tomorrow({ on: FIVE, lengthM: 300 });
+    const proof = proven(
+      today({ on: FOUR, lengthM: 300 }),
+      weak,
+      worldOf('furnace-ac', { blowerInCool: 'board' })
+    );
+    const said = proof.findings.filter((one) => one.code === 'volts-at-limits');
+    expect(said.length).toBeLessThanOrEqual(2);
+    expect(new Set(said.map((one) => JSON.stringify(one.params))).size).toBe(said.length);
+    expect(proof.worlds).toHaveLength(1);
+  });
+});
+
+describe('a complaint of the device', () => {
+  const own = tomorrow({ on: ['RH>R', 'W'] });
+  const apart: Wiring = {
+    ...own,
+    devices: [...own.devices, plug],
+    strands: [
+      ...own.strands,
+      strandOf('p-r', ['th', 'RC'], ['plug', 'R'], 3),
+      strandOf('p-c', ['th', 'C'], ['plug', 'C'], 3)
+    ],
+    links: []
+  };
+
+  it('is looked for where all works, in the likeliest world, and not where something stops', () => {
+    const before = today({ on: ['R', 'W'] });
+    const works = proven(before, apart, worldOf('furnace'));
+    expect(works.complaints.map((one) => one.code)).toEqual(['device-may-complain']);
+    const tied = proven(before, { ...apart, links: [linkOf('wall', 'th.RH', 'th.RC')] }, worldOf('furnace'));
+    expect(tied.complaints).toEqual([]);
+    expect(prove({ before, after: apart, worlds: [], needsSupply: 'always' }).complaints).toEqual([]);
+  });
+});
+
+describe('the points that a proof rests on', () => {
+  it('are those of every world, and more with the corners than without', () => {
+    const one = proven(today({ on: FOUR }), tomorrow({ on: FIVE }));
+    const world = furnace;
+    const two = prove({
+      before: today({ on: FOUR }),
+      after: tomorrow({ on: FIVE }),
+      worlds: [
+        { world, weight: 0.6 },
+        { world: { ...worldOf('furnace'), id: 'other' }, weight: 0.4 }
+      ],
+      needsSupply: 'always'
+    });
+    expect(two.solves).toBeGreaterThan(one.solves);
+    expect(two.worlds).toHaveLength(2);
+    // What stops with nominal values is not asked how far off it may be as well.
+    const refusedAt = proven(today({ on: FOUR }), tomorrow({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
+    expect(refusedAt.worlds[0]!.rows.every((row) => row.voltsLow === null && row.ampsMost === null)).toBe(
+      true
+    );
+    expect(refusedAt.solves).toBeLessThan(one.solves);
+  });
+});
