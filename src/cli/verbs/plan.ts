@@ -1,6 +1,7 @@
 import { lookReports, planReport } from '$core/formats/reports';
 import { deviceName, devicesOf, findDevice } from '$core/match/catalogue';
 import { bagFor } from '$core/plan/tools';
+import { factKey } from '$core/findings/finding';
 import { lookText } from '$core/plan/look-words';
 import { looksFor, type Look } from '$core/plan/looks';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
@@ -65,7 +66,7 @@ function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): str
     `Recommended: ${made.recommended}`,
     ...looks.slice(0, 3).flatMap((look) => wrap(`Look first: ${lookText(look.at)}`, '', '  ')),
     '',
-    ...made.options.flatMap(optionLines),
+    ...foldedOptions(made.options),
     '',
     ...rows(made),
     ...(made.moves.length > 0 ? [`Moves (${made.taken}):`] : []),
@@ -79,6 +80,24 @@ function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): str
     'Local code and the maker’s sheet win over this plan.',
     'All supplies off, and proven off, before anything is touched.'
   ].join('\n');
+}
+
+/** What closes several ways for one reason is said once, below their names. */
+function foldedOptions(options: readonly PlannedOption[]): string[] {
+  const reason = (option: PlannedOption) =>
+    option.verdict === 'no' ? option.findings.map(factKey).join('\n') : option.method;
+  const groups = new Map<string, PlannedOption[]>();
+  for (const option of options) groups.set(reason(option), [...(groups.get(reason(option)) ?? []), option]);
+  return [...groups.values()].flatMap((same) => {
+    const [first, ...others] = same;
+    if (!first) return [];
+    if (others.length === 0) return optionLines(first);
+    const names = same.map((option) => `${option.title} (${option.method})`).join('; ');
+    return [
+      ...wrap(`${VERDICT_NAMES.no.padEnd(15)} ${names}`, '', '                '),
+      ...findingLines(first.findings, '    ')
+    ];
+  });
 }
 
 function optionLines(option: PlannedOption): string[] {

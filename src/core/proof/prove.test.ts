@@ -151,6 +151,12 @@ describe('harm', () => {
     const tied = proven(before, both, world);
     expect(codes(tied, 'stop')).toContain('supplies-tied');
     expect(tied.findings.some((finding) => finding.supplyCase?.startsWith('opposite polarity'))).toBe(true);
+    // What opens with nothing called is said once, not again for every call.
+    const opened = tied.findings.flatMap((one) =>
+      one.code === 'fuse-opens' ? [`${one.params.supply} ${one.params.call}`] : []
+    );
+    expect(opened.length).toBeGreaterThan(0);
+    expect(opened.every((one) => one.endsWith(' idle'))).toBe(true);
   });
 
   it('of a load that nobody called is a stop', () => {

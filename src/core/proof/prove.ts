@@ -124,7 +124,8 @@ function proveBehaviour(
       ...worstHarm(one.cases),
       ...dipFindings(one.was, one.cases)
     ];
-    findings.push(...(isCombined(call) ? newWith(own, findings) : own));
+    const fresh = notOpenAlready(own, findings);
+    findings.push(...(isCombined(call) ? newWith(fresh, findings) : fresh));
   }
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
@@ -139,6 +140,16 @@ function proveBehaviour(
   };
   const solves = [...solved, ...limits].reduce((sum, one) => sum + (one?.solves ?? 0), 0);
   return { world, proof, findings, solves, cooled: cooledCalls(solved, limits) };
+}
+
+/** A fuse that opens with nothing called opens in every call: it is said once. */
+function notOpenAlready(own: readonly Finding[], said: readonly Finding[]): Finding[] {
+  const open = new Set(
+    said.flatMap((one) =>
+      one.code === 'fuse-opens' && one.params.call === 'idle' ? [one.params.supply] : []
+    )
+  );
+  return own.filter((one) => one.code !== 'fuse-opens' || !open.has(one.params.supply));
 }
 
 function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {
