@@ -13,9 +13,12 @@ export default defineConfig({
       'src/core/explain/**/*.test.ts',
       'src/core/scenarios/odd-table.test.ts',
       'src/core/safety/**/*.test.ts',
+      'src/core/identify/answers.test.ts',
       'src/core/identify/identify.test.ts',
       'src/core/identify/voltage.test.ts',
       'src/core/circuit/islands.test.ts',
+      'src/core/supply/asked.test.ts',
+      'src/core/supply/repairs/repairs.test.ts',
       'src/core/supply/situation.test.ts'
     ],
     pool: 'threads',
