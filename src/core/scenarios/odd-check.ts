@@ -12,6 +12,7 @@ import { findDevice } from '../match/catalogue';
 import { planFor, type Plan, type PlannedOption } from '../plan/plan';
 import type { Prover } from '../proof/types';
 import type { Request } from '../trade/vocabulary';
+import { reachedLoads } from './reach-checker';
 import { applyChange, type Change } from '../wiring/difference';
 import { isSupply, landedTerminal, terminalAt, wallThermostat, type Wiring } from '../wiring/graph';
 
@@ -142,6 +143,19 @@ function forced(wiring: Wiring, change: Change): Wiring {
   }
 }
 
+/** What runs by reachability alone; null where that cannot tell: marks that it does not know, earth, two machines of two kinds. */
+function secondOpinion(wiring: Wiring, world: World, { call, supplyCase, supplies }: CallResult) {
+  // It goes by the letters, each of which has to be there once.
+  const stated = wiring.devices.some(
+    ({ screws }) =>
+      screws.some((screw) => screw.role !== null) ||
+      new Set(screws.map((screw) => screw.mark)).size < screws.length
+  );
+  const plain = !supplyCase.bonded && supplyCase.turned === 0;
+  const weak = supplies.some((supply) => supply.amps > supply.ratedAmps);
+  return stated || !plain || weak || world.of !== undefined ? null : reachedLoads(wiring, world, call);
+}
+
 const AIR_NEEDED = ['compressor', 'strips'] as const;
 
 function harmsIn(wiring: Wiring, world: World): string[] {
@@ -158,6 +172,11 @@ function harmsIn(wiring: Wiring, world: World): string[] {
     const uncalled = on.filter((load) => wrong.includes(load));
     if (uncalled.length > 0) found.add(`${uncalled.join()} runs in ${result.call}`);
     if (result.feeds.some((feed) => feed.volts > feed.max + 0.6)) found.add(`overfed in ${result.call}`);
+    const reached = secondOpinion(wiring, world, result);
+    if (reached !== null && reached.join() !== [...on].sort().join())
+      found.add(
+        `the second checker has ${reached.join(', ') || 'nothing'} in ${result.call}, the circuit ${on.join(', ') || 'nothing'}`
+      );
   });
   return [...found];
 }
