@@ -25,13 +25,11 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
   );
   await open(page, '/');
   const odd = { ...job, id: 'job-odd', name: 'Odd schoolhouse' };
-  await page
-    .getByLabel('Bring in a file')
-    .setInputFiles({
-      name: 'odd.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(odd))
-    });
+  await page.getByLabel('Bring in a file').setInputFiles({
+    name: 'odd.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(odd))
+  });
   await expect(page.getByText('Odd schoolhouse').first()).toBeVisible();
   await open(page, '/job/job-odd/th-classroom/supply');
 
