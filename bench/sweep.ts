@@ -190,7 +190,7 @@ function merge(files: readonly string[]): number {
   );
   const reports = lines.map((line) => JSON.parse(line.slice(RESULT.length)) as Report & { seconds: number });
   const total = reports.reduce<Report>(sum, NOTHING);
-  const seconds = reports.reduce((all, one) => all + one.seconds, 0);
+  const seconds = reports.reduce((all, report) => all + report.seconds, 0);
   console.log(`${pageOf(total)}; ${reports.length} shards, ${seconds.toFixed(0)} s of them in all`);
   tell(total);
   return failed(total) || reports.length < files.length ? 1 : 0;

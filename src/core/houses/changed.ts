@@ -15,14 +15,16 @@ export function withThermostat({ job, thermostat }: House, change: Partial<Therm
 
 export function withConductor(made: House, id: string, change: Partial<Conductor>): House {
   return withThermostat(made, {
-    conductors: made.thermostat.conductors.map((one) => (one.id === id ? { ...one, ...change } : one))
+    conductors: made.thermostat.conductors.map((conductor) =>
+      conductor.id === id ? { ...conductor, ...change } : conductor
+    )
   });
 }
 
 /** The house with a job of its own, the thermostat taken from it. */
 export function withJob(made: House, change: Partial<Job>): House {
   const job = { ...made.job, ...change };
-  return { job, thermostat: job.thermostats.find((one) => one.id === made.thermostat.id)! };
+  return { job, thermostat: job.thermostats.find((thermostat) => thermostat.id === made.thermostat.id)! };
 }
 
 /** A screw of a machine by its print. */
@@ -43,8 +45,10 @@ export function withPrint(made: House, ref: ScrewRef, mark: string, means: Screw
     )
   });
   return withJob(made, {
-    equipment: made.job.equipment.map((one) => (one.id === ref.at ? screws(one) : one)),
-    thermostats: made.job.thermostats.map((one) => (one.id === ref.at ? screws(one) : one))
+    equipment: made.job.equipment.map((machine) => (machine.id === ref.at ? screws(machine) : machine)),
+    thermostats: made.job.thermostats.map((thermostat) =>
+      thermostat.id === ref.at ? screws(thermostat) : thermostat
+    )
   });
 }
 

@@ -29,7 +29,9 @@ const written = ({ truth, record }: Pair, change: (house: House) => House | null
 };
 
 const landedAt = (house: House) =>
-  house.thermostat.conductors.filter((one) => one.near.state === 'landed' && one.far.state === 'landed');
+  house.thermostat.conductors.filter(
+    (conductor) => conductor.near.state === 'landed' && conductor.far.state === 'landed'
+  );
 
 function drawn(house: House, chance: Chance) {
   const all = landedAt(house);
@@ -103,16 +105,16 @@ export const ODDITIES: readonly Oddity[] = [
   {
     id: 'fan wire given to C',
     make: (pair, chance) => {
-      const fan = landedAt(pair.truth).find((one) =>
+      const fan = landedAt(pair.truth).find((conductor) =>
         pair.truth.job.equipment.some((machine) =>
-          machine.screws.some((screw) => screw.mark === 'G' && screw.id === one.far.on[0]?.screw)
+          machine.screws.some((screw) => screw.mark === 'G' && screw.id === conductor.far.on[0]?.screw)
         )
       );
       if (!fan) return null;
       const linked = chance.happens(0.5);
       return both(pair, (house) => {
         const common = screwOn(house, 0, 'C');
-        const wall = house.thermostat.screws.find((one) => one.mark === 'C');
+        const wall = house.thermostat.screws.find((screw) => screw.mark === 'C');
         if (!common) return null;
         const near = wall
           ? { state: 'landed' as const, on: [{ at: house.thermostat.id, screw: wall.id }] }
@@ -126,7 +128,7 @@ export const ODDITIES: readonly Oddity[] = [
     id: 'a spare that is landed below on C',
     make: (pair) => {
       const spare = pair.truth.thermostat.conductors.find(
-        (one) => one.near.state === 'coiled' && one.far.state === 'coiled'
+        (conductor) => conductor.near.state === 'coiled' && conductor.far.state === 'coiled'
       );
       if (!spare) return null;
       return both(pair, (house) => {
@@ -140,7 +142,9 @@ export const ODDITIES: readonly Oddity[] = [
     make: (pair) =>
       both(pair, (house) =>
         withJob(house, {
-          equipment: house.job.equipment.map((one, at) => (at === 0 ? { ...one, transformerVa: 20 } : one))
+          equipment: house.job.equipment.map((machine, at) =>
+            at === 0 ? { ...machine, transformerVa: 20 } : machine
+          )
         })
       )
   },
@@ -152,7 +156,7 @@ export const ODDITIES: readonly Oddity[] = [
         if (!hot) return null;
         const others = (['relay', 'lamp'] as const).map((kind) => ({ screw: hot.screw, what: kind, kind }));
         return withJob(house, {
-          equipment: house.job.equipment.map((one, at) => (at === 0 ? { ...one, others } : one))
+          equipment: house.job.equipment.map((machine, at) => (at === 0 ? { ...machine, others } : machine))
         });
       })
   },
@@ -200,7 +204,10 @@ export const ODDITIES: readonly Oddity[] = [
     make: (pair) =>
       written(pair, (house) =>
         withThermostat(house, {
-          conductors: house.thermostat.conductors.map((one) => ({ ...one, far: { state: 'unseen', on: [] } }))
+          conductors: house.thermostat.conductors.map((conductor) => ({
+            ...conductor,
+            far: { state: 'unseen', on: [] }
+          }))
         })
       )
   },
@@ -209,8 +216,8 @@ export const ODDITIES: readonly Oddity[] = [
     make: (pair) =>
       written(pair, (house) =>
         withJob(house, {
-          equipment: house.job.equipment.map((one) => ({
-            ...one,
+          equipment: house.job.equipment.map((machine) => ({
+            ...machine,
             transformerVa: null,
             fuseAmps: null,
             kind: 'unknown',

@@ -54,8 +54,8 @@ describe('an answer', () => {
 
 const codes = (sketch: HouseSketch) => {
   const { job, thermostat } = house(sketch);
-  return identify(job, thermostat).findings.flatMap((one) =>
-    one.code === 'voltage-class-unsettled' ? [one.params.what] : []
+  return identify(job, thermostat).findings.flatMap((finding) =>
+    finding.code === 'voltage-class-unsettled' ? [finding.params.what] : []
   );
 };
 const wires = { strands: ['RD R R', 'WH W W'], board: ['R', 'W', 'C'] };
@@ -90,9 +90,9 @@ describe('a reading', () => {
       equipment: { kind: 'furnace' }
     });
     const plan = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate') ?? null });
-    expect(plan.options.filter((one) => one.method !== 'none').every((one) => one.verdict === 'no')).toBe(
-      true
-    );
+    expect(
+      plan.options.filter((option) => option.method !== 'none').every((option) => option.verdict === 'no')
+    ).toBe(true);
     expect(codes({ ...wires, observed: { 'measured-volts': 11 } })).toContain('between');
   });
 });

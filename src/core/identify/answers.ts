@@ -14,7 +14,7 @@ export function answerFindings(job: Job, thermostat: Thermostat): Finding[] {
     const question = evidence ?? TRAIT_QUESTIONS.find((one) => one.id === id);
     if (!question) return [finding('note', 'unknown-observation', { id }, because, path)];
     const measured = evidence?.kind === 'measured';
-    const known = question.values.map((one) => one.value);
+    const known = question.values.map((value) => value.value);
     if (measured ? typeof answer === 'number' : known.includes(String(answer)) && typeof answer === 'string')
       return [];
     const fact = { id, answer: String(answer), known: measured ? null : known };

@@ -122,13 +122,13 @@ function spareLooks(thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
   if (open.length === 0) return [];
   const withFar = (state: 'coiled' | 'loose', continuity: Conductor['continuity']) =>
     withPlace({
-      conductors: thermostat.conductors.map((one) =>
-        isOpen(one) ? { ...one, far: { state, on: [] }, continuity } : one
+      conductors: thermostat.conductors.map((conductor) =>
+        isOpen(conductor) ? { ...conductor, far: { state, on: [] }, continuity } : conductor
       )
     });
   return [
     {
-      at: { what: 'spares', conductors: open.map((one) => one.id) },
+      at: { what: 'spares', conductors: open.map((conductor) => conductor.id) },
       effort: 'climb',
       answers: [
         { chance: SPARE_IS_THERE, job: withFar('coiled', 'untested') },
@@ -216,11 +216,13 @@ function markLooks(job: Job, thermostat: Thermostat): Candidate[] {
 /** Ends that do not fit: whether they are one wire is measured with the power off. */
 function sameWireLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
   const { riddles } = situationOf(job, thermostat);
-  const differing = riddles.filter((one) => one.riddle === 'ends-differ').map((one) => one.strand);
+  const differing = riddles
+    .filter((riddle) => riddle.riddle === 'ends-differ')
+    .map((riddle) => riddle.strand);
   if (differing.length === 0) return [];
   const proven = withPlace({
-    conductors: thermostat.conductors.map((one) =>
-      differing.includes(one.id) ? { ...one, continuity: 'proven' } : one
+    conductors: thermostat.conductors.map((conductor) =>
+      differing.includes(conductor.id) ? { ...conductor, continuity: 'proven' } : conductor
     )
   });
   return [evenly({ what: 'same-wire', conductor: differing[0] ?? '' }, 'meter', [proven, job])];

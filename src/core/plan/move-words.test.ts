@@ -55,14 +55,16 @@ describe('a wire', () => {
     const made = house(two);
     expect(names(made)).toEqual(['red', 'white (1 of 2)', 'white (2 of 2)', 'blue']);
     const placed = withThermostat(made, {
-      conductors: made.thermostat.conductors.map((one, at) => ({ ...one, position: at + 1 }))
+      conductors: made.thermostat.conductors.map((conductor, at) => ({ ...conductor, position: at + 1 }))
     });
     expect(names(placed)).toEqual(['red', 'white no. 2', 'white no. 3', 'blue']);
     const [cable] = made.thermostat.cables;
     const second = { ...cable!, id: 'ca-9' as NonNullable<typeof cable>['id'], name: 'grey cable' };
     const inTwo = withThermostat(made, {
       cables: [cable!, second],
-      conductors: made.thermostat.conductors.map((one, at) => (at === 2 ? { ...one, cable: second.id } : one))
+      conductors: made.thermostat.conductors.map((conductor, at) =>
+        at === 2 ? { ...conductor, cable: second.id } : conductor
+      )
     });
     expect(names(inTwo)).toEqual(['red', 'white of cable', 'white of grey cable', 'blue']);
   });

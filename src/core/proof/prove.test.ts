@@ -152,8 +152,8 @@ describe('harm', () => {
     expect(codes(tied, 'stop')).toContain('supplies-tied');
     expect(tied.findings.some((finding) => finding.supplyCase?.startsWith('opposite polarity'))).toBe(true);
     // What opens with nothing called is said once, not again for every call.
-    const opened = tied.findings.flatMap((one) =>
-      one.code === 'fuse-opens' ? [`${one.params.supply} ${one.params.call}`] : []
+    const opened = tied.findings.flatMap((finding) =>
+      finding.code === 'fuse-opens' ? [`${finding.params.supply} ${finding.params.call}`] : []
     );
     expect(opened.length).toBeGreaterThan(0);
     expect(opened.every((one) => one.endsWith(' idle'))).toBe(true);
@@ -304,7 +304,7 @@ describe('what the board may do with its blower in cooling', () => {
       weak,
       worldOf('furnace-ac', { blowerInCool: 'board' })
     );
-    const said = proof.findings.filter((one) => one.code === 'volts-at-limits');
+    const said = proof.findings.filter((finding) => finding.code === 'volts-at-limits');
     expect(said.length).toBeLessThanOrEqual(2);
     expect(new Set(said.map((one) => JSON.stringify(one.params))).size).toBe(said.length);
     expect(proof.worlds).toHaveLength(1);
@@ -327,7 +327,7 @@ describe('a complaint of the device', () => {
   it('is looked for where all works, in the likeliest world, and not where something stops', () => {
     const before = today({ on: ['R', 'W'] });
     const works = proven(before, apart, worldOf('furnace'));
-    expect(works.complaints.map((one) => one.code)).toEqual(['device-may-complain']);
+    expect(works.complaints.map((complaint) => complaint.code)).toEqual(['device-may-complain']);
     const tied = proven(before, { ...apart, links: [linkOf('wall', 'th.RH', 'th.RC')] }, worldOf('furnace'));
     expect(tied.complaints).toEqual([]);
     expect(prove({ before, after: apart, worlds: [], needsSupply: 'always' }).complaints).toEqual([]);

@@ -145,11 +145,11 @@ function proveBehaviour(
 /** A fuse that opens with nothing called opens in every call: it is said once. */
 function notOpenAlready(own: readonly Finding[], said: readonly Finding[]): Finding[] {
   const open = new Set(
-    said.flatMap((one) =>
-      one.code === 'fuse-opens' && one.params.call === 'idle' ? [one.params.supply] : []
+    said.flatMap((finding) =>
+      finding.code === 'fuse-opens' && finding.params.call === 'idle' ? [finding.params.supply] : []
     )
   );
-  return own.filter((one) => one.code !== 'fuse-opens' || !open.has(one.params.supply));
+  return own.filter((finding) => finding.code !== 'fuse-opens' || !open.has(finding.params.supply));
 }
 
 function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits | null)[]): Call[] {

@@ -20,7 +20,7 @@ const wired = (ends: Readonly<Record<string, End>>, links: Wiring['links'] = [])
 const sound = { R: ['eq', 'R'], C: ['eq', 'C'], W: ['eq', 'W'], Y: ['eq', 'Y'], G: ['eq', 'G'] } as const;
 const yToG = linkOf('machine', 'eq.Y1', 'eq.G');
 const wrongs = (wiring: Wiring, as = wiring) => wrongsOf(wiring, worlds, as);
-const codes = (wiring: Wiring) => todayFindings(wrongs(wiring)).map((one) => one.code);
+const codes = (wiring: Wiring) => todayFindings(wrongs(wiring)).map((finding) => finding.code);
 
 describe('a house as it is', () => {
   it('has nothing wrong with it when all is where it belongs', () => {
@@ -29,7 +29,7 @@ describe('a house as it is', () => {
 
   it('is dead in a call whose wire is loose, and says it once, not again for calls at once', () => {
     const found = todayFindings(wrongs(wired({ ...sound, W: null })));
-    expect(found.map((one) => [one.code, one.today])).toEqual([['dead-today', true]]);
+    expect(found.map((finding) => [finding.code, finding.today])).toEqual([['dead-today', true]]);
     expect(found[0]?.params).toEqual({ call: 'heat1', loads: ['burner', 'blower'] });
   });
 

@@ -119,7 +119,7 @@ export function isNoWorse(was: readonly Wrongs[], is: readonly Wrongs[]): boolea
 
 function keysOf({ harms, dead }: Wrongs): Set<string> {
   return new Set([
-    ...harms.map((one) => `${one.code} ${JSON.stringify('call' in one.params ? one.params.call : '')}`),
+    ...harms.map((harm) => `${harm.code} ${JSON.stringify('call' in harm.params ? harm.params.call : '')}`),
     ...dead.flatMap(({ call, loads }) => loads.map((load) => `${call} ${load}`))
   ]);
 }

@@ -20,18 +20,18 @@ export function lessKnown(house: House): LessKnown[] {
   const unread: Conductor['far'] = { state: 'unseen', on: [] };
   return [
     ...thermostat.conductors
-      .filter((one) => one.far.state !== 'unseen')
-      .map((one) => ({
-        what: `${one.id} is not read at the equipment`,
-        gone: ids(ref.conductor(one.id)),
-        house: withConductor(house, one.id, { far: unread })
+      .filter((conductor) => conductor.far.state !== 'unseen')
+      .map((conductor) => ({
+        what: `${conductor.id} is not read at the equipment`,
+        gone: ids(ref.conductor(conductor.id)),
+        house: withConductor(house, conductor.id, { far: unread })
       })),
     ...thermostat.conductors
-      .filter((one) => one.continuity === 'proven')
-      .map((one) => ({
-        what: `${one.id} is not measured`,
-        gone: ids(ref.conductor(one.id)),
-        house: withConductor(house, one.id, { continuity: 'untested' })
+      .filter((conductor) => conductor.continuity === 'proven')
+      .map((conductor) => ({
+        what: `${conductor.id} is not measured`,
+        gone: ids(ref.conductor(conductor.id)),
+        house: withConductor(house, conductor.id, { continuity: 'untested' })
       })),
     ...job.equipment.flatMap((machine) =>
       machine.screws

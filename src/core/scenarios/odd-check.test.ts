@@ -58,13 +58,15 @@ const planned = ({ job, thermostat }: House) =>
 
 /** Ways that are judged better with less known, though no fact that is gone had caused what closed them. */
 function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
-  const rests = (because: readonly Ref[]) => because.some((one) => gone.has(refId(one)));
+  const rests = (because: readonly Ref[]) => because.some((ref) => gone.has(refId(ref)));
   return less.options.flatMap((option) => {
     const was = full.options.find((one) => one.method === option.method);
     if (!was || option.method === 'none') return [];
     if (VERDICTS.indexOf(option.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
-    const closing = was.findings.filter((one) => one.level !== 'note');
-    const excused = closing.some((one) => rests(one.because) || OF_BELIEF.has(one.code) || one.worlds);
+    const closing = was.findings.filter((finding) => finding.level !== 'note');
+    const excused = closing.some(
+      (finding) => rests(finding.because) || OF_BELIEF.has(finding.code) || finding.worlds
+    );
     return excused ? [] : [`${option.method}: ${was.verdict} becomes ${option.verdict}`];
   });
 }
@@ -92,8 +94,8 @@ describe('a print that nobody knows', () => {
     const house = make();
     const used = new Set(
       house.thermostat.conductors
-        .filter((one) => one.near.state === 'landed')
-        .flatMap((one) => one.far.on.map((on) => `${on.at} ${on.screw}`))
+        .filter((conductor) => conductor.near.state === 'landed')
+        .flatMap((conductor) => conductor.far.on.map((on) => `${on.at} ${on.screw}`))
     );
     for (const machine of house.job.equipment)
       for (const screw of machine.screws) {
@@ -106,9 +108,9 @@ describe('a print that nobody knows', () => {
             equipment: house.job.equipment.map((one) => (one.id === machine.id ? { ...one, screws } : one))
           })
         );
-        const open = plan.options.filter((one) => one.method !== 'none' && one.verdict !== 'no');
+        const open = plan.options.filter((option) => option.method !== 'none' && option.verdict !== 'no');
         expect(
-          open.map((one) => one.method),
+          open.map((option) => option.method),
           `${screw.mark} of ${machine.name}`
         ).toEqual([]);
       }
@@ -116,14 +118,14 @@ describe('a print that nobody knows', () => {
 });
 
 const verdicts = (plan: Plan) =>
-  plan.options.map((one) => [one.method, one.variant?.id ?? null, one.verdict]);
+  plan.options.map((option) => [option.method, option.variant?.id ?? null, option.verdict]);
 
 describe('what decides nothing', () => {
   it.each(records.slice(0, 30))('the colours of the wires: %s', (_, house) => {
     const shift = (code: string | null) =>
       code === null ? null : COLOUR_CODES[(COLOUR_CODES.indexOf(code as never) + 5) % COLOUR_CODES.length]!;
     const repainted = house.thermostat.conductors.reduce(
-      (made, one) => withConductor(made, one.id, { colour: shift(one.colour) }),
+      (made, conductor) => withConductor(made, conductor.id, { colour: shift(conductor.colour) }),
       house
     );
     expect(verdicts(planned(repainted))).toEqual(verdicts(planned(house)));

@@ -74,7 +74,7 @@ function wrongIn(house: TrueHouse, plan: Plan, option: PlannedOption): string[] 
 
 /** Whether the plan says that something is wrong with the house as it is, or asks for what it would have to know to say so. */
 function saysOfToday({ record, world }: TrueHouse, plan: Plan, option: PlannedOption): boolean {
-  const unread = record.thermostat.conductors.some((one) => one.far.state === 'unseen');
+  const unread = record.thermostat.conductors.some((conductor) => conductor.far.state === 'unseen');
   const closed = plan.options.every((one) => one.verdict === 'no' || one.method === 'none');
   return (
     unread ||
@@ -96,10 +96,10 @@ function believes(plan: Plan, world: World): boolean {
  * that is not settled and may be none of those that it was proven for. Whoever does as it says finds out, and plans anew.
  */
 function asksFirst({ truth, record, world }: TrueHouse, option: PlannedOption): boolean {
-  const unread = record.thermostat.conductors.filter((one) => one.far.state === 'unseen');
-  const differs = unread.some((one) => {
-    const is = truth.strands.find((strand) => strand.id === one.id);
-    const taken = option.before.strands.find((strand) => strand.id === one.id);
+  const unread = record.thermostat.conductors.filter((conductor) => conductor.far.state === 'unseen');
+  const differs = unread.some((conductor) => {
+    const is = truth.strands.find((strand) => strand.id === conductor.id);
+    const taken = option.before.strands.find((strand) => strand.id === conductor.id);
     const [there, assumed] = [is && landedTerminal(is.far), taken && landedTerminal(taken.far)];
     return there !== assumed;
   });
@@ -251,7 +251,7 @@ function starvedIn(after: Wiring, world: World, option: PlannedOption): string[]
       found.add(`the thermostat gets ${own.volts.toFixed(1)} V in ${result.call}`);
   });
   const said = option.findings.some(
-    (one) => one.code === 'volts-at-limits' || one.code === 'transformer-unread'
+    (finding) => finding.code === 'volts-at-limits' || finding.code === 'transformer-unread'
   );
   return said ? [] : [...found];
 }

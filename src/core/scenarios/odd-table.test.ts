@@ -337,8 +337,8 @@ function sparesTo(made: House, machine: number): House {
   const own = { ...cable, id: makeId('cable', 'spares'), name: 'second cable', far };
   return withThermostat(made, {
     cables: [cable, own],
-    conductors: made.thermostat.conductors.map((one) =>
-      one.near.state === 'coiled' ? { ...one, cable: own.id } : one
+    conductors: made.thermostat.conductors.map((conductor) =>
+      conductor.near.state === 'coiled' ? { ...conductor, cable: own.id } : conductor
     )
   });
 }
@@ -351,9 +351,9 @@ const planned = ({ sketch, model = 'de-fellgate', spareTo }: Odd) => {
 
 const said = (plan: Plan) =>
   new Set([
-    ...plan.today.map((one) => one.code),
-    ...plan.identification.findings.map((one) => one.code),
-    ...plan.options.flatMap((option) => option.findings.map((one) => one.code))
+    ...plan.today.map((finding) => finding.code),
+    ...plan.identification.findings.map((finding) => finding.code),
+    ...plan.options.flatMap((option) => option.findings.map((finding) => finding.code))
   ]);
 
 describe('an odd house', () => {
@@ -364,8 +364,8 @@ describe('an odd house', () => {
   it.each(Object.entries(HOUSES))('%s', (_, odd) => {
     const { job, thermostat, plan } = planned(odd);
     const open = plan.options
-      .filter((one) => one.method !== 'none' && one.verdict !== 'no')
-      .map((one) => one.method);
+      .filter((option) => option.method !== 'none' && option.verdict !== 'no')
+      .map((option) => option.method);
     if (odd.closed) expect(open).toEqual([]);
     for (const method of odd.open ?? []) expect(open).toContain(method);
     for (const method of odd.shut ?? []) expect(open).not.toContain(method);
@@ -377,7 +377,8 @@ describe('an odd house', () => {
     for (const code of odd.never ?? []) expect([...codes]).not.toContain(code);
     if (odd.repairs) expect(situationOf(job, thermostat).repairs).toEqual(odd.repairs);
     if (odd.recommended) expect(plan.recommended).toBe(odd.recommended);
-    if (odd.leaving) expect(plan.options.find((one) => one.method === 'none')?.verdict).toBe(odd.leaving);
+    if (odd.leaving)
+      expect(plan.options.find((option) => option.method === 'none')?.verdict).toBe(odd.leaving);
     const moves = plan.moves.map((move) => move.text).join('\n');
     if (odd.moves) expect(moves).toMatch(odd.moves);
     if (odd.noMove) expect(moves).not.toMatch(odd.noMove);

@@ -17,7 +17,7 @@ const ac = (more: Partial<HouseSketch> = {}): HouseSketch => ({
   ...more
 });
 const facts = (findings: readonly Finding[], code: Finding['code']) =>
-  findings.filter((one) => one.code === code).map((one) => one.params);
+  findings.filter((finding) => finding.code === code).map((finding) => finding.params);
 
 describe('a second stage at the board', () => {
   const stages = (more: Partial<HouseSketch>) => facts(of(ac(more)).conditions, 'stage-not-used');
@@ -114,7 +114,7 @@ describe('what is asked', () => {
     );
     expect(asked.today).toEqual([]);
     const dead = of(ac({ strands: ['RD R R', 'WH W loose', 'YE Y Y', 'GN G G'] }));
-    expect(dead.today.map((one) => [one.code, one.today])).toEqual([['dead-today', true]]);
+    expect(dead.today.map((finding) => [finding.code, finding.today])).toEqual([['dead-today', true]]);
   });
 
   it('closes every way where no wire is recorded, or no system believed, each with its reason', () => {

@@ -229,13 +229,13 @@ function namesApart(thermostat: Thermostat): Map<Conductor, string> {
     [...byName].flatMap(([name, same]) => {
       if (same.length === 1) return [];
       const ways = [
-        same.map((one) => (one.position === null ? '' : `no. ${one.position}`)),
-        same.map((one) => `of ${cableOf(one)}`)
+        same.map((conductor) => (conductor.position === null ? '' : `no. ${conductor.position}`)),
+        same.map((conductor) => `of ${cableOf(conductor)}`)
       ];
       const [apart = same.map((_, at) => `(${at + 1} of ${same.length})`)] = ways.filter(
         (words) => new Set(words).size === same.length && !words.includes('')
       );
-      return same.map((one, at): [Conductor, string] => [one, `${name} ${apart[at]}`]);
+      return same.map((conductor, at): [Conductor, string] => [conductor, `${name} ${apart[at]}`]);
     })
   );
 }

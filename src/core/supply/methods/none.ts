@@ -39,9 +39,9 @@ function leaving({
   if (licensed) return [finding('warn', 'call-licensed-person', { what: 'leave' }, because)];
   const harms = today.filter((one) => one.level === 'stop');
   if (harms.length === 0) return [finding('note', 'keep-the-old', {}, because)];
-  const about = harms.flatMap((one) => one.because);
+  const about = harms.flatMap((harm) => harm.because);
   // What rests on an end that nobody has read, or on one of several systems, may be no harm at all.
-  const certain = assumed.length === 0 && harms.some((one) => one.worlds === undefined);
+  const certain = assumed.length === 0 && harms.some((harm) => harm.worlds === undefined);
   if (repairs.length > 0)
     return [finding(certain ? 'stop' : 'warn', 'leaving-it-harms', { mending: 'here' }, about)];
   const mending = riddles.length > 0 ? 'after-the-question' : 'by-somebody-else';

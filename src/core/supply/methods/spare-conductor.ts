@@ -110,14 +110,14 @@ function looseFarEnd(wiring: Wiring, strand: Strand): Finding[] {
 function whyNone(situation: SupplySituation, place: string | null): Finding[] {
   const { before: wiring } = situation;
   const elsewhere =
-    place === null ? [] : idleStrands(situation).filter((one) => !reaches(wiring, one, place));
+    place === null ? [] : idleStrands(situation).filter((strand) => !reaches(wiring, strand, place));
   if (elsewhere.length > 0)
     return [
       finding(
         'stop',
         'no-spare',
         { what: 'elsewhere' },
-        elsewhere.map((one) => ref.conductor(one.id))
+        elsewhere.map((strand) => ref.conductor(strand.id))
       )
     ];
   const broken = wiring.strands.filter((strand) => isFree(strand.near) && isFree(strand.far));

@@ -50,7 +50,7 @@ export function mended(situation: RepairSituation, today: readonly Wrongs[]): Me
   const repairs: RepairId[] = [];
   const findings: Finding[] = [];
   const anythingWrong = () =>
-    wrongs.some((one) => one.harms.length + one.dead.length > 0) ||
+    wrongs.some((wrong) => wrong.harms.length + wrong.dead.length > 0) ||
     stepsIn({ ...situation, wiring }).some((step) => step.always);
   const judged = (after: Wiring) => wrongsOf(after, situation.worlds, situation.wiring);
   const make = (made: readonly Step[], now: readonly Wrongs[]) => {

@@ -158,7 +158,7 @@ describe('with a way of supply', () => {
   it('a fan that was given away gets its wire back with a new cable, and the jumper comes out', () => {
     const made = ac(['RD R R', 'WH W W', 'YE Y Y', 'GN C C'], { links: ['equipment Y G'] });
     const option = planned(made).options.find((one) => one.method === 'new-cable')!;
-    expect(option.findings.find((one) => one.code === 'repair')?.params).toMatchObject({
+    expect(option.findings.find((finding) => finding.code === 'repair')?.params).toMatchObject({
       what: 'restore-fan'
     });
     expect(option.after?.links.some((link) => link.at === 'eq-1')).toBe(false);
