@@ -144,6 +144,14 @@ describe('a wire', () => {
     expect(found.map((one) => one.finding.level)).toEqual(['stop', 'stop']);
   });
 
+  it('is asked about at its worst: a plate’s mark that nobody knows in one system, a third wire in another', () => {
+    const { job, thermostat } = house({ strands: ['BN B Y'], board: ['Y'] });
+    const found = unexplained(wiringOf(job, thermostat), [worldOf('furnace'), worldOf('boiler')]);
+    expect(found.map((one) => [one.riddle, one.finding.level, one.finding.worlds])).toEqual([
+      ['third-wire', 'stop', ['a boiler']]
+    ]);
+  });
+
   it('stops nothing where the plate’s mark alone is not known', () => {
     const { job, thermostat } = house({ strands: ['GN M4 G'] });
     expect(unexplained(wiringOf(job, thermostat), [worldOf('furnace')])[0]?.finding.level).toBe('warn');

@@ -106,9 +106,10 @@ export function unexplained(recorded: Wiring, worlds: readonly World[]): Unexpla
       if (!isJoined(strand)) continue;
       const job = wireJob(wiring, world, strand);
       if (job.known) continue;
-      const entry = found.get(strand.id) ?? { riddle: job.riddle, worlds: [] };
-      entry.worlds.push(world);
-      found.set(strand.id, entry);
+      const entry = found.get(strand.id);
+      const worse = !entry || (LEVELS[entry.riddle] !== 'stop' && LEVELS[job.riddle] === 'stop');
+      if (worse) found.set(strand.id, { riddle: job.riddle, worlds: [world] });
+      else if (LEVELS[entry.riddle] === LEVELS[job.riddle]) entry.worlds.push(world);
     }
   }
   return [...found].map(([id, { riddle, worlds: inWorlds }]) => {

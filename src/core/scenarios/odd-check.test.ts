@@ -33,6 +33,11 @@ describe('odd houses', () => {
     [1216, 'de-fellgate', 'a burner answered where the plate says electricity'],
     [287, 'de-twobridge', 'a third wire on B at the wall and Y at a valve'],
     [1009, 'de-onebar', 'no outdoor unit answered, and a wire on Y at both ends'],
+    [
+      3000335,
+      'de-warmonly',
+      'a third wire on B and Y, and a furnace stated: the worst of both systems counts'
+    ],
     [796, 'de-fellgate', 'an electric furnace whose fan wire was given away'],
     [1715, 'de-twobridge', 'a third wire whose wall mark nobody knows']
   ])('house %i with %s: %s', (number, model) => {

@@ -81,11 +81,9 @@ function startsOf(family: Family, world: World, marks: readonly string[]): [mark
     case 'steam':
       return [[heatMark, ['boiler']]];
     case 'boiler-plus-ac':
+      // One machine may have the terminals of both; of two, each has its own.
       return ['Y1', 'G'].some((one) => marks.includes(one))
-        ? [
-            ['G', ['blower']],
-            ['Y1', ['compressor']]
-          ]
+        ? [['G', ['blower']], ['Y1', ['compressor']], ...(marks.includes(heatMark) ? [water] : [])]
         : [water];
     case 'cooling-only':
       return [['G', ['blower']], ...cooling];

@@ -41,6 +41,7 @@ describe('the sweep', () => {
 
 describe('situations that once were wrong', () => {
   it.each([
+    [4017762, 'a board with W and Y that may belong to a boiler with a separate air conditioner'],
     [
       5654284,
       'an unread transformer that gives more than the smallest in another call than the one looked at'
