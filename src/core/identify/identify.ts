@@ -130,7 +130,7 @@ function sentenceOf({ evidence, reading }: Weighed): string {
   return evidence.values.find((value) => value.value === reading.value)?.sentence ?? reading.value;
 }
 
-/** Both sides by name: what speaks for the family, and what is hardly ever met in it. */
+/** Both sides by name: what speaks for the family, and what is rare in it. */
 function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
   const candidate = CANDIDATES.find((one) => one === family);
   if (!candidate || candidate === 'unknown') return [];

@@ -15,8 +15,13 @@ export interface WeightedWorld {
   readonly weight: number;
 }
 
-/** Believable families, each with the board behaviours that nobody can see from outside; likeliest first. */
+/**
+ * Believable families, each with the board behaviours that nobody can see from outside: what somebody states first, then the likeliest.
+ * `weight`: what the evidence gives it, a probability.
+ */
 export function worldsOf(identification: Identification, wiring: Wiring): WeightedWorld[] {
+  const isStated = ({ world }: WeightedWorld) =>
+    identification.stated && world.family === identification.family;
   return believableFamilies(identification)
     .flatMap(({ family, weight }) => {
       const worlds = worldsOfFamily(family, identification.traits, wiring);
@@ -25,7 +30,7 @@ export function worldsOf(identification: Identification, wiring: Wiring): Weight
         weight: weight * world.weight
       }));
     })
-    .sort((a, b) => b.weight - a.weight);
+    .sort((a, b) => Number(isStated(b)) - Number(isStated(a)) || b.weight - a.weight);
 }
 
 /**
@@ -65,9 +70,9 @@ function believableFamilies(identification: Identification): { family: Family; w
       family !== stated &&
       (probability >= BELIEVABLE || (stated === null && family === top?.family))
   );
-  // What somebody states is shown first; it is no reason to leave out what the evidence still believes.
+  // What somebody states is no reason to leave out what the evidence still believes.
   const others = believed.map(({ family, probability }) => ({ family, weight: probability }));
-  return stated === null ? others : [{ family: stated, weight: 1 }, ...others];
+  return stated === null ? others : [{ family: stated, weight: identification.probability }, ...others];
 }
 
 /** One world per board behaviour that is still believable: how the blower starts in heating, how the valve is energised. */

@@ -19,7 +19,7 @@ export type LookAt =
   | { readonly what: 'outlet' }
   | { readonly what: 'path' }
   | { readonly what: 'mark'; readonly mark: string; readonly machine: string }
-  | { readonly what: 'same-wire'; readonly conductor: string }
+  | { readonly what: 'same-wire'; readonly conductors: readonly string[] }
   | { readonly what: 'question'; readonly id: string; readonly ask: string };
 
 export interface Look {
@@ -67,8 +67,8 @@ export function looksFor(job: Job, thermostat: Thermostat, request: PlanRequest 
 const LEAST_GAIN = 0.5;
 
 /**
- * What a way is worth, in half hours of work: nothing beats one that is there already; to give up the aim, a function or a night's sleep counts
- * far more than any work.
+ * What a way is worth, in half hours of work. The weights are estimates that keep the order of `supply/rank.ts`: to give up the aim or a function
+ * counts far more than any work. They decide which look comes first, and nothing about a way.
  */
 function worthOf(option: PlannedOption): number {
   if (option.verdict === 'no') return -100;
@@ -225,7 +225,7 @@ function sameWireLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): 
       differing.includes(conductor.id) ? { ...conductor, continuity: 'proven' } : conductor
     )
   });
-  return [evenly({ what: 'same-wire', conductor: differing[0] ?? '' }, 'meter', [proven, job])];
+  return [evenly({ what: 'same-wire', conductors: differing }, 'meter', [proven, job])];
 }
 
 /** The questions that tell most of the family, as far as an answer would change the way. */

@@ -2,23 +2,15 @@
  * Proofs by what they rest on: the same two circuits in the same worlds are not solved twice. A record's path, names of cables and other
  * things that carry no current are left out of the key, so that an edit of those finds its proofs again.
  */
+import { recently } from '../trade/recent';
 import type { Wiring } from '../wiring/graph';
 import { prove } from './prove';
 import type { Proof, ProofInput, Prover } from './types';
 
 /** A prover that remembers; the oldest proof goes when there are more than `most`. */
 export function rememberingProver(most: number, solve: Prover = prove): Prover {
-  const known = new Map<string, Proof>();
-  return (input) => {
-    const key = proofKey(input);
-    const before = known.get(key);
-    if (before) return before;
-    const proof = solve(input);
-    known.set(key, proof);
-    const [oldest] = known.keys();
-    if (known.size > most && oldest !== undefined) known.delete(oldest);
-    return proof;
-  };
+  const known = recently<Proof>(most);
+  return (input) => known(proofKey(input), () => solve(input));
 }
 
 function proofKey({ before, after, worlds, needsSupply, neighbours = [] }: ProofInput): string {

@@ -19,6 +19,7 @@ import { isCombined, type Call } from '../trade/calls';
 import type { Wiring } from '../wiring/graph';
 import { isSupply } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
+import { acrossWorlds, type FoundIn } from './across-worlds';
 import { complaintFindings } from './complaint';
 import { CIRCUIT_LIMITS, limitFindings } from './limit-findings';
 import { crowdFindings, dipFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
@@ -28,7 +29,7 @@ import type { Proof, ProofInput, ProofRow, WorldProof } from './types';
 
 export function prove(input: ProofInput): Proof {
   const outcomes = input.worlds.map(({ world, weight }) => proveWorld(input, world, weight));
-  const findings = sortFindings(mergeAcrossWorlds(outcomes));
+  const findings = sortFindings(acrossWorlds(outcomes));
   const [likeliest] = input.worlds;
   return {
     worlds: outcomes.flatMap((outcome) => outcome.proof ?? []),
@@ -38,29 +39,9 @@ export function prove(input: ProofInput): Proof {
   };
 }
 
-/** What holds in every world is said once; what holds in some names them. */
-function mergeAcrossWorlds(outcomes: readonly WorldOutcome[]): Finding[] {
-  const byFact = new Map<string, { finding: Finding; worlds: Set<World> }>();
-  for (const { world, findings } of outcomes) {
-    for (const finding of findings) {
-      const key = factKey(finding);
-      const entry = byFact.get(key) ?? { finding: finding, worlds: new Set() };
-      entry.worlds.add(world);
-      byFact.set(key, entry);
-    }
-  }
-  return [...byFact.values()].map(({ finding: one, worlds }) => {
-    if (worlds.size === outcomes.length) return one;
-    // Two worlds may go by one name: a family whose board may behave in two ways.
-    return { ...one, worlds: [...new Set([...worlds].map((world) => world.says))] };
-  });
-}
-
-interface WorldOutcome {
-  readonly world: World;
+interface WorldOutcome extends FoundIn {
   /** Null where the world has no circuit. */
   readonly proof: WorldProof | null;
-  readonly findings: readonly Finding[];
   readonly solves: number;
 }
 

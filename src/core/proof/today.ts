@@ -6,12 +6,14 @@ import { expectedLoads, running, uncalledIn } from '../circuit/expected';
 import { simulate } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { supplyCases, worldKey, type World } from '../devices/world';
-import { finding, sortFindings, subjectKey, type Finding } from '../findings/finding';
+import { finding, sortFindings, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import { isCombined, type Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import { isSupply, type Wiring } from '../wiring/graph';
+import { recently } from '../trade/recent';
+import { acrossWorlds } from './across-worlds';
 import { circuitKey } from './proof-memory';
 import { worstHarm } from './proof-findings';
 import { newWith } from './rows';
@@ -30,19 +32,13 @@ export function wrongsOf(
   worlds: readonly WeightedWorld[],
   as: Wiring = wiring
 ): readonly Wrongs[] {
-  const key = `${circuitKey(wiring)} ${as === wiring ? '' : circuitKey(as)} ${worlds.map(({ world }) => `${world.id} ${worldKey(world)} ${world.says}`).join(';')}`;
-  const before = judged.get(key);
-  if (before) return before;
-  const found = allWrongs(wiring, worlds, as);
-  judged.set(key, found);
-  const [oldest] = judged.keys();
-  if (judged.size > MOST_JUDGED && oldest !== undefined) judged.delete(oldest);
-  return found;
+  const names = worlds.map(({ world }) => `${world.id} ${worldKey(world)} ${world.says}`).join(';');
+  const key = `${circuitKey(wiring)} ${as === wiring ? '' : circuitKey(as)} ${names}`;
+  return judged(key, () => allWrongs(wiring, worlds, as));
 }
 
-/** What was found of a circuit: an edit that moves no wire, and a repair that is tried again, find it here. */
-const judged = new Map<string, readonly Wrongs[]>();
-const MOST_JUDGED = 300;
+/** An edit that moves no wire, and a repair that is tried again, find here what was found of their circuit. */
+const judged = recently<readonly Wrongs[]>(300);
 
 function allWrongs(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring): Wrongs[] {
   return worlds.flatMap(({ world }) => {
@@ -79,26 +75,14 @@ function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs 
 
 /** What is said of today: each wrong once, with the worlds in which it is so. */
 export function todayFindings(wrongs: readonly Wrongs[]): Finding[] {
-  const found = new Map<string, { finding: Finding; worlds: World[] }>();
-  for (const { world, harms, dead } of wrongs) {
-    const all = [
+  const outcomes = wrongs.map(({ world, harms, dead }) => ({
+    world,
+    findings: [
       ...harms,
       ...dead.map(({ call, loads }) => finding('warn', 'dead-today', { call, loads }, [ref.call(call)]))
-    ];
-    for (const one of all) {
-      const key = JSON.stringify([one.code, subjectKey(one), one.params]);
-      const entry = found.get(key) ?? { finding: one, worlds: [] };
-      entry.worlds.push(world);
-      found.set(key, entry);
-    }
-  }
-  return sortFindings(
-    [...found.values()].map(({ finding: one, worlds }): Finding => {
-      const said = { ...one, today: true } as const;
-      if (worlds.length === wrongs.length) return said;
-      return { ...said, worlds: [...new Set(worlds.map((world) => world.says))] };
-    })
-  );
+    ]
+  }));
+  return sortFindings(acrossWorlds(outcomes)).map((found): Finding => ({ ...found, today: true }));
 }
 
 /** Whether the second wiring is better than the first: in no world is anything wrong that was not, and in some one thing less is. */

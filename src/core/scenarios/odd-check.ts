@@ -8,6 +8,7 @@ import { simulate, type CallResult } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
 import { supplyCases, type World } from '../devices/world';
 import { trueHouse, type TrueHouse } from '../houses/true-houses';
+import { BELIEVABLE } from '../identify/worlds';
 import { findDevice } from '../match/catalogue';
 import { planFor, type Plan, type PlannedOption } from '../plan/plan';
 import type { Prover } from '../proof/types';
@@ -88,7 +89,7 @@ function saysOfToday({ record, world }: TrueHouse, plan: Plan, option: PlannedOp
 /** Whether the true family is among those that the plan was proven for; where it is not, it has to have said that the system is open. */
 function believes(plan: Plan, world: World): boolean {
   const found = plan.identification;
-  return found.family === world.family || found.beliefs[world.family] >= 0.05;
+  return found.family === world.family || found.beliefs[world.family] >= BELIEVABLE;
 }
 
 /**

@@ -59,12 +59,11 @@ export interface ProofMeans {
 /** What every method and each of its variants offers. Where the gate is closed, each is refused for the same reasons. */
 export function offersIn(situation: Situation, device: DeviceFacts): Offered[] {
   const asked: SupplySituation = { ...situation, device };
-  const { closed } = situation;
   return METHODS.flatMap((method): Offered[] => {
-    if (method.standing === 'left') return leftOffers(method, asked);
-    const variants = closed.length > 0 ? [] : (method.variants?.(asked) ?? []);
+    const variants = situation.closed.length > 0 ? [] : (method.variants?.(asked) ?? []);
     const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
-    return all.map((variant) => ({ method, variant, offer: offerOf(method, variant, asked) }));
+    const make = method.standing === 'left' ? left : offerOf;
+    return all.map((variant) => ({ method, variant, offer: make(method, variant, asked) }));
   });
 }
 
@@ -169,14 +168,7 @@ function finished(offer: Offer, job: SupplySituation['job']): Offer {
   return withExchange({ ...offer, after: { ...offer.after, strands } }, job);
 }
 
-/** To leave everything alone is open always, as is to make the repairs alone. */
-function leftOffers(method: Method, asked: SupplySituation): Offered[] {
-  const variants = asked.closed.length > 0 ? [] : (method.variants?.(asked) ?? []);
-  const all: readonly (Variant | null)[] = variants.length > 0 ? variants : [null];
-  return all.map((variant) => ({ method, variant, offer: left(method, variant, asked) }));
-}
-
-/** What closes the other ways is why everything is left alone. */
+/** To leave everything alone is open always, as is to make the repairs alone; what closes the other ways is why. */
 function left(method: Method, variant: Variant | null, asked: SupplySituation): Offer {
   const offer = explained(method.offer(asked, variant?.id ?? null), asked);
   const because = asked.closed.flatMap((one) => one.because);

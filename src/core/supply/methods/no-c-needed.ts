@@ -5,7 +5,7 @@ import { finding, type Finding } from '../../findings/finding';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method } from '../types';
 
-/** A thermostat that lives on batteries, or charges itself, takes the old one's place as it is. */
+/** A thermostat that runs on batteries, or charges itself, takes the old one's place as it is. */
 export const noCNeeded: Method = {
   id: 'no-c-needed',
   title: 'No common at all',

@@ -56,17 +56,20 @@ export const plugInTransformer: Method = {
   title: 'A small supply in an outlet',
   how: 'A 24 VAC plug-in supply feeds RC and C of the thermostat; the equipment’s hot conductor goes to RH, and the link between the two comes out.',
   standing: 'added',
-  variants: () => [
-    { id: 'cord-on-face', title: 'Its cord in a raceway on the face of the wall' },
-    { id: 'listed-cable', title: 'Listed cable inside the wall, from a box at the outlet' }
-  ],
+  variants: ({ before }) =>
+    oldSupplies(before).length > 0
+      ? []
+      : [
+          { id: 'cord-on-face', title: 'Its cord in a raceway on the face of the wall' },
+          { id: 'listed-cable', title: 'Listed cable inside the wall, from a box at the outlet' }
+        ],
   offer(situation, variant) {
     const { device, thermostat } = situation;
     const trouble = noCommonTerminal(device);
     if (trouble) return refused(trouble);
-    if (thermostat.outlet === 'none') return refused(finding('stop', 'no-outlet', {}, [ref.outlet]));
     const kept = keptSupply(situation);
     if (kept) return kept;
+    if (thermostat.outlet === 'none') return refused(finding('stop', 'no-outlet', {}, [ref.outlet]));
     const plug: PlugInTransformer = {
       kind: 'plug-in-transformer',
       id: PLUG_ID,

@@ -20,7 +20,7 @@ import { refused, type Method, type Offer, type Part, type SupplySituation } fro
 
 const RECEIVER_ID = 'receiver';
 
-/** The wired part sits at the equipment, where a common is; the part on the wall is wireless and lives on cells. */
+/** The wired part sits at the equipment, where a common is; the part on the wall is wireless and runs on batteries. */
 export const receiverAtEquipment: Method = {
   id: 'receiver-at-equipment',
   title: 'Receiver at the equipment',
@@ -29,7 +29,7 @@ export const receiverAtEquipment: Method = {
   variants(situation) {
     if (situation.device.supply !== 'paired-receiver') return [];
     return [
-      { id: 'cells', title: 'At the equipment; the part on the wall lives on cells' },
+      { id: 'cells', title: 'At the equipment; the part on the wall runs on batteries' },
       ...(situation.thermostat.outlet === 'none'
         ? []
         : [

@@ -37,14 +37,18 @@ function firstBetter(
   return null;
 }
 
+/** Each repair tried is a house solved anew, and each pair one more; a house with more to put right than this is for a technician. */
+const MOST_STEPS = 12;
+
 function stepsIn(situation: RepairSituation): Step[] {
   return REPAIRS.flatMap((repair) =>
     repair.find(situation).map((offer) => ({ id: repair.id, always: repair.always === true, offer }))
-  );
+  ).slice(0, MOST_STEPS);
 }
 
-/** `today`: what is wrong with the wiring of the situation; where nothing is, nothing is mended. */
+/** `today`: what is wrong with the wiring of the situation, in every world that could be judged; where none could, nothing is mended. */
 export function mended(situation: RepairSituation, today: readonly Wrongs[]): Mended {
+  if (today.length === 0) return { wiring: situation.wiring, repairs: [], findings: [] };
   let { wiring } = situation;
   let wrongs = today;
   const repairs: RepairId[] = [];
@@ -61,7 +65,7 @@ export function mended(situation: RepairSituation, today: readonly Wrongs[]): Me
     }
     wrongs = now;
   };
-  for (let round = 0; round < REPAIRS.length && anythingWrong(); round += 1) {
+  for (let round = 0; round < MOST_STEPS && anythingWrong(); round += 1) {
     const better = firstBetter({ ...situation, wiring }, wrongs, judged);
     if (!better) break;
     make(better.steps, better.now);

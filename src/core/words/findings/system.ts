@@ -58,7 +58,7 @@ export const SYSTEM: Sentences<SystemParams> = {
   'evidence-disagrees': ({ evidence, against, family }) => {
     const met = family === null ? ' at all' : ` with “${FAMILY_NAMES[family]}”`;
     const other = against === null ? '' : ` On the other side: ${against}`;
-    return `${evidence} That is hardly ever met${met}. Look again.${other}`;
+    return `${evidence} That is rare${met}. Look again.${other}`;
   },
   'stated-against-evidence': ({ stated, evident, probability }) =>
     `You say “${FAMILY_NAMES[stated]}”. What is recorded speaks for “${FAMILY_NAMES[evident]}” (${percent(probability)}). Your word is taken; make sure of it at the machine’s plate.`,
