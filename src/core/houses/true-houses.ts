@@ -38,6 +38,30 @@ const water = { ...thin, 'heat-from': 'radiators' } as const;
 const AC = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'];
 const PUMP = ['RD R R', 'YE Y Y', 'GN G G', 'OG O O', 'WH W2 W2'];
 
+/** A gas furnace with an air conditioner. */
+const cooled =
+  (strands: readonly string[], more: readonly string[] = []) =>
+  (): SoundHouse => ({
+    sketch: {
+      strands,
+      board: ['R', 'C', 'W', 'Y', 'G', ...more],
+      observed: { ...burner, 'outdoor-unit': 'rests' },
+      equipment: { kind: 'furnace', fuel: 'gas' }
+    },
+    world: worldOf('furnace-ac')
+  });
+
+/** A heat pump with its strips. */
+const pumped = (strands: readonly string[]) => (): SoundHouse => ({
+  sketch: {
+    strands,
+    board: ['R', 'C', 'Y', 'G', 'O', 'W2'],
+    observed: { ...warmAir, flue: 'none', 'outdoor-unit': 'runs' },
+    equipment: { kind: 'air-handler' }
+  },
+  world: worldOf('heat-pump')
+});
+
 const KINDS: readonly ((chance: Chance) => SoundHouse)[] = [
   () => ({
     sketch: {
@@ -48,33 +72,9 @@ const KINDS: readonly ((chance: Chance) => SoundHouse)[] = [
     },
     world: worldOf('furnace')
   }),
-  () => ({
-    sketch: {
-      strands: AC,
-      board: ['R', 'C', 'W', 'Y', 'G'],
-      observed: { ...burner, 'outdoor-unit': 'rests' },
-      equipment: { kind: 'furnace', fuel: 'gas' }
-    },
-    world: worldOf('furnace-ac')
-  }),
-  () => ({
-    sketch: {
-      strands: [...AC, 'BU C C'],
-      board: ['R', 'C', 'W', 'W2', 'Y', 'G'],
-      observed: { ...burner, 'outdoor-unit': 'rests' },
-      equipment: { kind: 'furnace', fuel: 'gas' }
-    },
-    world: worldOf('furnace-ac')
-  }),
-  () => ({
-    sketch: {
-      strands: [...AC, 'BU coiled coiled'],
-      board: ['R', 'C', 'W', 'Y', 'G'],
-      observed: { ...burner, 'outdoor-unit': 'rests' },
-      equipment: { kind: 'furnace', fuel: 'gas' }
-    },
-    world: worldOf('furnace-ac')
-  }),
+  cooled(AC),
+  cooled([...AC, 'BU C C'], ['W2']),
+  cooled([...AC, 'BU coiled coiled']),
   (chance) => ({
     sketch: {
       strands: ['RD R R', 'WH W W', 'GN G G'],
@@ -84,24 +84,8 @@ const KINDS: readonly ((chance: Chance) => SoundHouse)[] = [
     },
     world: worldOf('electric-furnace', { blowerInHeat: chance.happens(0.5) ? 'g' : 'board' })
   }),
-  () => ({
-    sketch: {
-      strands: PUMP,
-      board: ['R', 'C', 'Y', 'G', 'O', 'W2'],
-      observed: { ...warmAir, flue: 'none', 'outdoor-unit': 'runs' },
-      equipment: { kind: 'air-handler' }
-    },
-    world: worldOf('heat-pump')
-  }),
-  () => ({
-    sketch: {
-      strands: [...PUMP, 'BU C C'],
-      board: ['R', 'C', 'Y', 'G', 'O', 'W2'],
-      observed: { ...warmAir, flue: 'none', 'outdoor-unit': 'runs' },
-      equipment: { kind: 'air-handler' }
-    },
-    world: worldOf('heat-pump')
-  }),
+  pumped(PUMP),
+  pumped([...PUMP, 'BU C C']),
   () => ({
     sketch: {
       strands: ['RD R R', 'WH W W'],

@@ -1,5 +1,13 @@
-/** What is said of mounting devices, and of cutting and giving power. */
-import { screwThat, type Device } from '../wiring/graph';
+/** What is said of mounting devices, of cutting and giving power, and of proving a wire. */
+import {
+  isFree,
+  landedTerminal,
+  printedMark,
+  screwThat,
+  type Device,
+  type Strand,
+  type Wiring
+} from '../wiring/graph';
 import type { Spot } from './move-types';
 
 /** Small parts beside a machine or behind a plate are named with their terminals, a machine and a thermostat are not. */
@@ -69,4 +77,22 @@ function closedFirst(device: Device): string {
   return device.kind === 'board' && covered.includes(device.machine)
     ? 'Cover closed'
     : 'Door closed on its switch';
+}
+
+/** Closed when joined and open when parted: what to join a wire with, where no other end is bare. */
+export function checkText(start: Wiring, strand: Strand): string {
+  const others = start.strands.filter(
+    (other) => other.id !== strand.id && other.cable === strand.cable && other.continuity !== 'broken'
+  );
+  const bare = others.find((other) => isFree(other.near) && isFree(other.far));
+  const landed = others.find((other) => other.near.state === 'landed' && other.far.state === 'landed');
+  const join = `With the power off, before it is landed: join the ${strand.name} conductor`;
+  const result =
+    'Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.';
+  if (bare)
+    return `${join} to the ${bare.name} one here, both bare, and measure between the two at the wall. ${result}`;
+  if (!landed)
+    return `${join} to a long piece of wire led to the wall, and measure between that and the other end there. ${result}`;
+  const screw = printedMark(start, landedTerminal(landed.far) ?? '');
+  return `${join} here to screw ${screw}, where the ${landed.name} one is, and measure between the two at the wall. ${result}`;
 }

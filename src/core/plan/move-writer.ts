@@ -4,7 +4,6 @@ import type { Change } from '../wiring/difference';
 import {
   deviceAtEnd,
   deviceOf,
-  isFree,
   isSupply,
   landedTerminal,
   markAt,
@@ -20,7 +19,7 @@ import { USUAL_TRANSFORMER_VA } from '../trade/loads';
 import { isHot } from '../trade/terminals';
 import { ownLink } from '../wiring/own-link';
 import type { Action } from '../job/log-schema';
-import { isSmallPart, mountText, offText, onText, removalText } from './move-words';
+import { checkText, isSmallPart, mountText, offText, onText, removalText } from './move-words';
 import type { Draft, OtherSupply, Spot } from './move-types';
 
 export const LOOSE: Landing = { state: 'loose' };
@@ -187,29 +186,10 @@ export class MoveWriter {
         what: change.strand,
         from: this.landing(change.from),
         to: this.landing(change.from),
-        text: this.checkText(strand),
+        text: checkText(this.start, strand),
         change: null
       }
     ];
-  }
-
-  /** Closed when joined and open when parted: what to join it with, where no other end is bare. */
-  private checkText(strand: Strand): string {
-    const known = (other: Strand) =>
-      other.id !== strand.id && other.cable === strand.cable && other.continuity !== 'broken';
-    const bare = this.start.strands.find((other) => known(other) && isFree(other.near) && isFree(other.far));
-    const landedWire = this.start.strands.find(
-      (other) => known(other) && other.near.state === 'landed' && other.far.state === 'landed'
-    );
-    const result =
-      'Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.';
-    const start = `With the power off, before it is landed: join the ${strand.name} conductor`;
-    if (bare)
-      return `${start} to the ${bare.name} one here, both bare, and measure between the two at the wall. ${result}`;
-    if (!landedWire)
-      return `${start} to a long piece of wire led to the wall, and measure between that and the other end there. ${result}`;
-    const screw = printedMark(this.wiring, landedTerminal(landedWire.far) ?? '');
-    return `${start} here to screw ${screw}, where the ${landedWire.name} one is, and measure between the two at the wall. ${result}`;
   }
 
   link(change: LinkChange): Draft {

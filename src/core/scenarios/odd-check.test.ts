@@ -68,11 +68,18 @@ function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
     const was = full.options.find((one) => one.method === option.method);
     if (!was || option.method === 'none') return [];
     if (VERDICTS.indexOf(option.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
-    const closing = was.findings.filter((finding) => finding.level !== 'note');
-    const excused = closing.some(
+    // What closed it and no longer does: each has to be gone because of the fact that is.
+    const vanished = was.findings.filter(
+      (finding) =>
+        finding.level !== 'note' &&
+        !option.findings.some((it) => it.code === finding.code && it.level === finding.level)
+    );
+    const excused = vanished.every(
       (finding) => rests(finding.because) || OF_BELIEF.has(finding.code) || finding.worlds
     );
-    return excused ? [] : [`${option.method}: ${was.verdict} becomes ${option.verdict}`];
+    return excused && vanished.length > 0
+      ? []
+      : [`${option.method}: ${was.verdict} becomes ${option.verdict}`];
   });
 }
 

@@ -109,7 +109,7 @@
     >Model<input class="input w-full" name="model" maxlength={SHORT_TEXT} required /></label
   >
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
-    >Lives on
+    >Fed by
     <select class="select w-full" name="supply"
       >{#each SUPPLY_NEEDS as one (one)}<option value={one}>{SUPPLY_WORDS[one]}</option>{/each}</select
     >

@@ -10,7 +10,7 @@
   let { device }: Props = $props();
   const rows = $derived(
     [
-      ['Lives on', SUPPLY_WORDS[device.supply]],
+      ['Fed by', SUPPLY_WORDS[device.supply]],
       ['Terminals', device.marks.join(' ')],
       ['Hot side', RAIL_WORDS[device.rails]],
       ['Electronics run from', device.electronicsFrom],

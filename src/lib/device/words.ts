@@ -4,8 +4,8 @@ import type { Verdict } from '$core/trade/vocabulary';
 
 export const SUPPLY_WORDS: Readonly<Record<DeviceFacts['supply'], string>> = {
   'common-required': 'a common, always',
-  'common-or-battery': 'a common, or cells with the radio asleep',
-  'paired-receiver': 'a receiver at the equipment; the wall part lives on cells',
+  'common-or-battery': 'a common, or batteries with the radio asleep',
+  'paired-receiver': 'a receiver at the equipment; the wall part runs on batteries',
   'self-charging': 'what it draws through an idle call, or a common',
   battery: 'batteries'
 };

@@ -8,7 +8,7 @@
 
   let { at }: Props = $props();
   const proof =
-    'The machine was running and stops; then a meter. A lit display proves nothing: it may live on batteries.';
+    'The machine was running and stops; then a meter. A lit display proves nothing: it may run on batteries.';
 </script>
 
 <aside class="sheet-of-paper flex gap-3 px-4 py-3" aria-label="Before you touch anything">

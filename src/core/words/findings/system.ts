@@ -56,7 +56,7 @@ export const SYSTEM: Sentences<SystemParams> = {
       ? 'What the thermostat would drive is not settled: answer the questions on System first. Buying before that is how thermostats come back.'
       : `The system is not settled. Solved for each that is still believable: ${familyList(fact.families)}.`,
   'evidence-disagrees': ({ evidence, against, family }) => {
-    const met = family === null ? ' at all' : ` with “${FAMILY_NAMES[family]}”`;
+    const met = family === null ? ' in any system' : ` with “${FAMILY_NAMES[family]}”`;
     const other = against === null ? '' : ` On the other side: ${against}`;
     return `${evidence} That is rare${met}. Look again.${other}`;
   },
