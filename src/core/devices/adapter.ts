@@ -1,5 +1,5 @@
 /**
- * The module at the equipment that takes Y and G apart again, for a combined terminal as for a splitter. It lives on the board's R and C,
+ * The module at the equipment that takes Y and G apart again, for a combined terminal as for a splitter. It is fed by the board's R and C,
  * senses each half wave with a smoothed relay of its own, and switches R to Y and R to G: a coil driven straight by half waves would get
  * too little to be sure of pulling in.
  */

@@ -1,4 +1,4 @@
-/** A receiver at the equipment: the wired half of a pair whose wall half is wireless. It switches like a thermostat and lives on R and C. */
+/** A receiver at the equipment: the wired half of a pair whose wall half is wireless. It switches like a thermostat and is fed by R and C. */
 import type { Receiver } from '../wiring/graph';
 import type { Fragment } from './elements';
 import { contactsOf, electronicsBetween, type Switching } from './thermostat';

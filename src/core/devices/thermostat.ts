@@ -26,7 +26,7 @@ const heatRoles: ReadonlySet<Role> = new Set([
 const heatRails = ['RH', 'R', 'RC', 'T1', 'T'];
 const coolRails = ['RC', 'R', 'RH', 'T1', 'T'];
 
-/** What an old thermostat that lives on its common draws: a display and a relay or two. */
+/** What an old thermostat that is fed through its C wire draws: a display and a relay or two. */
 const OLD_ELECTRONICS_VA = 2;
 
 /** What switches: a thermostat on the wall, or a receiver at the equipment. */

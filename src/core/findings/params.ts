@@ -79,7 +79,7 @@ export interface SystemParams {
     /** Sentences of the evidence. */
     readonly evidence: string;
     readonly against: string | null;
-    /** Hardly ever met with this family; null where it is hardly met at all. */
+    /** Rare with this family; null where it is rare with any. */
     readonly family: Family | null;
   };
   'stated-against-evidence': {

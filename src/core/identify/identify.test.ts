@@ -127,6 +127,18 @@ describe('a stated family', () => {
     expect(result.findings.map((finding) => finding.code)).not.toContain('stated-against-evidence');
   });
 
+  it('comes first among the worlds, both ways its valve may work, however likely the others are', () => {
+    const stated = statedHeatPump();
+    const worlds = worldsOf(named(stated), wiringOf(stated.job, stated.thermostat));
+    const families = worlds.map(({ world }) => world.family);
+    const own = families.filter((family) => family === 'heat-pump').length;
+    expect(own).toBeGreaterThan(0);
+    expect(families.slice(0, own)).toEqual(Array.from({ length: own }, () => 'heat-pump'));
+    const [first] = worlds;
+    const other = worlds.find(({ world }) => world.family === 'furnace-ac');
+    expect(other?.weight).toBeGreaterThan(first?.weight ?? 1);
+  });
+
   function statedHeatPump() {
     const where = furnaceWithSpare();
     const thermostat = { ...where.thermostat, statedFamily: 'heat-pump' as const };

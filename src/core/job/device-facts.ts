@@ -22,7 +22,7 @@ export const DeviceFacts = v.strictObject({
   id: DeviceId,
   maker: shortText,
   model: shortText,
-  /** What it needs to live on. */
+  /** What feeds it. */
   supply: v.picklist(SUPPLY_NEEDS, `one of ${SUPPLY_NEEDS.join(', ')}`),
   /** Terminals that it has, as printed. */
   marks: v.pipe(v.array(mark), v.maxLength(32, 'at most 32 terminals')),

@@ -74,7 +74,7 @@
       value={building.insulation}
       choices={[
         ['unknown', 'not known'],
-        ['poor', 'hardly insulated'],
+        ['poor', 'little or none'],
         ['usual', 'as usual'],
         ['good', 'well insulated']
       ]}

@@ -160,7 +160,7 @@
           onset={(value) => setMachine(place, machine.id, 'serviceSwitch', value, 'Service switch')}
         />
         <ChoiceField
-          label="Its transformer dies with the burner’s switch"
+          label="The burner’s switch cuts its transformer too"
           value={machine.behindSwitch}
           choices={YES_NO}
           onset={(value) =>
@@ -170,7 +170,7 @@
       <ul class="mt-3">
         {#each machine.accessories as accessory, at (at)}
           <li class="mb-1 flex flex-wrap items-end gap-2">
-            <span class="min-w-36 pb-2 font-semibold">{accessoryNames[accessory.kind]}</span>
+            <span class="w-full pb-1 font-semibold sm:w-36 sm:pb-2">{accessoryNames[accessory.kind]}</span>
             <ChoiceField
               label="Needs a relay of its own"
               value={accessory.ownRelay}
@@ -202,7 +202,7 @@
         {/each}
       </ul>
       <label class="mt-2 flex max-w-60 flex-col gap-1 text-sm"
-        >Hangs on it
+        >Accessories
         <select
           class="select w-full"
           value=""

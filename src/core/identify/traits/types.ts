@@ -9,7 +9,7 @@ export interface TraitValue {
   readonly probability: number;
 }
 
-/** What speaks for a value: how often the clue is met with each value, in the order of the trait's values. */
+/** What speaks for a value: how often the clue is seen with each value, in the order of the trait's values. */
 export interface Clue {
   readonly sentence: string;
   readonly likelihood: readonly number[];

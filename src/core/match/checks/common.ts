@@ -5,7 +5,7 @@ import { marksMean } from '../../trade/terminals';
 import { landedMark } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
 
-/** What it lives on, against what is there. */
+/** What feeds it, against what is there. */
 export const common: MatchCheck = {
   id: 'common',
   check({ device, wiring }) {

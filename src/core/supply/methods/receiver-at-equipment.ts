@@ -24,7 +24,7 @@ const RECEIVER_ID = 'receiver';
 export const receiverAtEquipment: Method = {
   id: 'receiver-at-equipment',
   title: 'Receiver at the equipment',
-  how: 'A receiver beside the board switches the calls and lives on its R and C; the part on the wall speaks to it by radio. The old cable is retired.',
+  how: 'A receiver beside the board switches the calls and is fed by its R and C; the part on the wall speaks to it by radio. The old cable is retired.',
   standing: 'added',
   variants(situation) {
     if (situation.device.supply !== 'paired-receiver') return [];

@@ -3,12 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { house, type HouseSketch } from '../../houses/builder';
 import { withConductor } from '../../houses/changed';
 import { findDevice } from '../../match/catalogue';
+import { wrongsOf } from '../../proof/today';
 import { applyMoves } from '../../plan/moves';
 import { planFor } from '../../plan/plan';
 import { REPAIR_IDS, type RepairId } from '../../trade/vocabulary';
 import { sortedWiring } from '../../wiring/graph';
 import { situationOf } from '../situation';
+import { mended } from './mend';
 import { REPAIRS } from './registry';
+import type { RepairSituation } from './types';
 
 const cooled = {
   'conductor-build': 'thin',
@@ -132,6 +135,15 @@ describe('a repair', () => {
     const green = (wiring: typeof found) => wiring.strands.find((strand) => strand.id === 'co-4')?.far;
     expect(done).toEqual(['land-loose-end']);
     expect(green(mended)).toEqual(green(found));
+  });
+
+  it('is not made where nothing of today could be judged', () => {
+    const { job, thermostat } = ac(['RD R R', 'WH W Y', 'YE Y W', 'GN G G', 'BU C C']);
+    const { found, worlds } = situationOf(job, thermostat);
+    const situation: RepairSituation = { wiring: found, assumed: [], worlds };
+    expect(mended(situation, wrongsOf(found, worlds)).repairs).toEqual(['move-wrong-end']);
+    expect(mended(situation, []).repairs).toEqual([]);
+    expect(mended(situation, []).wiring).toBe(found);
   });
 
   it('joins with a way of supply into one list, which leads to both', () => {

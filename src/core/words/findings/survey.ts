@@ -29,7 +29,7 @@ export const SURVEY: Sentences<SurveyParams> = {
     'There is no working connection in the house: a connected thermostat would be an ordinary one. Get the connection first, or buy an ordinary one.',
   'pays-nothing': ({ why }) =>
     `It will not pay: ${why ?? 'the saving would be next to nothing'}. Buy one only to reach it from outside, or for what it shows.`,
-  'pay-back-long': (fact) => `It hardly pays: it ${savesText(fact)}.`,
+  'pay-back-long': (fact) => `It pays little: it ${savesText(fact)}.`,
   'pays-back': (fact) => `By the house model it ${savesText(fact)}.`,
   'drying-too-long': ({ needsH, staysH, lowestC, dries, weather, until }, units) => {
     const instead = dries

@@ -239,7 +239,7 @@
       />
       <div class="mt-3 grid grid-cols-2 gap-3">
         <label class="flex flex-col gap-1 text-sm"
-          >The old one lives on
+          >What feeds the old one
           <select
             class="select w-full"
             value={place.thermostat.oldSupply}
@@ -250,14 +250,14 @@
                   place.thermostat.id,
                   'oldSupply',
                   event.currentTarget.value as Thermostat['oldSupply'],
-                  'What the old thermostat lives on'
+                  'What feeds the old thermostat'
                 )
               )}
           >
             <option value="unknown">not known</option>
-            <option value="none">nothing: it only switches</option>
+            <option value="none">nothing</option>
             <option value="battery">batteries</option>
-            <option value="common">its common</option>
+            <option value="common">its C wire</option>
           </select>
         </label>
         <label class="flex flex-col gap-1 text-sm"

@@ -115,8 +115,8 @@
       {#each refused as option (option.method)}
         <details class="border-b border-base-300 py-2 last:border-none" data-method={option.method}>
           <summary class="cursor-pointer">
-            <span class="inline-flex flex-wrap items-center gap-x-3"
-              ><b>{option.title}</b> <VerdictMark verdict={option.verdict} size={16} /></span
+            <b class="mr-2">{option.title}</b>
+            <span class="inline-block align-baseline"><VerdictMark verdict={option.verdict} size={16} /></span
             >
             <span class="quiet block pl-4"
               >{same(option.findings)
