@@ -50,6 +50,7 @@ function zone(one: Zone): Thermostat {
         gauge: 18,
         lengthM: one.lengthM,
         path: one.path,
+        insulation: 'sound',
         near: id,
         far: panelId
       }

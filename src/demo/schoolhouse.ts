@@ -26,6 +26,7 @@ const classroom: Thermostat = {
       gauge: 18,
       lengthM: 15,
       path: 'unknown',
+      insulation: 'sound',
       near: classroomId,
       far: furnaceId
     }
@@ -85,6 +86,7 @@ const flat: Thermostat = {
       gauge: 18,
       lengthM: 9,
       path: 'free',
+      insulation: 'sound',
       near: flatId,
       far: handlerId
     }
@@ -121,6 +123,7 @@ const bellRoom: Thermostat = {
       gauge: null,
       lengthM: null,
       path: 'stapled',
+      insulation: 'sound',
       near: bellId,
       far: heaterId
     }

@@ -1,6 +1,7 @@
-import { identifyReport, lookReports } from '$core/formats/reports';
+import { identifyReport } from '$core/formats/reports';
 import { looksFor, type Look } from '$core/plan/looks';
 import { lookText } from '$core/plan/look-words';
+import { nextLooks } from '$core/plan/next-look';
 import { identify as identifySystem, type Identification } from '$core/identify/identify';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { percentText } from '$core/trade/figures';
@@ -21,10 +22,7 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
   return {
     kind: 'result',
     json: {
-      thermostats: results.map(({ result, looks }) => ({
-        ...identifyReport(result),
-        looks: lookReports(looks)
-      }))
+      thermostats: results.map(({ result, looks }) => identifyReport(result, looks))
     },
     page: results
       .flatMap((result) => [...pageOf(result.name, result.result, result.looks), ''])
@@ -34,7 +32,7 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
 }
 
 function pageOf(name: string, one: Identification, looks: readonly Look[]): string[] {
-  const [next] = one.next;
+  const [next] = nextLooks(one, looks);
   return [
     `${name}: ${FAMILY_NAMES[one.family]} (${percentText(one.probability)}), voltage class ${one.voltageClass}`,
     ...findingLines(one.findings),
@@ -48,19 +46,10 @@ function pageOf(name: string, one: Identification, looks: readonly Look[]): stri
     }),
     ...(next
       ? wrap(
-          `Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`,
+          `Next: ${lookText(next.at)} (${next.opens === null ? '' : `may open ${next.opens}, `}${next.bits.toFixed(2)} bit, a ${next.effort})`,
           '  ',
           '    '
         )
-      : []),
-    ...looks
-      .slice(0, 1)
-      .flatMap((look) =>
-        wrap(
-          `For the C wire: ${lookText(look.at)}${look.opens === null ? '' : ` It may open ${look.opens}.`}`,
-          '  ',
-          '    '
-        )
-      )
+      : [])
   ];
 }

@@ -215,6 +215,7 @@ export interface MethodParams {
   'rails-not-separable': OfModel & { readonly what: 'one-r' | 'joined-inside' };
   'cord-not-in-wall': { readonly hidden: boolean };
   'cable-stapled': { readonly cables: readonly string[] };
+  'brittle-insulation': { readonly cables: readonly string[] };
   'cable-path-unknown': None;
   'hidden-splice': { readonly what: 'on-the-way' } | (OfConductor & { readonly what: 'colour-changes' });
   'device-needs-supply': OfModel;

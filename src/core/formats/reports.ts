@@ -9,6 +9,7 @@ import type { Move } from '../plan/move-types';
 import type { Together } from '../plan/together';
 import { lookText } from '../plan/look-words';
 import type { Look } from '../plan/looks';
+import { nextLooks, type NextLook } from '../plan/next-look';
 import type { Plan, PlannedOption } from '../plan/plan';
 import type { Finding } from '../findings/finding';
 import { refId } from '../findings/refs';
@@ -22,7 +23,7 @@ export function findingReport(finding: Finding) {
   return path === undefined ? report : { ...report, path };
 }
 
-export function identifyReport(one: Identification) {
+export function identifyReport(one: Identification, looks: readonly Look[] = []) {
   return {
     thermostat: one.thermostat,
     family: one.family,
@@ -33,15 +34,21 @@ export function identifyReport(one: Identification) {
     candidates: one.candidates,
     evidence: one.evidence.map((piece) => ({ ...piece, because: piece.because.map(refId) })),
     traits: one.traits.map(traitReport),
-    next: one.next.map(({ evidence, gain, answers }) => ({
-      observation: evidence.id,
-      ask: evidence.ask,
-      how: evidence.how,
-      effort: evidence.effort,
-      gain,
-      answers: answers.map((answer) => ({ ...answer, value: answer.value.value }))
-    })),
+    next: nextLooks(one, looks).map(nextReport),
     findings: one.findings.map(findingReport)
+  };
+}
+
+/** `gain`: bits of doubt about the family; `way`: what it would change in the recommended way, in half hours of work. */
+function nextReport({ at, effort, bits, gain, opens, question }: NextLook) {
+  return {
+    observation: at.what === 'question' ? at.id : at.what,
+    ask: lookText(at),
+    how: question?.evidence.how ?? null,
+    effort,
+    gain: bits,
+    way: { gain, opens },
+    answers: question?.answers.map((answer) => ({ ...answer, value: answer.value.value })) ?? []
   };
 }
 

@@ -40,6 +40,7 @@ export interface HouseSketch {
   readonly further?: readonly MachineSketch[];
   readonly lengthM?: number | null;
   readonly path?: 'free' | 'stapled' | 'unknown';
+  readonly insulation?: 'sound' | 'brittle' | 'unknown';
   readonly continuity?: Conductor['continuity'];
   readonly outlet?: Thermostat['outlet'];
 }
@@ -83,7 +84,8 @@ export function house(sketch: HouseSketch): House {
       near: place.id,
       far: reached.size > 1 || further.length > 0 ? null : machine.id
     }),
-    path: sketch.path ?? 'free'
+    path: sketch.path ?? 'free',
+    insulation: sketch.insulation ?? 'unknown'
   };
   const plugged = conductors.some(isOnPlug);
   const cord = emptyCable(makeId('cable', 'cord'), 'cord', { ...CORD, near: place.id, far: PLUG });

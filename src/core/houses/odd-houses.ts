@@ -80,6 +80,8 @@ export const ODD_HOUSES = {
     odd({ sketch: { ...noC, strands: [...noC.strands!, 'BU coiled coiled'], continuity: 'broken' } }),
   'spare seen at the wall only': () =>
     odd({ sketch: { strands: [...sketch.strands.slice(0, 4), 'BU coiled unseen'] } }),
+  'insulation that cracks': () =>
+    odd({ sketch: { strands: [...sketch.strands.slice(0, 4), 'BU coiled coiled'], insulation: 'brittle' } }),
   'colour changes on the way': () => {
     const { job, thermostat } = odd({
       sketch: { strands: [...sketch.strands.slice(0, 4), 'BU coiled coiled'] }

@@ -54,7 +54,7 @@ export interface CableSketch {
 
 export function emptyCable(id: CableId, name: string, sketch: CableSketch = {}): Cable {
   const { gauge = null, lengthM = null, near = null, far = null } = sketch;
-  return { id, name, gauge, lengthM, path: 'unknown', near, far };
+  return { id, name, gauge, lengthM, path: 'unknown', insulation: 'unknown', near, far };
 }
 
 export function emptyEquipment(id: EquipmentId, name: string): Equipment {

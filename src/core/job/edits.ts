@@ -266,7 +266,8 @@ export function setConductors(
   ]);
 }
 
-export interface NewCable extends Omit<Cable, 'id' | 'near' | 'far'> {
+export interface NewCable extends Omit<Cable, 'id' | 'near' | 'far' | 'insulation'> {
+  readonly insulation?: Cable['insulation'];
   readonly far?: WhereId | null;
   readonly colours: readonly (ColourCode | null)[];
 }

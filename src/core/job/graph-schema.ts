@@ -45,6 +45,7 @@ export const GraphCable = v.strictObject({
   id,
   name: shortText,
   path: v.picklist(['free', 'stapled', 'unknown']),
+  insulation: v.optional(v.picklist(['sound', 'brittle', 'unknown']), 'unknown'),
   lengthM: v.nullable(positive(1000)),
   gauge: v.nullable(positive(50)),
   /** Ids of the places that it joins; null where nobody knows where it goes. */

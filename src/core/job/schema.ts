@@ -120,6 +120,8 @@ export const Cable = v.strictObject({
   /** One way, metres. */
   lengthM: v.nullable(positive(1000)),
   path: v.picklist(['free', 'stapled', 'unknown'], 'free, stapled or unknown'),
+  /** `brittle`: it cracks when the wire is bent. */
+  insulation: v.optional(v.picklist(['sound', 'brittle', 'unknown'], 'sound, brittle or unknown'), 'unknown'),
   /** The two places that it joins; null where nobody knows. */
   near: v.nullable(WhereId),
   far: v.nullable(WhereId)

@@ -243,4 +243,4 @@ function questionLooks(thermostat: Thermostat, plan: Plan, withPlace: WithPlace)
     }));
 }
 
-const MOST_QUESTIONS = 2;
+const MOST_QUESTIONS = 6;

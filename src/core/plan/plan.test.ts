@@ -277,3 +277,36 @@ describe('the plan', () => {
     ]);
   });
 });
+
+describe('insulation that cracks', () => {
+  const methodsThatSay = (insulation: 'sound' | 'brittle') => {
+    const { job, thermostat } = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      insulation,
+      observed: {
+        'conductor-build': 'thin',
+        'heat-from': 'registers',
+        flue: 'burner',
+        'outdoor-unit': 'rests'
+      },
+      equipment: { kind: 'furnace', fuel: 'gas' }
+    });
+    const plan = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate') ?? null });
+    return plan.options
+      .filter(({ findings }) => findings.some(({ code }) => code === 'brittle-insulation'))
+      .map(({ method, verdict }) => [method, verdict]);
+  };
+
+  it('is a condition of each way that bends the old wires, and none of a new cable', () => {
+    const said = methodsThatSay('brittle');
+    expect(said).toContainEqual(['spare-conductor', 'care']);
+    expect(said.map(([method]) => method)).toContain('add-conductor');
+    expect(said.map(([method]) => method)).not.toContain('new-cable');
+    expect(said.map(([method]) => method)).not.toContain('none');
+  });
+
+  it('is said of no sound cable', () => {
+    expect(methodsThatSay('sound')).toEqual([]);
+  });
+});

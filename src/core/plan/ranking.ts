@@ -92,9 +92,12 @@ interface Priced {
 /** What a way rests on and nobody has looked at, besides what all ways rest on. */
 const OF_ITS_OWN: ReadonlySet<Finding['code']> = new Set(['outlet-not-known', 'cable-path-unknown']);
 
-/** A wire that stays, or is drawn through a path, with a joint on the way that nobody has seen. */
-function hasHiddenJoint({ method, findings }: Option): boolean {
-  return method !== 'new-cable' && findings.some((finding) => finding.code === 'hidden-splice');
+/** Old copper that stays, or that a new wire is drawn beside, with a joint that nobody has seen or insulation that cracks. */
+function restsOnWornCable({ method, findings }: Option): boolean {
+  return (
+    method !== 'new-cable' &&
+    findings.some(({ code }) => code === 'hidden-splice' || code === 'brittle-insulation')
+  );
 }
 
 /** What nobody is to do has no moves. */
@@ -117,7 +120,7 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
       standing: stands,
       functionsLost: findings.filter(({ code }) => code === 'function-lost' || code === 'dead-before').length,
       unread: findings.some(({ code }) => OF_ITS_OWN.has(code)),
-      lasts: !parts.some((part) => part.id === 'raceway') && !hasHiddenJoint(option),
+      lasts: !parts.some((part) => part.id === 'raceway') && !restsOnWornCable(option),
       minutes: minutesBand.usual,
       cost: costBand.usual,
       shows: parts.some((part) => part.id === 'raceway')

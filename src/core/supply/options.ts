@@ -121,8 +121,10 @@ function offerOf(method: Method, variant: Variant | null, all: SupplySituation):
   const old = FROM_THE_MACHINE.has(method.id) ? withoutOldSupplies(all.before) : null;
   const asked = old ? { ...all, before: old.wiring } : all;
   const offer = offerIn(method, variant, asked);
-  if (offer.after === null || !FROM_THE_MACHINE.has(method.id)) return offer;
-  return { ...offer, findings: [...offer.findings, ...(old?.findings ?? []), ...behindSwitch(all)] };
+  if (offer.after === null) return offer;
+  const findings = [...offer.findings, ...brittleCables(offer.after)];
+  if (!FROM_THE_MACHINE.has(method.id)) return { ...offer, findings };
+  return { ...offer, findings: [...findings, ...(old?.findings ?? []), ...behindSwitch(all)] };
 }
 
 /** A transformer behind the burner's switch or a limit: the thermostat goes dark with it, which is a reason for a supply of its own. */
@@ -166,6 +168,24 @@ function finished(offer: Offer, job: SupplySituation['job']): Offer {
     far: cap(strand.far)
   }));
   return withExchange({ ...offer, after: { ...offer.after, strands } }, job);
+}
+
+/** Cables with brittle insulation that the way goes on using: every wire of them is bent at least at the wall. */
+function brittleCables(after: Wiring): Finding[] {
+  const used = after.cables.filter(
+    (cable) =>
+      cable.insulation === 'brittle' &&
+      after.strands.some((strand) => strand.cable === cable.id && strand.near.state === 'landed')
+  );
+  if (used.length === 0) return [];
+  return [
+    finding(
+      'warn',
+      'brittle-insulation',
+      { cables: used.map((cable) => cable.name) },
+      used.map((cable) => ref.cable(cable.id))
+    )
+  ];
 }
 
 /** To leave everything alone is open always, as is to make the repairs alone; what closes the other ways is why. */

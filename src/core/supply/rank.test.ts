@@ -102,7 +102,11 @@ describe('why one stands above another', () => {
     ['for a licensed person', { verdict: 'pro' }, 'the other takes a licensed person'],
     ['a function lost', { functionsLost: 1 }, 'every function works afterwards'],
     ['resting on something unread', { unread: true }, 'it rests on nothing that nobody has looked at'],
-    ['in sight, or over a hidden joint', { lasts: false }, 'all of it is out of sight, with no hidden joint'],
+    [
+      'in sight, or over a hidden joint',
+      { lasts: false },
+      'all of it is out of sight, on sound wires with no hidden joint'
+    ],
     ['with conditions', { verdict: 'care' }, 'nothing has to be watched with it'],
     ['added', { standing: 'added' }, 'it uses what is there already'],
     ['more work', { minutes: 95 }, 'it is less work (60 against 95 minutes)'],

@@ -17,7 +17,7 @@ export interface RankFacts {
   readonly functionsLost: number;
   /** It rests on something of its own that nobody has looked at. */
   readonly unread: boolean;
-  /** Everything of it is in a wall or a machine, and no joint on the way is hidden. */
+  /** Everything of it is in a wall or a machine, and the old cable is sound: no hidden joint, no brittle insulation. */
   readonly lasts: boolean;
   readonly minutes: number;
   readonly cost: number;
@@ -82,7 +82,7 @@ export const CRITERIA: readonly Criterion[] = [
   {
     id: 'lasts',
     measure: (one) => (one.lasts ? 0 : 1),
-    because: () => 'all of it is out of sight, with no hidden joint'
+    because: () => 'all of it is out of sight, on sound wires with no hidden joint'
   },
   {
     id: 'conditions',

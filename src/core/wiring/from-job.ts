@@ -65,10 +65,11 @@ export function wiringOf(job: Job, thermostat: Thermostat): Wiring {
       ...adapters.map((adapter) => adapterOf(adapter, main)),
       ...outlets.map(plugOf)
     ],
-    cables: thermostat.cables.map(({ id, name, path, lengthM, gauge, near, far }) => ({
+    cables: thermostat.cables.map(({ id, name, path, insulation, lengthM, gauge, near, far }) => ({
       id,
       name,
       path,
+      insulation,
       lengthM,
       gauge,
       near,

@@ -119,7 +119,18 @@ describe('the difference of two wirings', () => {
   const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
   const before: Wiring = wiringFrom({
     devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W'])],
-    cables: [{ id: 'ca-1', name: 'old', path: 'free', lengthM: 15, gauge: 18, near: 'wall', far: 'eq' }],
+    cables: [
+      {
+        id: 'ca-1',
+        name: 'old',
+        path: 'free',
+        insulation: 'unknown',
+        lengthM: 15,
+        gauge: 18,
+        near: 'wall',
+        far: 'eq'
+      }
+    ],
     strands: [strandOf('a', ['th', 'RH'], ['eq', 'R']), strandOf('b', null, null)],
     links: [linkOf('wall', 'th.RH', 'th.RC')]
   });
@@ -145,7 +156,18 @@ describe('the difference of two wirings', () => {
   it('lifts every end of a cable before the cable is pulled, and lands the new one when it is in', () => {
     const after: Wiring = {
       ...before,
-      cables: [{ id: 'ca-2', name: 'new', path: 'free', lengthM: 15, gauge: 18, near: 'wall', far: 'eq' }],
+      cables: [
+        {
+          id: 'ca-2',
+          name: 'new',
+          path: 'free',
+          insulation: 'unknown',
+          lengthM: 15,
+          gauge: 18,
+          near: 'wall',
+          far: 'eq'
+        }
+      ],
       strands: [{ ...strandOf('n', ['th', 'RH'], ['eq', 'R']), cable: 'ca-2' }]
     };
     const changes = difference(before, after);

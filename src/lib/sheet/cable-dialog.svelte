@@ -45,7 +45,8 @@
       name: String(form.get('name') ?? '').trim() || 'cable',
       gauge: (Number(form.get('gauge')) || null) as Gauge | null,
       lengthM: length === null ? null : Math.round(length * 100) / 100,
-      path: String(form.get('path')) as Cable['path']
+      path: String(form.get('path')) as Cable['path'],
+      insulation: String(form.get('insulation')) as Cable['insulation']
     };
     const far = (String(form.get('far') ?? '') || null) as WhereId | null;
     if (current) {
@@ -106,6 +107,14 @@
         <option value="unknown">not known</option>
         <option value="free">free: it moves when pulled gently</option>
         <option value="stapled">stapled</option>
+      </select>
+    </label>
+    <label class="flex flex-col gap-1 text-sm"
+      >Its insulation, when a wire is bent
+      <select class="select w-full" name="insulation" value={current?.insulation ?? 'unknown'}>
+        <option value="unknown">not looked at</option>
+        <option value="sound">stays whole</option>
+        <option value="brittle">cracks or crumbles (brittle)</option>
       </select>
     </label>
     <label class="flex flex-col gap-1 text-sm"

@@ -1,19 +1,22 @@
 <script lang="ts">
   /** The next most useful observation, with its answers as buttons and what each would make of the beliefs. */
   import { observe } from '$core/job/choices';
+  import { nextLooks } from '$core/plan/next-look';
   import { EVIDENCE } from '$core/identify/evidence/registry';
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
 
   const place = getPlace();
-  const next = $derived(place.identification.next[0]);
+  const look = $derived(nextLooks(place.identification, place.looks).find((one) => one.question !== null));
+  const next = $derived(look?.question ?? undefined);
   const later = $derived(
     EVIDENCE.filter(
       (one) =>
         one.kind !== 'read' && place.thermostat.observed[one.id] === undefined && one.id !== next?.evidence.id
     )
   );
+  const opens = $derived(look?.opens ? ', and may open a better way to the C wire' : '');
   let picked = $state<string | null>(null);
   const shown = $derived(later.find((one) => one.id === picked) ?? next?.evidence);
   const efforts = { look: 'a look', climb: 'a way to the equipment', meter: 'a reading with a meter' };
@@ -33,7 +36,7 @@
   {#if shown}
     <p class="quiet text-sm">
       {shown === next?.evidence
-        ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit`
+        ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit${opens}`
         : efforts[shown.effort]}
     </p>
     <h2 class="section-title mt-0.5 mb-1">{shown.ask}</h2>

@@ -45,6 +45,7 @@ export const addConductor: Method = {
             id: CABLE_ID,
             name: 'new single conductor',
             path: 'free',
+            insulation: 'sound',
             lengthM,
             gauge: GAUGE,
             ...endsOf(wiring, board)

@@ -125,6 +125,7 @@ function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
         id: CABLE_ID,
         name: 'new cable, 2 conductors',
         path: 'free',
+        insulation: 'sound',
         lengthM,
         gauge: 18,
         ...endsOf(wiring, feedingBoard(wiring))

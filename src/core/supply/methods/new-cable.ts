@@ -149,6 +149,7 @@ function withCable(
         id: CABLE_ID,
         name: `new cable, ${conductors} conductors`,
         path: 'free',
+        insulation: 'sound',
         lengthM,
         gauge: GAUGE,
         ...endsOf(wiring, board)

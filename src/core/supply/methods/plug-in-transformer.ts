@@ -89,6 +89,7 @@ export const plugInTransformer: Method = {
             id: 'ca-cord',
             name: hidden ? 'listed cable of the plug-in supply' : 'cord of the plug-in supply',
             path: 'free',
+            insulation: 'sound',
             lengthM: CORD_M,
             gauge: 18,
             near: wallPlace(wiring),

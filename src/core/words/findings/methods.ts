@@ -65,6 +65,8 @@ export const METHODS: Sentences<MethodParams> = {
       : 'The cord runs down the face of the wall or in a raceway. Inside a wall only listed low-voltage cable may run, in most codes.',
   'cable-stapled': ({ cables }) =>
     `${cables.join(', ')}: stapled in the wall. It cannot serve as a leader, and pulling hard tears it.`,
+  'brittle-insulation': ({ cables }) =>
+    `${cables.join(', ')}: the insulation cracks when it is bent. Move each wire as little as you can, put a sleeve over it wherever copper shows, and leave no bare spot that can touch another.`,
   'cable-path-unknown': () =>
     'Pull gently at the cable at both ends first: if it does not give, it is stapled, and this way is closed.',
   'hidden-splice': (fact) =>
