@@ -19,7 +19,7 @@ import type { Part } from './part';
 import { hasSpice, spiceSeconds } from './spice-process';
 
 export function classroom(): PoweredHouse {
-  const thermostat = SCHOOLHOUSE.thermostats.find((one) => one.id === 'th-classroom');
+  const thermostat = SCHOOLHOUSE.thermostats.find((candidate) => candidate.id === 'th-classroom');
   if (!thermostat) throw new Error('The demo has no classroom');
   return plannedHouse(SCHOOLHOUSE, thermostat);
 }

@@ -129,7 +129,7 @@ function read(words: readonly string[]): Asked | null {
     shard: shard ?? 0,
     shards: shards ?? 0
   };
-  const sound = Object.values(asked).every((one) => Number.isInteger(one) && one > 0);
+  const sound = Object.values(asked).every((candidate) => Number.isInteger(candidate) && candidate > 0);
   return sound && asked.shard <= asked.shards ? asked : null;
 }
 

@@ -71,7 +71,9 @@ test('long work runs in a thread of its own, and can be stopped', async ({ page 
   // Stopped the moment that it can be: a fast machine is through before a hand would have found the button.
   await page.evaluate(() => {
     const watch = new MutationObserver(() => {
-      const stop = [...document.querySelectorAll('button')].find((one) => one.textContent.trim() === 'Stop');
+      const stop = [...document.querySelectorAll('button')].find(
+        (candidate) => candidate.textContent.trim() === 'Stop'
+      );
       if (!stop) return;
       watch.disconnect();
       stop.click();

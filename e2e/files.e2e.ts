@@ -57,13 +57,13 @@ test('the conductor list goes out as CSV and comes back; a bad line changes noth
 });
 
 test('two tabs: the other one follows, and a late edit never overwrites', async ({ context }) => {
-  const one = await context.newPage();
-  await openDemo(one);
+  const page = await context.newPage();
+  await openDemo(page);
   const two = await context.newPage();
   await openDemo(two);
-  await cell(one, 5, 'colour').focus();
-  await one.keyboard.type('vt');
-  await expectSaved(one);
+  await cell(page, 5, 'colour').focus();
+  await page.keyboard.type('vt');
+  await expectSaved(page);
   await expect(cell(two, 5, 'colour')).toContainText('VT');
 
   // A tab that did not hear of the other's save, as after a sleep.
@@ -88,13 +88,13 @@ test('two tabs: the other one follows, and a late edit never overwrites', async 
     );
     base.close();
   });
-  await cell(one, 5, 'colour').focus();
-  await one.keyboard.type('pk');
-  await expect(one.getByRole('alert')).toContainText('changed in another tab');
-  await one.getByRole('button', { name: 'Keep both: mine as a copy' }).click();
-  await expectSaved(one);
-  await open(one, '/');
-  const jobs = one.getByRole('list', { name: 'Jobs' });
+  await cell(page, 5, 'colour').focus();
+  await page.keyboard.type('pk');
+  await expect(page.getByRole('alert')).toContainText('changed in another tab');
+  await page.getByRole('button', { name: 'Keep both: mine as a copy' }).click();
+  await expectSaved(page);
+  await open(page, '/');
+  const jobs = page.getByRole('list', { name: 'Jobs' });
   await expect(jobs).toContainText('Renamed elsewhere');
   await expect(jobs).toContainText('The old schoolhouse (copy)');
 });

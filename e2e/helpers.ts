@@ -30,11 +30,11 @@ export async function walkStations(
   const [first = 'sheet', ...others] = stations;
   await openStation(page, thermostat, first);
   await at(first);
-  for (const one of others) {
-    await page.getByRole('navigation', { name: 'Stations' }).locator(`a[href$="/${one}"]`).click();
-    await page.waitForURL(`**/${one}`);
+  for (const other of others) {
+    await page.getByRole('navigation', { name: 'Stations' }).locator(`a[href$="/${other}"]`).click();
+    await page.waitForURL(`**/${other}`);
     await page.locator('h1').first().waitFor();
-    await at(one);
+    await at(other);
   }
 }
 

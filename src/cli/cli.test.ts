@@ -28,7 +28,8 @@ describe('the command line', () => {
   it('plans the classroom: a spare conductor, the others with verdict and findings', async () => {
     const plan = await json('plan', 'demo/classroom.json');
     expect(plan.recommended).toBe('spare-conductor');
-    const option = (method: string) => plan.options.find((one: { method: string }) => one.method === method);
+    const option = (method: string) =>
+      plan.options.find((candidate: { method: string }) => candidate.method === method);
     expect(option('spare-conductor').verdict).toBe('care');
     expect(option('repurpose-g')).toMatchObject({
       verdict: 'care',

@@ -38,7 +38,7 @@ export function pickThermostat(
   const ids = job.thermostats.map((one) => one.id).join(', ');
   if (thermostat !== undefined) {
     return (
-      job.thermostats.find((one) => one.id === thermostat) ??
+      job.thermostats.find((candidate) => candidate.id === thermostat) ??
       wrongUse(`No thermostat ${thermostat}; the job holds: ${ids || 'none'}.`)
     );
   }

@@ -57,7 +57,7 @@ describe('every house of the scenarios', () => {
     async (name) => {
       const plan = await ask<Plan>('plan', name);
       expect(plan.options.map((option) => option.method).sort()).toEqual([...METHOD_IDS].sort());
-      for (const option of plan.options.filter((one) => one.verdict !== 'no')) {
+      for (const option of plan.options.filter((candidate) => candidate.verdict !== 'no')) {
         expect(
           option.findings.filter((finding) => finding.level === 'stop' && option.method !== 'none')
         ).toEqual([]);
@@ -77,7 +77,7 @@ describe('every house of the scenarios', () => {
     }
   );
 
-  it.each(houses.filter(([name]) => DANGEROUS.some((one) => name.startsWith(one))))(
+  it.each(houses.filter(([name]) => DANGEROUS.some((candidate) => name.startsWith(candidate))))(
     'is left alone where it is dangerous: %s',
     async (name) => {
       const plan = await ask<Plan>('plan', name);

@@ -25,11 +25,11 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
   describe(`${what} keeps jobs`, () => {
     it('gives back what was saved, with its history', async () => {
       const store = make();
-      const one = record('alder');
-      expect(await store.save(one, 0, NO_HISTORY)).toEqual({ ok: true, revision: 1 });
+      const newRecord = record('alder');
+      expect(await store.save(newRecord, 0, NO_HISTORY)).toEqual({ ok: true, revision: 1 });
       expect(await store.load('job-alder')).toEqual({
         ok: true,
-        record: { ...one, revision: 1 },
+        record: { ...newRecord, revision: 1 },
         opened: { from: JOB_VERSION, historyLetGo: false }
       });
     });
@@ -42,7 +42,9 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
       const store = make();
       await store.save({ ...record('birch'), saved: '2026-01-01T00:00:00.000Z' }, 0, NO_HISTORY);
       await store.save({ ...record('cedar'), saved: '2026-03-01T00:00:00.000Z' }, 0, NO_HISTORY);
-      const listed = (await store.list()).map((one) => one.id).filter((id) => id !== 'job-alder');
+      const listed = (await store.list())
+        .map((jobSummary) => jobSummary.id)
+        .filter((id) => id !== 'job-alder');
       expect(listed).toEqual(['job-cedar', 'job-birch']);
     });
 
@@ -94,8 +96,8 @@ function picturesAcceptance(what: string, make: () => JobStore): void {
       const store = make();
       const picture = new Blob(['x'], { type: 'image/jpeg' });
       const showing = (rest: string, photos: string[]) => {
-        const one = record(rest);
-        const [place] = one.job.thermostats;
+        const newRecord = record(rest);
+        const [place] = newRecord.job.thermostats;
         const shown = photos.map((id) => ({
           id: makeId('photo', id),
           of: 'wall' as const,
@@ -106,7 +108,7 @@ function picturesAcceptance(what: string, make: () => JobStore): void {
           heightPx: 10,
           pins: []
         }));
-        return { ...one, job: { ...one.job, thermostats: [{ ...place!, photos: shown }] } };
+        return { ...newRecord, job: { ...newRecord.job, thermostats: [{ ...place!, photos: shown }] } };
       };
       for (const id of ['own', 'shared']) await store.putPhoto(makeId('photo', id), picture);
       await store.save(showing('gorse', ['own', 'shared']), 0, NO_HISTORY);

@@ -62,7 +62,7 @@ export class StepStore {
 
   async remove(job: string): Promise<void> {
     const keys = await this.#forage.keys();
-    for (const key of keys.filter((one) => one.startsWith(keyOf(job, ''))))
+    for (const key of keys.filter((candidate) => candidate.startsWith(keyOf(job, ''))))
       await this.#forage.removeItem(key);
   }
 

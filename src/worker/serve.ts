@@ -81,7 +81,7 @@ function planRun(
   { job, thermostat }: PlanTask,
   make: (job: Job, place: Thermostat) => TaskResult
 ): LongRun<TaskResult> | SimulateFailure {
-  const place = job.thermostats.find((one) => one.id === thermostat);
+  const place = job.thermostats.find((candidate) => candidate.id === thermostat);
   if (!place)
     return { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
   let made: TaskResult | null = null;
@@ -119,5 +119,7 @@ function buffersOf(result: TaskResult): ArrayBuffer[] {
     'rows' in result
       ? [result.rows, result.runs, result.volts, result.flags]
       : result.calls.map((call) => call.volts);
-  return [...new Set(arrays.map((one) => one.buffer as ArrayBuffer))].filter((one) => one.byteLength > 0);
+  return [...new Set(arrays.map((one) => one.buffer as ArrayBuffer))].filter(
+    (arrayBuffer) => arrayBuffer.byteLength > 0
+  );
 }

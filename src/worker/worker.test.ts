@@ -57,7 +57,7 @@ describe('work in another thread', () => {
     if (!first.ok || !second.ok) throw new Error('not run');
     expect(first.result).toEqual(planTogether(FERRY_HOUSE));
     expect(second.result).toEqual(planTogether({ ...FERRY_HOUSE, equipment: bigger }));
-    expect([first.result, second.result].map((one) => one.moves.length > 0)).toEqual([false, true]);
+    expect([first.result, second.result].map((together) => together.moves.length > 0)).toEqual([false, true]);
   });
 
   it('makes the plan of one thermostat as it would be made here, as plain data, and says where there is none', async () => {

@@ -9,7 +9,7 @@ import { wrongUse, type Outcome } from '../outcome';
 export async function demo({ out = 'demo', file }: Arguments): Promise<Outcome> {
   if (file !== undefined) return wrongUse('demo takes no file; --out names the folder.');
   await mkdir(out, { recursive: true });
-  const files = DEMO_JOBS.map((one) => join(out, one.file));
-  await Promise.all(DEMO_JOBS.map((one, index) => writeFile(files[index]!, writeJob(one.job))));
+  const files = DEMO_JOBS.map((job) => join(out, job.file));
+  await Promise.all(DEMO_JOBS.map((job, index) => writeFile(files[index]!, writeJob(job.job))));
   return { kind: 'result', json: { files }, page: files.join('\n') };
 }

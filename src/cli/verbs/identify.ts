@@ -31,16 +31,18 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
   };
 }
 
-function pageOf(name: string, one: Identification, looks: readonly Look[]): string[] {
-  const [next] = nextLooks(one, looks);
+function pageOf(name: string, identification: Identification, looks: readonly Look[]): string[] {
+  const [next] = nextLooks(identification, looks);
   return [
-    `${name}: ${FAMILY_NAMES[one.family]} (${percentText(one.probability)}), voltage class ${one.voltageClass}`,
-    ...findingLines(one.findings),
+    `${name}: ${FAMILY_NAMES[identification.family]} (${percentText(identification.probability)}), voltage class ${identification.voltageClass}`,
+    ...findingLines(identification.findings),
     ...table(
-      one.candidates.slice(0, 4).map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])
+      identification.candidates
+        .slice(0, 4)
+        .map((other) => [percentText(other.probability), FAMILY_NAMES[other.family]])
     ),
-    ...one.evidence.map((other) => `  - ${other.sentence}`),
-    ...one.traits.map((trait) => {
+    ...identification.evidence.map((other) => `  - ${other.sentence}`),
+    ...identification.traits.map((trait) => {
       const [best] = [...trait.values].sort((a, b) => b.probability - a.probability);
       return `  ${trait.name}: ${best?.label ?? ''} (${percentText(best?.probability ?? 0)}${trait.decided === null ? ', not settled' : ''})`;
     }),

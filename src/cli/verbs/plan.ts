@@ -45,10 +45,10 @@ export function planFromArguments(
         .join(', ')}.`
     );
   }
-  const method = args.method === undefined ? null : METHOD_IDS.find((one) => one === args.method);
+  const method = args.method === undefined ? null : METHOD_IDS.find((candidate) => candidate === args.method);
   if (method === undefined) return wrongUse(`No method ${args.method}; known: ${METHOD_IDS.join(', ')}.`);
   const plan = planFor(job, thermostat, { device, method, variant: args.variant ?? null });
-  const option = plan.options.find((one) => one.method === method);
+  const option = plan.options.find((plannedOption) => plannedOption.method === method);
   if (args.variant !== undefined && option?.variant?.id !== args.variant) {
     const known = option?.variants.map((variant) => variant.id).join(', ');
     return wrongUse(

@@ -25,7 +25,7 @@ export async function simulate(args: Arguments): Promise<Outcome> {
 export function whichAndCall(args: Arguments): { which: WiringState; call: Call | null } | WrongUse {
   const word = args.wiring ?? 'before';
   // `before` is what is there before the work goes on: now.
-  const which = word === 'before' ? 'now' : WIRING_STATES.find((one) => one === word);
+  const which = word === 'before' ? 'now' : WIRING_STATES.find((state) => state === word);
   if (which === undefined) return wrongUse('--wiring is found, now (or before) or after.');
   const call = args.call === undefined ? null : readCall(args.call);
   if (args.call !== undefined && call === null)

@@ -231,7 +231,7 @@ it('agrees with a plain dense elimination on drawn networks', () => {
     fc.property(drawn, (random) => {
       // A chain keeps all ten nodes in one island.
       const chain = Array.from({ length: 9 }, (_, at) => ({ a: at, b: at + 1, ohms: 10 + at }));
-      const all = [...chain, ...random.filter((one) => one.a !== one.b)];
+      const all = [...chain, ...random.filter((candidate) => candidate.a !== candidate.b)];
       const expected = dense(all, 10);
       const point = solved(
         netlist([

@@ -29,7 +29,9 @@ export function inrushOf(relays: Relays): Inrush {
   for (const at of pulling) scaleAdmittance(circuit, at, inrush(at));
   solveCircuit(circuit);
   const weak = pulling.filter((at) => across(circuit, at) < (elements[at] as Coil).pullIn);
-  const feeds = fed.flatMap((one) => circuit.placeOf.get(one.element) ?? []).map((at) => across(circuit, at));
+  const feeds = fed
+    .flatMap((fedDevice) => circuit.placeOf.get(fedDevice.element) ?? [])
+    .map((at) => across(circuit, at));
   for (const at of pulling) scaleAdmittance(circuit, at, 1 / inrush(at));
   return {
     thermostatVolts: feeds.length > 0 ? Math.min(...feeds) : null,

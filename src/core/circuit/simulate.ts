@@ -201,11 +201,11 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
   const { elements, fed } = circuit.netlist;
   const coilAt = (number: number) => partRef(elements[coils[number] ?? 0] as Coil);
   const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
-  const feeds = fed.map((one) => {
-    const at = circuit.placeOf.get(one.element);
+  const feeds = fed.map((fedDevice) => {
+    const at = circuit.placeOf.get(fedDevice.element);
     // Electronics that a fault has taken out get nothing.
     const least = at === undefined ? 0 : elementVolts(relays, at);
-    const { device, min, max } = one;
+    const { device, min, max } = fedDevice;
     return { device, volts: least, min, max, fed: least >= min && least <= max };
   });
   const starved = Array.from(coils.keys()).filter((number) => {

@@ -139,8 +139,8 @@ function spreadCoil(circuit: Circuit, at: number, coil: Coil, spread: Spread): v
   else setImpedance(circuit, at, size * share, size * Math.sqrt(1 - share * share));
 }
 
-function resistance(one: Resistor, spread: Spread): number {
-  if (one.of === 'electronics') return one.ohms / spread.value('electronics');
-  if (one.of === 'joint') return spread.value('jointOhms');
-  return one.ohms * spread.value('copper') + spread.value('jointOhms') + spread.value('jointOhms');
+function resistance(resistor: Resistor, spread: Spread): number {
+  if (resistor.of === 'electronics') return resistor.ohms / spread.value('electronics');
+  if (resistor.of === 'joint') return spread.value('jointOhms');
+  return resistor.ohms * spread.value('copper') + spread.value('jointOhms') + spread.value('jointOhms');
 }

@@ -20,7 +20,8 @@ function runOf({ wiring, world }: PoweredHouse, draws = 400, seed = 1) {
   return run;
 }
 
-const call = (result: ToleranceResult, id: string) => result.calls.find((one) => one.call === id)!;
+const call = (result: ToleranceResult, id: string) =>
+  result.calls.find((callSpread) => callSpread.call === id)!;
 
 describe('the tolerance run', () => {
   it('spreads round the nominal voltage, and keeps a sound house inside the window', () => {

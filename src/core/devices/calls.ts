@@ -54,8 +54,10 @@ export function combinedCallsOf(world: MachineWorld, wiring: Wiring): Call[] {
   const calls = callsOf(world, wiring);
   const found: Call[] = [];
   for (const main of calls) {
-    if (main === 'idle' || BESIDE.some((one) => one.request === main)) continue;
-    const beside = BESIDE.filter((one) => one.with.includes(main) && calls.includes(one.request));
+    if (main === 'idle' || BESIDE.some((candidate) => candidate.request === main)) continue;
+    const beside = BESIDE.filter(
+      (candidate) => candidate.with.includes(main) && calls.includes(candidate.request)
+    );
     const asked = [main, ...beside.map((one) => one.request)];
     const closes = (requests: readonly Request[]) =>
       new Set(requests.flatMap((request) => rolesCalled(request, world)));

@@ -30,7 +30,7 @@ const whole: Wiring = wiringFrom({
 function words(call: Call, ...faults: string[]) {
   const all = faultsOf(whole, netlistOf(whole, world)!);
   const wiring = faults.reduce((before, id) => {
-    const fault = all.find((one) => one.id === id);
+    const fault = all.find((candidate) => candidate.id === id);
     if (!fault) throw new Error(`No fault ${id}: ${all.map((one) => one.id).join(', ')}`);
     return fault.apply(before);
   }, whole);

@@ -108,7 +108,7 @@ function whyNot(load: LoadId, { wiring, world, result, meter }: Solved): string 
   const volts = meter.volts(coil.a, coil.b) ?? 0;
   if (volts > 0.25 * coil.pullIn)
     return `its coil gets only ${volts.toFixed(1)} V of the ${coil.pullIn} V that it needs`;
-  const board = boards(readIn(wiring, world.family)).find((one) => one.id === coil.part?.device);
+  const board = boards(readIn(wiring, world.family)).find((candidate) => candidate.id === coil.part?.device);
   const dead = board ? deadFeed(board, result, meter) : null;
   if (dead) return dead;
   const driven = terminalAt(wiring, coil.a) ? printedMark(wiring, coil.a) : coil.part?.mark;
@@ -117,10 +117,10 @@ function whyNot(load: LoadId, { wiring, world, result, meter }: Solved): string 
 
 /** Why a machine has nothing to give, or null where it has. */
 function deadFeed(board: Board, result: CallResult, meter: Meter): string | null {
-  const mark = HOT_MARKS.find((one) => screwThat(board, one)) ?? 'R';
+  const mark = HOT_MARKS.find((candidate) => screwThat(board, candidate)) ?? 'R';
   const volts = meter.volts(hotNode(board), commonNode(board)) ?? 0;
   if (volts >= DEAD) return null;
-  const supply = result.supplies.find((one) => one.device === board.id);
+  const supply = result.supplies.find((supplyResult) => supplyResult.device === board.id);
   if (supply?.fuseOpen) return `the fuse of ${board.name} has opened`;
   return `${board.name} has no voltage between ${mark} and common`;
 }

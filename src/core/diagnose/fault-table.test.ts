@@ -14,7 +14,7 @@ import { FLAGS, faultTableRun, type FaultTable } from './fault-table';
 import { faultsOf } from './faults/registry';
 import { FAULT_KINDS } from './types';
 
-const thermostat = (id: string) => SCHOOLHOUSE.thermostats.find((one) => one.id === id)!;
+const thermostat = (id: string) => SCHOOLHOUSE.thermostats.find((candidate) => candidate.id === id)!;
 const houses: Record<string, () => PoweredHouse> = {
   classroom: () => plannedHouse(SCHOOLHOUSE, thermostat('th-classroom')),
   flat: () => plannedHouse(SCHOOLHOUSE, thermostat('th-flat')),
@@ -32,9 +32,9 @@ function tableOf({ wiring, world }: PoweredHouse, pairs: boolean): FaultTable {
 const faultsFor = ({ wiring, world }: PoweredHouse) => faultsOf(wiring, netlistOf(wiring, world)!);
 
 function cell(table: FaultTable, fault: string, call: string) {
-  const number = table.faults.findIndex((one) => one.id === fault);
+  const number = table.faults.findIndex((candidate) => candidate.id === fault);
   expect(number, fault).toBeGreaterThanOrEqual(0);
-  const at = (number + 1) * table.calls.length + table.calls.findIndex((one) => one === call);
+  const at = (number + 1) * table.calls.length + table.calls.findIndex((candidate) => candidate === call);
   return {
     runs: table.loads.filter((_, bit) => (table.runs[at]! >> bit) & 1).sort(),
     volts: table.volts[at]!,
@@ -53,7 +53,7 @@ describe('laid over one circuit', () => {
     while (picked.size < Math.min(rows, faults.length + 250)) picked.add(Math.floor(chance.next() * rows));
     for (const row of picked) {
       const hit = [table.rows[2 * row]!, table.rows[2 * row + 1]!]
-        .filter((one) => one >= 0)
+        .filter((candidate) => candidate >= 0)
         .map((one) => faults[one]!);
       const wiring = hit.reduce((before, fault) => fault.apply(before), house.wiring);
       const label = hit.map((fault) => fault.id).join(' + ');
@@ -68,7 +68,7 @@ describe('laid over one circuit', () => {
           return made.result;
         });
         const running = table.loads.map((load) =>
-          solved[0]!.loads.some((one) => one.id === load && one.energised)
+          solved[0]!.loads.some((loadResult) => loadResult.id === load && loadResult.energised)
         );
         expect(
           table.loads.map((_, bit) => ((table.runs[at]! >> bit) & 1) === 1),
@@ -120,7 +120,7 @@ describe('what single faults do', () => {
 
   it('takes everything away with the supply, the fuse or the door switch', () => {
     for (const kind of ['supply-off', 'fuse-open', 'switch-open']) {
-      const fault = table.faults.find((one) => one.kind === kind)!;
+      const fault = table.faults.find((candidate) => candidate.kind === kind)!;
       expect(cell(table, fault.id, 'heat1')).toMatchObject({ runs: [], volts: 0 });
     }
   });
@@ -136,8 +136,8 @@ it('has a house for every kind of fault', () => {
       links: []
     })
   };
-  const kinds = [...Object.values(houses).map((make) => make()), bench].flatMap((one) =>
-    faultsFor(one).map((fault) => fault.kind)
+  const kinds = [...Object.values(houses).map((make) => make()), bench].flatMap((poweredHouse) =>
+    faultsFor(poweredHouse).map((fault) => fault.kind)
   );
   expect(FAULT_KINDS.filter((kind) => !kinds.includes(kind))).toEqual([]);
 });

@@ -95,7 +95,7 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
     done: () => done,
     advance: (steps) => {
       for (const end = Math.min(total, done + steps); done < end; done += 1) {
-        const hit = [cells.rows[2 * done]!, cells.rows[2 * done + 1]!].filter((one) => one >= 0);
+        const hit = [cells.rows[2 * done]!, cells.rows[2 * done + 1]!].filter((candidate) => candidate >= 0);
         const edits = hit.map((one) => overlay.edits[one]!);
         if (edits.length === 2 && !independent(edits[0]!, edits[1]!))
           alone(
@@ -127,7 +127,7 @@ function tableFor(
     calls,
     loads,
     faults: faults.map(({ id, kind, hits, says }) => ({ id, kind, hits, says })),
-    windowMin: sound.fed.length === 0 ? null : Math.min(...sound.fed.map((one) => one.min)),
+    windowMin: sound.fed.length === 0 ? null : Math.min(...sound.fed.map((fedDevice) => fedDevice.min)),
     rows: Int16Array.from(rows),
     runs: new Uint32Array(cells * runWords),
     runWords,
@@ -147,7 +147,7 @@ function readerFor(relays: Relays, { loads }: FaultTable): Reader {
   const { circuit } = relays;
   return {
     coilsOfLoad: loads.map((load) => coilsOfLoad(relays, load)),
-    fed: Int32Array.from(circuit.netlist.fed, (one) => circuit.placeOf.get(one.element) ?? -1),
+    fed: Int32Array.from(circuit.netlist.fed, (fedDevice) => circuit.placeOf.get(fedDevice.element) ?? -1),
     ratedAmps: Float64Array.from(circuit.sources, (at) => ratedAmps(circuit.netlist.elements[at] as Source))
   };
 }

@@ -83,8 +83,8 @@ function sameShape(element: Element, other: Element): boolean {
 }
 
 /** False where the two touch one part, so that laying one over the other would not be both. */
-export function independent(one: Edit, other: Edit): boolean {
-  const touched = new Set([...one.out, ...one.put, ...one.changed.map(({ at }) => at)]);
+export function independent(edit: Edit, other: Edit): boolean {
+  const touched = new Set([...edit.out, ...edit.put, ...edit.changed.map(({ at }) => at)]);
   return ![...other.out, ...other.put, ...other.changed.map(({ at }) => at)].some((at) => touched.has(at));
 }
 

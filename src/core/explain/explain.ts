@@ -77,7 +77,7 @@ function servesFirstStage(wiring: Wiring, strand: Strand): boolean {
   if (second === undefined) return false;
   const first = FIRST[markAt(wiring, second) ?? ''] ?? '';
   const device = deviceOf(wiring, second);
-  const screw = device?.screws.find((one) => one.means.includes(first));
+  const screw = device?.screws.find((candidate) => candidate.means.includes(first));
   if (!screw) return true;
   if (reachable({ strands: [], links: wiring.links }, second).has(screw.id)) return true;
   const taken = wiring.strands.some(
@@ -113,7 +113,7 @@ export function unexplained(recorded: Wiring, worlds: readonly World[]): Unexpla
     }
   }
   return [...found].map(([id, { riddle, worlds: inWorlds }]) => {
-    const strand = recorded.strands.find((one) => one.id === id)!;
+    const strand = recorded.strands.find((candidate) => candidate.id === id)!;
     const said = inWorlds.length === worlds.length ? undefined : inWorlds.map((world) => world.says);
     const asked = riddleFinding(recorded, strand, riddle);
     return {

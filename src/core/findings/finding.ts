@@ -63,17 +63,17 @@ const rank: Readonly<Record<FindingLevel, number>> = { stop: 0, warn: 1, note: 2
 export function sortFindings(findings: readonly Finding[]): Finding[] {
   const seen = new Set<string>();
   return findings
-    .filter((one) => {
-      const key = factKey(one);
+    .filter((candidate) => {
+      const key = factKey(candidate);
       return !seen.has(key) && seen.add(key);
     })
     .sort((a, b) => rank[a.level] - rank[b.level]);
 }
 
 export function hasStop(findings: readonly Finding[]): boolean {
-  return findings.some((one) => one.level === 'stop');
+  return findings.some((candidate) => candidate.level === 'stop');
 }
 
 export function hasWarning(findings: readonly Finding[]): boolean {
-  return findings.some((one) => one.level === 'warn');
+  return findings.some((candidate) => candidate.level === 'warn');
 }

@@ -157,7 +157,7 @@ class LineReader {
   }
 
   private oneOf<T extends string>(text: string, allowed: readonly T[], column: string, line: number): T {
-    const found = allowed.find((one) => one === text.toLowerCase());
+    const found = allowed.find((candidate) => candidate === text.toLowerCase());
     if (found === undefined) this.fault(column, line, allowed.join(', '), text);
     return found ?? allowed[0]!;
   }
@@ -206,7 +206,7 @@ class LineReader {
 
   private colour(text: string, column: string, line: number): ColourCode | null {
     if (text === '') return null;
-    const found = COLOUR_CODES.find((one) => one === text.toUpperCase());
+    const found = COLOUR_CODES.find((code) => code === text.toUpperCase());
     if (!found) this.fault(column, line, `a colour code (${COLOUR_CODES.join(', ')}) or nothing`, text);
     return found ?? null;
   }
@@ -260,9 +260,9 @@ class LineReader {
 
   /** The screw that is there, or one that comes in with the list. */
   private screw(at: WhereId, mark: string, number: number): Screw {
-    const fresh = () => this.screws.filter((one) => one.at === at).map((one) => one.screw);
+    const fresh = () => this.screws.filter((candidate) => candidate.at === at).map((one) => one.screw);
     const known = [...screwsAt(this.job, at), ...fresh()].filter(
-      (one) => !isAnothersZone(this.job, this.thermostat, at, one)
+      (candidate) => !isAnothersZone(this.job, this.thermostat, at, candidate)
     );
     const found = screwNamed(known, mark, number);
     if (found) return found;

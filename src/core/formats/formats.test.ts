@@ -23,7 +23,9 @@ const house: Job = {
 
 const anyEnd = (at: Thermostat['id'] | Thermostat['equipment'][number]): fc.Arbitrary<ConductorEnd> =>
   fc.oneof(
-    fc.constantFrom(...END_STATES.filter((one) => one !== 'landed')).map((state) => ({ state, on: [] })),
+    fc
+      .constantFrom(...END_STATES.filter((candidate) => candidate !== 'landed'))
+      .map((state) => ({ state, on: [] })),
     fc
       .constantFrom(...screwsFrom(PRINTS).map((screw) => screw.id))
       .map((screw) => ({ state: 'landed' as const, on: [{ at, screw }] }))

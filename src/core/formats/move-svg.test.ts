@@ -7,7 +7,7 @@ import { moveSvg } from './move-svg';
 
 const { job, thermostat } = furnaceFourWires();
 const option = planFor(job, thermostat, { device: findDevice(job, 'de-fellgate') ?? null }).options.find(
-  (one) => one.method === 'repurpose-g'
+  (plannedOption) => plannedOption.method === 'repurpose-g'
 )!;
 const along = wiringsAlong(option.before, option.moves);
 const pictures = option.moves.map((move, at) => ({ move, svg: moveSvg(along[at]!, along[at + 1]!, move) }));
@@ -19,7 +19,7 @@ const of = (action: string, what: string, end: string) =>
 describe('the picture of a move', () => {
   it('shows both ends of the conductor before and after, and marks the end that moves', () => {
     const svg = of('land', 'co-4', 'equipment');
-    const words = [...svg.matchAll(/>([^<>]+)<\/text>/g)].map((one) => one[1]);
+    const words = [...svg.matchAll(/>([^<>]+)<\/text>/g)].map((regExpExecArray) => regExpExecArray[1]);
     // Before: G at the wall, loose at the board. After: G at the wall, C at the board.
     expect(words).toEqual(['before', 'after', 'GN', 'G', 'loose', 'GN', 'G', 'C']);
     expect(svg.match(/fill="#000" stroke/g)).toHaveLength(1);

@@ -23,19 +23,19 @@ export function findingReport(finding: Finding) {
   return path === undefined ? report : { ...report, path };
 }
 
-export function identifyReport(one: Identification, looks: readonly Look[] = []) {
+export function identifyReport(identification: Identification, looks: readonly Look[] = []) {
   return {
-    thermostat: one.thermostat,
-    family: one.family,
-    probability: one.probability,
-    decided: one.decided,
-    stated: one.stated,
-    voltageClass: one.voltageClass,
-    candidates: one.candidates,
-    evidence: one.evidence.map((piece) => ({ ...piece, because: piece.because.map(refId) })),
-    traits: one.traits.map(traitReport),
-    next: nextLooks(one, looks).map(nextReport),
-    findings: one.findings.map(findingReport)
+    thermostat: identification.thermostat,
+    family: identification.family,
+    probability: identification.probability,
+    decided: identification.decided,
+    stated: identification.stated,
+    voltageClass: identification.voltageClass,
+    candidates: identification.candidates,
+    evidence: identification.evidence.map((piece) => ({ ...piece, because: piece.because.map(refId) })),
+    traits: identification.traits.map(traitReport),
+    next: nextLooks(identification, looks).map(nextReport),
+    findings: identification.findings.map(findingReport)
   };
 }
 

@@ -16,7 +16,7 @@ interface Expected {
 }
 
 const expected = JSON.parse(readFileSync(`${DIR}/expected.json`, 'utf8')) as Record<string, Expected[]>;
-const names = readdirSync(DIR).filter((one) => one !== 'expected.json');
+const names = readdirSync(DIR).filter((candidate) => candidate !== 'expected.json');
 
 function opened(name: string) {
   const read = readJob(readFileSync(`${DIR}/${name}`, 'utf8'));

@@ -22,7 +22,7 @@ export function readWeather(text: string, name: string): WeatherRead {
     transformHeader: (head) => head.trim().toLowerCase()
   });
   const fields = parsed.meta.fields ?? [];
-  const column = ['temperature_c', 'temperature_f'].find((one) => fields.includes(one));
+  const column = ['temperature_c', 'temperature_f'].find((candidate) => fields.includes(candidate));
   if (!column)
     return bad('line 1', 'a column temperature_c or temperature_f', fields.join(', ') || 'an empty file');
   if (parsed.data.length !== YEAR_HOURS && parsed.data.length !== LEAP_HOURS)

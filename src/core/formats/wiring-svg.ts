@@ -54,7 +54,7 @@ function row(wiring: Wiring, strand: Strand, top: number, against: Wiring | null
   const hue = strand.colour === null ? '#fff' : COLOURS[strand.colour].hex;
   const code = [strand.colour, strand.stripe].filter(Boolean).join('/') || '?';
   const far = strand.colourBeyond === strand.colour ? '' : ` → ${strand.colourBeyond ?? '?'}`;
-  const was = against?.strands.find((one) => one.id === strand.id);
+  const was = against?.strands.find((candidate) => candidate.id === strand.id);
   const moved = (side: StrandEnd) =>
     against !== null &&
     (!was || !sameLanding(strand[side], was[side])) &&

@@ -48,25 +48,25 @@ describe('cooling with the heating off', () => {
 describe('a year of heating', () => {
   it('keeps its energy balance within a thousandth', () => {
     for (const place of WEATHER_PLACES) {
-      const one = heatingYear(plant, yearOf(place), settingOf(habits), 20);
-      const into = one.heatKWh + one.gainsKWh;
-      const out = one.lossKWh + one.storedKWh + one.airedKWh;
+      const yearBalance = heatingYear(plant, yearOf(place), settingOf(habits), 20);
+      const into = yearBalance.heatKWh + yearBalance.gainsKWh;
+      const out = yearBalance.lossKWh + yearBalance.storedKWh + yearBalance.airedKWh;
       expect(Math.abs(into - out) / into).toBeLessThan(0.001);
     }
   });
 
   it('holds the setting whenever the power suffices', () => {
-    const one = heatingYear(plant, year, () => 20, 20);
-    expect(Math.min(...one.indoor)).toBeGreaterThan(19.99);
+    const yearBalance = heatingYear(plant, year, () => 20, 20);
+    expect(Math.min(...yearBalance.indoor)).toBeGreaterThan(19.99);
     const weak = heatingYear({ ...plant, heatingW: 2000 }, year, () => 20, 20);
     expect(Math.min(...weak.indoor)).toBeLessThan(18);
   });
 
   it('takes the loss times the degree hours when nothing is set back and nothing gained', () => {
     const cold = Float64Array.from(year, (one) => Math.min(one, 15));
-    const one = heatingYear({ ...plant, gainsW: 0 }, cold, () => 20, 20);
+    const yearBalance = heatingYear({ ...plant, gainsW: 0 }, cold, () => 20, 20);
     const degreeHours = cold.reduce((sum, outdoor) => sum + (20 - outdoor), 0);
-    expect(one.heatKWh).toBeCloseTo((plant.lossWPerK * degreeHours) / 1000, 3);
+    expect(yearBalance.heatKWh).toBeCloseTo((plant.lossWPerK * degreeHours) / 1000, 3);
   });
 });
 

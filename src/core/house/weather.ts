@@ -83,7 +83,7 @@ export function yearOf(place: WeatherPlace): Float64Array {
 }
 
 export function findPlace(id: string): WeatherPlace | undefined {
-  return WEATHER_PLACES.find((one) => one.id === id);
+  return WEATHER_PLACES.find((place) => place.id === id);
 }
 
 export interface Weather {

@@ -56,8 +56,11 @@ export function house(sketch: HouseSketch): House {
   const [machine] = base.equipment;
   const [place] = base.thermostats;
   if (!machine || !place) throw new Error('A new job holds a machine and a thermostat');
-  const further = (sketch.further ?? []).map((one, index) =>
-    machineOf({ ...machine, id: makeId('equipment', String(index + 2)), name: `machine ${index + 2}` }, one)
+  const further = (sketch.further ?? []).map((machineSketch, index) =>
+    machineOf(
+      { ...machine, id: makeId('equipment', String(index + 2)), name: `machine ${index + 2}` },
+      machineSketch
+    )
   );
   const first = machineOf(
     { ...machine, name: 'furnace' },
@@ -77,16 +80,8 @@ export function house(sketch: HouseSketch): House {
   const reached = new Set(
     conductors.flatMap((one) => one.far.on.map((ref) => ref.at)).filter((at) => at !== place.id)
   );
-  const cable = {
-    ...emptyCable(nextId('cable', []), 'cable', {
-      gauge: 18,
-      lengthM: sketch.lengthM === undefined ? 15 : sketch.lengthM,
-      near: place.id,
-      far: reached.size > 1 || further.length > 0 ? null : machine.id
-    }),
-    path: sketch.path ?? 'free',
-    insulation: sketch.insulation ?? 'unknown'
-  };
+  const goesTo = reached.size > 1 || further.length > 0 ? null : machine.id;
+  const cable = cableOf(sketch, place.id, goesTo);
   const plugged = conductors.some(isOnPlug);
   const cord = emptyCable(makeId('cable', 'cord'), 'cord', { ...CORD, near: place.id, far: PLUG });
   const equipment = [first, ...further].map((one) => ({ ...one, screws: plates.at(one.id) }));
@@ -110,6 +105,16 @@ export function house(sketch: HouseSketch): House {
   };
   const places = plugged ? [outlet] : [];
   return { job: { ...base, equipment, places, thermostats: [thermostat] }, thermostat };
+}
+
+/** The one cable of a sketch, from the plate to the machine; `far` null where it reaches several. */
+function cableOf(sketch: HouseSketch, near: WhereId, far: WhereId | null) {
+  const { lengthM = 15, path = 'free', insulation = 'unknown' } = sketch;
+  return {
+    ...emptyCable(nextId('cable', []), 'cable', { gauge: 18, lengthM, near, far }),
+    path,
+    insulation
+  };
 }
 
 const PLUG = makeId('place', 'plug');
@@ -181,7 +186,7 @@ function whereOf(name: string | undefined, board: EquipmentId): WhereId {
 }
 
 function colourOf(code: string): ColourCode | null {
-  return COLOUR_CODES.find((one) => one === code) ?? null;
+  return COLOUR_CODES.find((candidate) => candidate === code) ?? null;
 }
 
 function link(line: string, index: number, { plates, wall, board }: Surroundings): Link {

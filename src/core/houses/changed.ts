@@ -30,7 +30,7 @@ export function withJob(made: House, change: Partial<Job>): House {
 /** A screw of a machine by its print. */
 export function screwOn({ job }: House, machine: number, mark: string): ScrewRef | null {
   const found = job.equipment[machine];
-  const screw = found?.screws.find((one) => one.mark === mark);
+  const screw = found?.screws.find((candidate) => candidate.mark === mark);
   return found && screw ? { at: found.id, screw: screw.id } : null;
 }
 

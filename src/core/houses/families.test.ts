@@ -18,7 +18,7 @@ describe('over all families', () => {
     const wrong = result.candidates.filter(
       (candidate) => candidate.family !== family && candidate.family !== 'unknown'
     );
-    for (const one of wrong) expect(one.probability, one.family).toBeLessThanOrEqual(0.5);
+    for (const ranked of wrong) expect(ranked.probability, ranked.family).toBeLessThanOrEqual(0.5);
   });
 
   it.each(cases.filter((one) => one.kind === 'plain'))(
@@ -67,7 +67,8 @@ describe('over all families', () => {
 describe('the voltage class', () => {
   it('of each dangerous family is named in its plain house', () => {
     const classOf = (family: Family) =>
-      cases.find((one) => one.family === family && one.kind === 'plain')?.result.voltageClass;
+      cases.find((candidate) => candidate.family === family && candidate.kind === 'plain')?.result
+        .voltageClass;
     expect(classOf('line-voltage')).toBe('line');
     expect(classOf('mains-hydronic')).toBe('line');
     expect(classOf('millivolt')).toBe('millivolt');
@@ -76,7 +77,7 @@ describe('the voltage class', () => {
 
   it('tells mains heating controls from a mains heater in its sentence', () => {
     const codes = (family: Family) =>
-      stops(cases.find((one) => one.family === family && one.kind === 'plain')!.result);
+      stops(cases.find((candidate) => candidate.family === family && candidate.kind === 'plain')!.result);
     expect(codes('mains-hydronic')).toContain('mains-controls');
     expect(codes('line-voltage')).toContain('line-voltage');
   });

@@ -24,7 +24,7 @@ const joints = ['R', 'C', 'Y', 'G'].map((mark) =>
 );
 
 function device(id: string) {
-  const facts = CATALOGUE.find((one) => one.id === id);
+  const facts = CATALOGUE.find((candidate) => candidate.id === id);
   if (!facts) throw new Error(`No ${id} in the catalogue`);
   return thermostatOf(facts, 'th');
 }

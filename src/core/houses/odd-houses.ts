@@ -25,7 +25,7 @@ interface Oddity {
 
 function odd({ sketch: more, place, machine, survey, device }: Oddity): House {
   const base = house({ ...sketch, ...more });
-  const facts = CATALOGUE.find((one) => one.id === device?.of);
+  const facts = CATALOGUE.find((candidate) => candidate.id === device?.of);
   const { of: _, ...sheet } = device ?? { of: '' };
   const own = facts ? { ...facts, ...sheet, id: makeId('device', 'own') } : null;
   const thermostat: Thermostat = {

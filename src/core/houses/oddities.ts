@@ -40,7 +40,7 @@ function drawn(house: House, chance: Chance) {
 
 function link(house: House, a: string, b: string, at: 'wall' | 'equipment'): House | null {
   const where = at === 'wall' ? house.thermostat : house.job.equipment[0];
-  const screw = (mark: string) => where?.screws.find((one) => one.mark === mark);
+  const screw = (mark: string) => where?.screws.find((candidate) => candidate.mark === mark);
   const [one, other] = [screw(a), screw(b)];
   if (!where || !one || !other) return null;
   const made: Link = {
@@ -165,8 +165,8 @@ export const ODDITIES: readonly Oddity[] = [
     make: (pair, chance) => {
       const found = drawn(pair.record, chance);
       const on = found?.far.on[0];
-      const machine = pair.record.job.equipment.find((one) => one.id === on?.at);
-      const screw = machine?.screws.find((one) => one.id === on?.screw);
+      const machine = pair.record.job.equipment.find((candidate) => candidate.id === on?.at);
+      const screw = machine?.screws.find((candidate) => candidate.id === on?.screw);
       const role = screw ? ROLES[screw.mark] : undefined;
       if (!on || !screw || role === undefined) return null;
       return {
@@ -180,7 +180,7 @@ export const ODDITIES: readonly Oddity[] = [
     make: (pair, chance) => {
       const found = drawn(pair.record, chance);
       const on = found?.near.on[0];
-      const screw = pair.record.thermostat.screws.find((one) => one.id === on?.screw);
+      const screw = pair.record.thermostat.screws.find((candidate) => candidate.id === on?.screw);
       const role = screw ? ROLES[screw.mark] : undefined;
       if (!on || !screw || role === undefined) return null;
       return {

@@ -87,10 +87,10 @@ const AXES = [
 ] as const;
 
 /** So many situations in a row have the same conductors on the same terminals of the same machine. */
-export const BLOCK = AXES.slice(0, 4).reduce<number>((product, one) => product * one, 1);
+export const BLOCK = AXES.slice(0, 4).reduce<number>((product, axis) => product * axis, 1);
 
 /** How many situations there are. */
-export const SITUATIONS = AXES.reduce<number>((product, one) => product * one, 1);
+export const SITUATIONS = AXES.reduce<number>((product, axis) => product * axis, 1);
 
 export interface Situation {
   readonly number: number;
@@ -161,7 +161,7 @@ const OLD_ADAPTER: MachineSketch = {
 };
 
 function hasPair(family: FamilySketch): boolean {
-  return !family.second && ['YE Y Y', 'GN G G'].every((one) => family.calls.includes(one));
+  return !family.second && ['YE Y Y', 'GN G G'].every((candidate) => family.calls.includes(candidate));
 }
 
 /** Y on one conductor with G, through the adapter; the conductor of G is the common that this freed. */

@@ -6,12 +6,12 @@ import { EVIDENCE } from './evidence/registry';
 import { TRAIT_QUESTIONS } from './traits/registry';
 
 export function answerFindings(job: Job, thermostat: Thermostat): Finding[] {
-  const at = job.thermostats.findIndex((one) => one.id === thermostat.id);
+  const at = job.thermostats.findIndex((candidate) => candidate.id === thermostat.id);
   return Object.entries(thermostat.observed).flatMap(([id, answer]): Finding[] => {
     const path = `thermostats[${at}].observed.${id}`;
     const because = [ref.observation(id)];
-    const evidence = EVIDENCE.find((one) => one.id === id);
-    const question = evidence ?? TRAIT_QUESTIONS.find((one) => one.id === id);
+    const evidence = EVIDENCE.find((candidate) => candidate.id === id);
+    const question = evidence ?? TRAIT_QUESTIONS.find((traitQuestion) => traitQuestion.id === id);
     if (!question) return [finding('note', 'unknown-observation', { id }, because, path)];
     const measured = evidence?.kind === 'measured';
     const known = question.values.map((value) => value.value);

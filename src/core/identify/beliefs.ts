@@ -72,7 +72,8 @@ export function chanceTable(evidence: Evidence): readonly Float64Array[] {
 /** The chances of a value in each family; undefined for a value that the evidence does not have. */
 function rowOf(evidence: Evidence, value: string): ArrayLike<number> | undefined {
   const table = chanceTable(evidence);
-  const at = (wanted: string) => table[evidence.values.findIndex((one) => one.value === wanted)];
+  const at = (wanted: string) =>
+    table[evidence.values.findIndex((evidenceValue) => evidenceValue.value === wanted)];
   if (value !== WALL_UNSEEN) return at(value);
   const [both, wallOnly] = [at('both'), at('wall-only')];
   return both && wallOnly && both.map((share, index) => share + (wallOnly[index] ?? 0));
@@ -87,9 +88,9 @@ export function chance(evidence: Evidence, family: Candidate, value: string): nu
 const REPEATED = 0.4;
 
 export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR): Beliefs {
-  const alone = weighed.filter((one) => one.evidence.witness === undefined);
+  const alone = weighed.filter((candidate) => candidate.evidence.witness === undefined);
   const letters = weighed
-    .filter((one) => one.evidence.witness !== undefined)
+    .filter((candidate) => candidate.evidence.witness !== undefined)
     .map((one) => ({ one, says: strength(one) }))
     .sort((a, b) => b.says - a.says || a.one.evidence.id.localeCompare(b.one.evidence.id));
   const first = alone.reduce((beliefs, one) => update(beliefs, one.evidence, one.reading.value), prior);

@@ -61,7 +61,7 @@ describe('families told apart', () => {
       })
     );
     expect(result.family).toBe('furnace-ac');
-    const finding = result.findings.find((one) => one.code === 'evidence-disagrees');
+    const finding = result.findings.find((candidate) => candidate.code === 'evidence-disagrees');
     expect(finding).toMatchObject({
       params: {
         evidence: expect.stringContaining('landed at the wall but on nothing at the equipment') as string,
@@ -152,13 +152,15 @@ describe('the next observation', () => {
       house({ strands: ['RD R unseen', 'WH W unseen'], observed: { 'conductor-build': 'thin' } })
     );
     expect(result.next[0]?.evidence.effort).toBe('look');
-    expect(result.next.map((one) => one.evidence.id)).not.toContain('conductor-build');
+    expect(result.next.map((nextObservation) => nextObservation.evidence.id)).not.toContain(
+      'conductor-build'
+    );
   });
 
   it('promises answers whose chances add up, and a gain that is never negative', () => {
-    for (const one of named(house({ strands: [] })).next) {
-      expect(one.gain).toBeGreaterThan(0);
-      expect(one.answers.reduce((sum, answer) => sum + answer.chance, 0)).toBeCloseTo(1, 9);
+    for (const nextObservation of named(house({ strands: [] })).next) {
+      expect(nextObservation.gain).toBeGreaterThan(0);
+      expect(nextObservation.answers.reduce((sum, answer) => sum + answer.chance, 0)).toBeCloseTo(1, 9);
     }
   });
 });

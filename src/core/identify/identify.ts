@@ -94,7 +94,9 @@ function identified(job: Job, thermostat: Thermostat): Identification {
 }
 
 function certain(family: Family): Beliefs {
-  return Object.fromEntries(CANDIDATES.map((one) => [one, one === family ? 1 : 0])) as unknown as Beliefs;
+  return Object.fromEntries(
+    CANDIDATES.map((candidate) => [candidate, candidate === family ? 1 : 0])
+  ) as unknown as Beliefs;
 }
 
 /** How far a piece speaks for each family, against its average over what is believed. */

@@ -58,12 +58,14 @@ export function summarise(
   interviews: readonly { readonly truth: Candidate; readonly result: Interview }[]
 ): InterviewSummary {
   const counts = interviews.map((one) => one.result.asked.length).sort((a, b) => a - b);
-  const reached = interviews.filter((one) => one.result.reached);
+  const reached = interviews.filter((candidate) => candidate.result.reached);
   return {
     houses: interviews.length,
     median: counts[Math.floor(counts.length / 2)] ?? 0,
     mean: counts.reduce((sum, count) => sum + count, 0) / (counts.length || 1),
     reached: reached.length / (interviews.length || 1),
-    right: reached.filter((one) => one.result.family === one.truth).length / (reached.length || 1)
+    right:
+      reached.filter((candidate) => candidate.result.family === candidate.truth).length /
+      (reached.length || 1)
   };
 }

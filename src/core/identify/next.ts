@@ -27,7 +27,9 @@ export function nextObservations(
   const beliefs = beliefsFrom(weighed);
   const made = new Set(weighed.map((one) => one.evidence.id));
   const open = evidence
-    .filter((one) => !made.has(one.id) && (one.after === undefined || made.has(one.after)))
+    .filter(
+      (candidate) => !made.has(candidate.id) && (candidate.after === undefined || made.has(candidate.after))
+    )
     .map((one) => expected(beliefs, one));
   return worthAsking(open, (question) => question.evidence.effort);
 }

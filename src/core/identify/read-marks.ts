@@ -48,7 +48,7 @@ function isOtherwiseThere(wiring: Wiring, { near, far }: Strand): boolean {
   return (
     wall.length > 0 &&
     there.length > 0 &&
-    !wall.some((one) => there.some((other) => agree({ near: one, far: other }, around)))
+    !wall.some((wallMark) => there.some((other) => agree({ near: wallMark, far: other }, around)))
   );
 }
 
@@ -92,10 +92,11 @@ export type MarksClass = 'low-voltage' | 'mains' | 'contact' | 'data';
  */
 export function classOfMarks(marks: readonly string[]): MarksClass | null {
   const classes = marks.map(markClass);
-  const count = (wanted: string) => classes.filter((one) => one === wanted).length;
+  const count = (wanted: string) => classes.filter((candidate) => candidate === wanted).length;
   if (count('mains') > 0) return 'mains';
   if (count('data') > 1) return 'data';
-  if (classes.some((one) => one === 'hot' || one === 'call' || one === 'common')) return 'low-voltage';
+  if (classes.some((candidate) => candidate === 'hot' || candidate === 'call' || candidate === 'common'))
+    return 'low-voltage';
   return count('contact') > 0 ? 'contact' : null;
 }
 
@@ -133,8 +134,10 @@ export function hotAtWall(wiring: Wiring): Reading | null {
   if (hot.length === 0) return { value: 'none', because: landedIds(wiring).map(ref.conductor) };
   if (marks.size < 2) return { value: 'one', because };
   const link = wiring.links.find(
-    (one) =>
-      one.at === wall && [one.a, one.b].every((end) => marks.has(markAt(wiring, end))) && one.a !== one.b
+    (candidate) =>
+      candidate.at === wall &&
+      [candidate.a, candidate.b].every((end) => marks.has(markAt(wiring, end))) &&
+      candidate.a !== candidate.b
   );
   return link
     ? { value: 'two-linked', because: [...because, ref.link(link.id)] }

@@ -15,7 +15,7 @@ function beliefs(shares: Partial<Record<Candidate, number>>) {
 }
 
 function read(id: string, value: string): Weighed {
-  const evidence = EVIDENCE.find((one) => one.id === id)!;
+  const evidence = EVIDENCE.find((candidate) => candidate.id === id)!;
   return { evidence, reading: { value, because: [ref.observation(id)] } };
 }
 
@@ -126,7 +126,7 @@ describe('what the class stops', () => {
     'pilot',
     'programmer'
   ])('may be read from %s', (id) => {
-    const evidence = EVIDENCE.find((one) => one.id === id)!;
+    const evidence = EVIDENCE.find((candidate) => candidate.id === id)!;
     const weighed = [{ evidence, reading: { value: 'x', because: [ref.observation(id)] } }];
     expect(voltageFindings('data', beliefs({}), weighed)[0]!.because).toEqual([ref.observation(id)]);
   });

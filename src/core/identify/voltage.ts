@@ -34,7 +34,7 @@ function sharesOf(beliefs: Beliefs): Shares {
 }
 
 function valueOf(weighed: readonly Weighed[], id: string): string | undefined {
-  return weighed.find((one) => one.evidence.id === id)?.reading.value;
+  return weighed.find((candidate) => candidate.evidence.id === id)?.reading.value;
 }
 
 export function voltageClassOf(weighed: readonly Weighed[], beliefs: Beliefs): VoltageClass {
@@ -72,7 +72,7 @@ export function voltageFindings(
   weighed: readonly Weighed[]
 ): Finding[] {
   const about = weighed
-    .filter((one) => CLASS_EVIDENCE.includes(one.evidence.id))
+    .filter((candidate) => CLASS_EVIDENCE.includes(candidate.evidence.id))
     .flatMap((one) => one.reading.because);
   switch (voltageClass) {
     case 'line':

@@ -133,7 +133,7 @@ function believable<T extends string>(
   const known = shares.some((share) => share.share > 0)
     ? shares
     : shares.map((share) => ({ ...share, share: 1 }));
-  const kept = known.filter((one) => one.share >= BELIEVABLE);
+  const kept = known.filter((world) => world.share >= BELIEVABLE);
   const total = kept.reduce((sum, one) => sum + one.share, 0);
   return kept.map((one) => ({ ...one, share: one.share / total }));
 }

@@ -54,7 +54,7 @@ export interface WayTaken {
 /** The way to take for each of several thermostats, in one step. */
 export function takeWays(job: Job, ways: readonly WayTaken[]): Step {
   const steps = ways.flatMap(({ thermostat, method, variant }) => {
-    const place = job.thermostats.find((one) => one.id === thermostat);
+    const place = job.thermostats.find((candidate) => candidate.id === thermostat);
     return place ? [chooseMethod(job, place.id, method, variant)] : [];
   });
   return batch('Ways taken for all', steps);
@@ -62,7 +62,7 @@ export function takeWays(job: Job, ways: readonly WayTaken[]): Step {
 
 export function saveDevice(job: Job, device: DeviceFacts): Step {
   const label = `Facts of ${device.maker} ${device.model}`;
-  return job.devices.some((one) => one.id === device.id)
+  return job.devices.some((candidate) => candidate.id === device.id)
     ? setStep(job, ['devices', { id: device.id }], device, label)
     : insertStep(job, ['devices'], device, label);
 }

@@ -98,7 +98,7 @@ export function limitedLists(job: Job): { path: string; what: LimitedList; membe
 
 /** Lists that the edit has made longer than they may be, and ids that it has doubled. What was so before is no fault of the edit. */
 function listFaults(before: Job, after: Job): Fault[] {
-  const was = new Map(limitedLists(before).map((one) => [one.path, one.members]));
+  const was = new Map(limitedLists(before).map((list) => [list.path, list.members]));
   return limitedLists(after).flatMap(({ path, what, members }): Fault[] => {
     const old = was.get(path) ?? [];
     if (old === members) return [];

@@ -83,7 +83,9 @@ describe('a word typed for an end', () => {
     );
     const made = apply(wired, edits.setEndByWord(wired, at, co(1), 'far', 'W'));
     expect(
-      made.thermostats.map((one) => one.conductors.map((it) => it.far.on[0]?.screw)[at === one.id ? 0 : 1])
+      made.thermostats.map(
+        (thermostat) => thermostat.conductors.map((it) => it.far.on[0]?.screw)[at === thermostat.id ? 0 : 1]
+      )
     ).toEqual(['sc-w1', 'sc-w1-2', 'sc-w1-3']);
   });
 });

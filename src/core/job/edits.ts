@@ -36,13 +36,13 @@ export type StrandEnd = 'near' | 'far';
 const endNames: Readonly<Record<StrandEnd, string>> = { near: 'Wall end', far: 'Equipment end' };
 
 export function thermostatIn(job: Job, id: string): Thermostat {
-  const thermostat = job.thermostats.find((one) => one.id === id);
+  const thermostat = job.thermostats.find((candidate) => candidate.id === id);
   if (!thermostat) throw new Error(`No thermostat ${id}`);
   return thermostat;
 }
 
 export function conductorIn(job: Job, th: ThermostatId, id: string): Conductor {
-  const conductor = thermostatIn(job, th).conductors.find((one) => one.id === id);
+  const conductor = thermostatIn(job, th).conductors.find((candidate) => candidate.id === id);
   if (!conductor) throw new Error(`No conductor ${id}`);
   return conductor;
 }
@@ -91,7 +91,8 @@ export function screwByName(job: Job, th: ThermostatId | null, where: WhereId, n
   const read = readScrewName(name);
   if (!read) throw new Error(`“${name}” is no mark of a terminal`);
   const all = screwsAt(job, where);
-  const own = th === null ? all : all.filter((one) => !isAnothersZone(job, { id: th }, where, one));
+  const own =
+    th === null ? all : all.filter((candidate) => !isAnothersZone(job, { id: th }, where, candidate));
   const found = screwNamed(own, read.mark, read.number);
   if (found) return { ref: { at: where, screw: found.id }, steps: [], name: screwName(all, found.id) };
   const screw = newScrew(all, read.mark);
@@ -111,7 +112,7 @@ export function whereIs(
 ): WhereId | null {
   const [on] = conductor[side].on;
   if (on) return on.at;
-  const cable = thermostat.cables.find((one) => one.id === conductor.cable);
+  const cable = thermostat.cables.find((candidate) => candidate.id === conductor.cable);
   const there = cable?.[side] ?? null;
   if (there !== null) return there;
   return side === 'near' ? thermostat.id : (thermostat.equipment[0] ?? null);
@@ -133,7 +134,7 @@ export function setEndByWord(
 ): Step {
   const thermostat = thermostatIn(job, th);
   const conductor = conductorIn(job, th, co);
-  const state = word === '' ? 'unseen' : STATES.find((one) => one === word.toLowerCase());
+  const state = word === '' ? 'unseen' : STATES.find((candidate) => candidate === word.toLowerCase());
   if (state) {
     const step = setConductorEnd(job, th, co, side, { state, on: [] });
     return batch(step.label, [step, ...strayScrews(job, conductor, side)]);
@@ -154,7 +155,7 @@ export function setEndByWord(
 /** The screw that an end leaves, where the trade knows no such mark, nobody has said what it is for and nothing else is on it. */
 function strayScrews(job: Job, conductor: Conductor, side: StrandEnd): Step[] {
   return conductor[side].on.flatMap((ref) => {
-    const screw = screwsAt(job, ref.at).find((one) => one.id === ref.screw);
+    const screw = screwsAt(job, ref.at).find((candidate) => candidate.id === ref.screw);
     const stray =
       screw &&
       screw.mark !== '' &&
@@ -183,8 +184,8 @@ export function usesOf(job: Job, ref: ScrewRef): string[] {
       .filter((photo) => photo.pins.some(({ to }) => to.kind === 'terminal' && isRef(to, ref)))
       .map((photo) => photo.id as string)
   ]);
-  const machine = job.equipment.find((one) => one.id === ref.at);
-  const others = machine?.others.some((one) => one.screw === ref.screw) ? [machine.id as string] : [];
+  const machine = job.equipment.find((candidate) => candidate.id === ref.at);
+  const others = machine?.others.some((other) => other.screw === ref.screw) ? [machine.id as string] : [];
   return [...own, ...others];
 }
 
@@ -304,7 +305,7 @@ export function setCable(job: Job, th: ThermostatId, cable: Cable): Step {
 /** Takes out a cable with all its conductors. */
 export function removeCable(job: Job, th: ThermostatId, ca: CableId): Step {
   const { cables, conductors } = thermostatIn(job, th);
-  const cable = cables.find((one) => one.id === ca);
+  const cable = cables.find((candidate) => candidate.id === ca);
   if (!cable) throw new Error(`No cable ${ca}`);
   const label = `Cable ${cable.name} removed`;
   // From the end, so that each is put back where it stood.
@@ -367,7 +368,7 @@ export function addOtherLanding(
   mark: string,
   { what, kind = 'unknown' }: { readonly what: string; readonly kind?: OtherKind }
 ): Step {
-  const others = job.equipment.find((one) => one.id === machine)?.others ?? [];
+  const others = job.equipment.find((candidate) => candidate.id === machine)?.others ?? [];
   const { ref, steps, name } = screwByName(job, null, machine, mark);
   const label = `Left on ${name}`;
   const path: Path = ['equipment', { id: machine }, 'others'];

@@ -20,11 +20,16 @@ export function faultsOf(issues: readonly AnyIssue[], under: readonly (string | 
 }
 
 function faultOf(issue: AnyIssue, under: readonly (string | number)[]): Fault[] {
-  const nested = issue.issues?.filter((one) => one.path && one.path.length > (issue.path?.length ?? 0));
-  if (nested && nested.length > 0) return nested.flatMap((one) => faultOf(one, under));
+  const nested = issue.issues?.filter(
+    (baseIssue) => baseIssue.path && baseIssue.path.length > (issue.path?.length ?? 0)
+  );
+  if (nested && nested.length > 0) return nested.flatMap((baseIssue) => faultOf(baseIssue, under));
   return [
     {
-      path: pathText([...under, ...(issue.path?.map((one) => one.key as string | number) ?? [])]),
+      path: pathText([
+        ...under,
+        ...(issue.path?.map((issuePathItem) => issuePathItem.key as string | number) ?? [])
+      ]),
       expected: expectedText(issue),
       found: shown(issue.input)
     }

@@ -18,7 +18,7 @@ export function addFoundEnd(
   const { foundEnds } = thermostatIn(job, th);
   const label = `End found: ${colourName(end.colour)}`;
   const taken = foundEnds.map((one) => one.id);
-  const state = STATES.find((one) => one === word.toLowerCase());
+  const state = STATES.find((candidate) => candidate === word.toLowerCase());
   const named = state ? null : screwByName(job, th, where, word);
   const found: FoundEnd = {
     ...end,
@@ -43,7 +43,7 @@ export function confirmEnd(job: Job, th: ThermostatId, end: FoundEnd, co: Conduc
         ? UNSEEN
         : { state: end.state, on: [] };
   const label = `Matched: ${conductorName(conductorIn(job, th, co))}`;
-  const rest = thermostat.foundEnds.filter((one) => one.id !== end.id);
+  const rest = thermostat.foundEnds.filter((candidate) => candidate.id !== end.id);
   return batch(label, [
     setStep(job, [...conductorPath(th, co), 'far'], landing, label),
     setStep(job, at(th, 'foundEnds'), rest, label)

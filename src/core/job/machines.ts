@@ -39,7 +39,7 @@ export function addMachine(job: Job, th: ThermostatId, name: string): Step {
 
 /** A machine of the job that this thermostat is wired to as well: several on one panel share its transformer. */
 export function shareMachine(job: Job, th: ThermostatId, machine: EquipmentId): Step {
-  const name = job.equipment.find((one) => one.id === machine)?.name ?? machine;
+  const name = job.equipment.find((candidate) => candidate.id === machine)?.name ?? machine;
   const own = thermostatIn(job, th).equipment.filter((id) => id !== machine);
   return setStep(job, ['thermostats', { id: th }, 'equipment'], [...own, machine], `Also wired to ${name}`);
 }
@@ -55,7 +55,7 @@ export function removeMachine(job: Job, th: ThermostatId, machine: EquipmentId):
     thermostatIn(job, th).equipment.filter((id) => id !== machine),
     'Machine removed'
   );
-  const known = job.equipment.some((one) => one.id === machine);
+  const known = job.equipment.some((candidate) => candidate.id === machine);
   return others || !known
     ? away
     : batch('Machine removed', [away, removeStep(job, ['equipment'], machine, '')]);

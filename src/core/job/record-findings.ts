@@ -23,7 +23,7 @@ export function recordFindings(job: Job): Finding[] {
 
 /** Everything impossible in the record of one thermostat. */
 export function thermostatFindings(job: Job, thermostat: Thermostat): Finding[] {
-  const index = job.thermostats.findIndex((one) => one.id === thermostat.id);
+  const index = job.thermostats.findIndex((candidate) => candidate.id === thermostat.id);
   const path = `thermostats[${index}]`;
   return [...doubled(job, (list) => list.startsWith(`${path}.`)), ...ownFindings(job, thermostat, path)];
 }

@@ -41,9 +41,9 @@ export function findScrew(job: Job, ref: ScrewRef): Screw | undefined {
  * printed (`#1`).
  */
 export function screwName(screws: readonly Screw[], id: string): string {
-  const screw = screws.find((one) => one.id === id);
+  const screw = screws.find((candidate) => candidate.id === id);
   if (!screw) return '?';
-  const same = screws.filter((one) => one.mark === screw.mark);
+  const same = screws.filter((candidate) => candidate.mark === screw.mark);
   const number = same.indexOf(screw) + 1;
   if (screw.mark === '') return `#${number}`;
   return number === 1 ? screw.mark : `${screw.mark}#${number}`;
@@ -82,7 +82,7 @@ export function isAnothersZone(
   at: WhereId,
   screw: Screw
 ): boolean {
-  const machine = job.equipment.find((one) => one.id === at);
+  const machine = job.equipment.find((candidate) => candidate.id === at);
   if (!machine || !ZONED.has(machine.kind)) return false;
   const mark = canonicalMark(screw.mark);
   if (!ZONE_CALLS.has(mark) && !/^Z\d+$/.test(mark)) return false;
@@ -90,6 +90,9 @@ export function isAnothersZone(
     one.conductors.some((conductor) =>
       [...conductor.near.on, ...conductor.far.on].some((ref) => ref.at === at && ref.screw === screw.id)
     );
-  const own = job.thermostats.find((one) => one.id === thermostat.id);
-  return !(own && isOn(own)) && job.thermostats.some((one) => one.id !== thermostat.id && isOn(one));
+  const own = job.thermostats.find((candidate) => candidate.id === thermostat.id);
+  return (
+    !(own && isOn(own)) &&
+    job.thermostats.some((candidate) => candidate.id !== thermostat.id && isOn(candidate))
+  );
 }

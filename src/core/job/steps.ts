@@ -58,7 +58,7 @@ export function valueAt(root: unknown, path: Path): unknown {
 }
 
 function memberOf(list: unknown, id: string): unknown {
-  return Array.isArray(list) ? (list as Member[]).find((one) => one.id === id) : undefined;
+  return Array.isArray(list) ? (list as Member[]).find((member) => member.id === id) : undefined;
 }
 
 /** The job after the step; the job handed in stays as it is. Throws when the step's path leads nowhere in it. */
@@ -76,7 +76,7 @@ export function apply(job: Job, step: Step): Job {
     }
     case 'remove': {
       const list = listAt(job, step.path);
-      const index = list.findIndex((one) => one.id === step.value.id);
+      const index = list.findIndex((member) => member.id === step.value.id);
       if (index < 0) throw new Error(`No ${step.value.id} at ${pathName(step.path)} to remove`);
       return replaceAt(job, step.path, [...list.slice(0, index), ...list.slice(index + 1)]) as Job;
     }
@@ -115,7 +115,7 @@ export function insertStep(job: Job, path: Path, value: Member, label: string, i
 /** Throws where the list has no member of that id. */
 export function removeStep(job: Job, path: Path, id: string, label: string): Step {
   const list = listAt(job, path);
-  const index = list.findIndex((one) => one.id === id);
+  const index = list.findIndex((member) => member.id === id);
   const value = list[index];
   if (!value) throw new Error(`No ${id} at ${pathName(path)} to remove`);
   return { kind: 'remove', path, index, value, label };
@@ -128,7 +128,7 @@ export function batch(label: string, steps: readonly Step[]): Step {
 
 /** A path in words, for a message. */
 export function pathName(path: Path): string {
-  return path.map((one) => (typeof one === 'string' ? one : one.id)).join('/');
+  return path.map((segment) => (typeof segment === 'string' ? segment : segment.id)).join('/');
 }
 
 function listAt(job: Job, path: Path): readonly Member[] {
@@ -144,7 +144,7 @@ function replaceAt(node: unknown, path: Path, value: unknown): unknown {
     throw new Error(`The path ends before ${pathName([segment])}`);
   if (typeof segment !== 'string') {
     const list = node as readonly Member[];
-    const index = Array.isArray(node) ? list.findIndex((one) => one.id === segment.id) : -1;
+    const index = Array.isArray(node) ? list.findIndex((member) => member.id === segment.id) : -1;
     if (index < 0) throw new Error(`No ${segment.id} where the path leads`);
     return list.map((item, at) => (at === index ? replaceAt(item, rest, value) : item));
   }

@@ -119,7 +119,10 @@ export function fromVersion1(job: JobV1): v.InferInput<typeof Job> {
     places: [],
     equipment: job.equipment.map(({ marks: _marks, others, ...machine }) => ({
       ...machine,
-      others: others.map((one) => ({ screw: plates.ref(null, machine.id, one.mark).screw, what: one.what })),
+      others: others.map((other) => ({
+        screw: plates.ref(null, machine.id, other.mark).screw,
+        what: other.what
+      })),
       // Last: what conductors and photos named besides the list has come in by then.
       screws: plates.at(machine.id)
     })),

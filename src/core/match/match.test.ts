@@ -123,7 +123,7 @@ describe('checks', () => {
 
 describe('what a match means for whoever buys it', () => {
   const aspects = (where: House, model: string) =>
-    byAspect(match(where, model).findings).map((one) => one.aspect);
+    byAspect(match(where, model).findings).map((grouped) => grouped.aspect);
 
   it('sorts what does harm, is lost, is needed, is cut and is set', () => {
     expect(aspects(lineVoltageHouse(), 'de-fellgate')).toContain('damages');
@@ -145,7 +145,7 @@ describe('what a match means for whoever buys it', () => {
     const open = match(furnaceWithCommon(), 'de-onebar').findings.filter(
       (finding) => finding.code === 'set-up'
     );
-    expect(open.every((one) => one.level === 'note')).toBe(true);
+    expect(open.every((findingOf) => findingOf.level === 'note')).toBe(true);
   });
 
   it('says what an accessory on the machine keeps or loses', () => {

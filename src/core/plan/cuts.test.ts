@@ -29,7 +29,7 @@ describe('cutting cable from rolls', () => {
 
   it('leaves a run that no roll holds to be bought by the metre, and loses none', () => {
     const cuts = cutsFor([run(151), run(10)]);
-    expect(cuts.byTheMetre.map((one) => one.lengthM)).toEqual([151]);
+    expect(cuts.byTheMetre.map((namedRun) => namedRun.lengthM)).toEqual([151]);
     expect(cuts.rolls.map((roll) => roll.lengthM)).toEqual([15]);
   });
 
@@ -41,11 +41,11 @@ describe('cutting cable from rolls', () => {
         const { rolls } = cutsFor(runs);
         const held = rolls.flatMap((roll) => roll.runs.map((own) => own.for)).sort();
         expect(held).toEqual(runs.map((one) => one.for).sort());
-        for (const one of rolls) {
-          const used = one.runs.reduce((sum, own) => sum + own.lengthM, 0);
-          expect(used + one.restM).toBe(one.lengthM);
-          expect(ROLLS.map((roll) => roll.lengthM)).toContain(one.lengthM);
-          expect(one.restM).toBeGreaterThanOrEqual(0);
+        for (const cutRoll of rolls) {
+          const used = cutRoll.runs.reduce((sum, own) => sum + own.lengthM, 0);
+          expect(used + cutRoll.restM).toBe(cutRoll.lengthM);
+          expect(ROLLS.map((roll) => roll.lengthM)).toContain(cutRoll.lengthM);
+          expect(cutRoll.restM).toBeGreaterThanOrEqual(0);
         }
         const cost = rolls.reduce((sum, roll) => sum + roll.cost, 0);
         const each = runs.map((one) => cutsFor([one]).rolls[0]?.cost ?? 0).reduce((a, b) => a + b, 0);

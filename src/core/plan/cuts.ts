@@ -79,7 +79,7 @@ function rollFor(runs: readonly NamedRun[]): CutRoll | null {
   if (!first) return null;
   const { conductors, gauge } = first;
   const needed = lengthOf(runs);
-  const [roll] = ROLLS.filter((one) => one.lengthM >= needed).sort(
+  const [roll] = ROLLS.filter((candidate) => candidate.lengthM >= needed).sort(
     (a, b) => priceOf(a, conductors) - priceOf(b, conductors)
   );
   if (!roll) return null;
@@ -117,7 +117,7 @@ function packed(runs: readonly NamedRun[]): CutRoll[] {
   const big = ROLLS.reduce((best, roll) => (roll.factor < best.factor ? roll : best));
   const bins: NamedRun[][] = [];
   for (const run of [...runs].sort((a, b) => b.lengthM - a.lengthM)) {
-    const bin = bins.find((one) => lengthOf(one) + run.lengthM <= big.lengthM);
+    const bin = bins.find((candidate) => lengthOf(candidate) + run.lengthM <= big.lengthM);
     if (bin) bin.push(run);
     else bins.push([run]);
   }

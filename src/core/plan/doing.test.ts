@@ -145,7 +145,9 @@ describe('planning goes on from now', () => {
     const half = doing(SCHOOLHOUSE, 7);
     const plan = planOf(half);
     expect(plan.options.map((option) => option.method).sort()).toEqual([...METHOD_IDS].sort());
-    for (const option of plan.options.filter((one) => one.verdict !== 'no' && one.after))
+    for (const option of plan.options.filter(
+      (plannedOption) => plannedOption.verdict !== 'no' && plannedOption.after
+    ))
       expect(wired(applyMoves(option.now, option.moves)), option.method).toBe(wired(option.after!));
   });
 });

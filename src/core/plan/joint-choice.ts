@@ -60,7 +60,7 @@ export class JointChoice {
       return;
     }
     const beside = this.beside(place, (other) => {
-      const known = this.settled.find((one) => one.thermostat.id === other.thermostat.id);
+      const known = this.settled.find((candidate) => candidate.thermostat.id === other.thermostat.id);
       return known ? endOf(known) : this.isChosen(other) ? endOf(other) : todayOf(other);
     });
     this.settled.push(placeOf(this.job, place.thermostat, { neighbours: beside, prover: this.prover }));
@@ -69,7 +69,7 @@ export class JointChoice {
   private prove(): void {
     const place = this.settled[this.proven.length]!;
     const neighbours = this.beside(place, (other) =>
-      endOf(this.settled.find((one) => one.thermostat.id === other.thermostat.id) ?? other)
+      endOf(this.settled.find((candidate) => candidate.thermostat.id === other.thermostat.id) ?? other)
     );
     this.proven.push(
       placeOf(this.job, place.thermostat, { neighbours, prover: this.prover, like: place.option })
@@ -83,8 +83,8 @@ export class JointChoice {
   private beside(place: Place, wiringOf: (other: Place) => Wiring): ProofNeighbour[] {
     const machines = new Set<string>(place.thermostat.equipment);
     return this.alone
-      .filter((one) => one !== place && one.thermostat.id !== place.thermostat.id)
-      .filter((one) => one.thermostat.equipment.some((id) => machines.has(id)))
+      .filter((candidate) => candidate !== place && candidate.thermostat.id !== place.thermostat.id)
+      .filter((candidate) => candidate.thermostat.equipment.some((id) => machines.has(id)))
       .map((one) => asNeighbour(this.job, one.thermostat, wiringOf(one)));
   }
 }

@@ -19,7 +19,7 @@ export function doJointMove(job: Job, places: readonly TakenWay[], move: JointMo
   const key = moveKey(move);
   const steps = move.thermostats.flatMap((id) => {
     const place = places.find(({ thermostat }) => thermostat.id === id);
-    const own = place?.option.moves.find((one) => moveKey(one) === key);
+    const own = place?.option.moves.find((candidate) => moveKey(candidate) === key);
     if (!place || !own) return [];
     return [
       doMove(job, place.thermostat.id, { wiringNow: place.option.now, moves: place.option.moves }, own, at)
@@ -31,7 +31,7 @@ export function doJointMove(job: Job, places: readonly TakenWay[], move: JointMo
 /** Takes a done move back for all whose move it was. */
 export function takeJointBack(job: Job, places: readonly TakenWay[], done: JointDone, at: string): Step {
   const steps = done.entries.flatMap(({ thermostat, entry }) => {
-    const place = places.find((one) => one.thermostat.id === thermostat);
+    const place = places.find((takenWay) => takenWay.thermostat.id === thermostat);
     const step = place && takeBack(job, place.thermostat.id, { wiringFound: place.option.before }, entry, at);
     return step ? [step] : [];
   });
@@ -59,7 +59,7 @@ function doneOf(
   thermostats: readonly Thermostat[],
   { thermostat, option }: TakenWay
 ): { readonly owner: string; readonly move: DoneMove }[] {
-  const log = thermostats.find((one) => one.id === thermostat.id)?.log ?? [];
+  const log = thermostats.find((candidate) => candidate.id === thermostat.id)?.log ?? [];
   return movesDone(option.before, nowOf(option.before, log).done).map((move) => ({
     owner: thermostat.id,
     move

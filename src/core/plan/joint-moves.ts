@@ -17,7 +17,7 @@ export function jointMoves(places: readonly Place[], machines: ReadonlySet<strin
   );
   const powered = (action: JointMove['action']) =>
     once(
-      tagged.flat().filter((one) => one.action === action),
+      tagged.flat().filter((jointMove) => jointMove.action === action),
       machines
     );
   const turns = tagged.map((moves) => turnsOf(moves.filter((move) => !move.action.startsWith('power-'))));
@@ -26,14 +26,14 @@ export function jointMoves(places: readonly Place[], machines: ReadonlySet<strin
     const all = turns.flatMap((one) => one[turn] ?? []);
     if (turn % 2 === 1) return all;
     // At the machines: one after the other, and at each what is for all.
-    const stops = [...new Set(all.map((one) => one.place))];
+    const stops = [...new Set(all.map((jointMove) => jointMove.place))];
     return once(
-      stops.flatMap((stop) => all.filter((one) => one.place === stop)),
+      stops.flatMap((stop) => all.filter((jointMove) => jointMove.place === stop)),
       machines
     );
   });
   const ordered = [...powered('power-off'), ...work.flat(), ...powered('power-on')];
-  return ordered.map((one, index) => ({ ...one, id: `move-${index + 1}` }));
+  return ordered.map((jointMove, index) => ({ ...jointMove, id: `move-${index + 1}` }));
 }
 
 /** The moves by turns: at the machines, at the wall, at the machines again. The first is empty where all begins at the wall. */
@@ -57,7 +57,10 @@ function once(moves: readonly JointMove[], machines: ReadonlySet<string>): Joint
   const kept: JointMove[] = [];
   for (const move of moves) {
     const same = isForAll(move, machines)
-      ? kept.findIndex((one) => one.action === move.action && one.what === move.what && one.to === move.to)
+      ? kept.findIndex(
+          (jointMove) =>
+            jointMove.action === move.action && jointMove.what === move.what && jointMove.to === move.to
+        )
       : -1;
     const known = kept[same];
     if (!known) kept.push(move);

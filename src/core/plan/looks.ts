@@ -83,7 +83,7 @@ function bestWorth(plan: Plan): number {
 }
 
 function worthOfMethod(plan: Plan, method: MethodId): number {
-  const option = plan.options.find((one) => one.method === method);
+  const option = plan.options.find((plannedOption) => plannedOption.method === method);
   return option ? worthOf(option) : -100;
 }
 
@@ -146,12 +146,12 @@ function endLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): Candi
   const { assumed, found } = situationOf(job, thermostat);
   if (assumed.length === 0) return [];
   const read = thermostat.conductors.map((conductor): Conductor => {
-    const strand = found.strands.find((one) => one.id === conductor.id);
+    const strand = found.strands.find((candidate) => candidate.id === conductor.id);
     const terminal = strand && assumed.includes(strand.id) ? landedTerminal(strand.far) : null;
-    const machine = job.equipment.find((one) =>
-      one.screws.some((screw) => terminalOfScrew(one.id, screw.id) === terminal)
+    const machine = job.equipment.find((candidate) =>
+      candidate.screws.some((screw) => terminalOfScrew(candidate.id, screw.id) === terminal)
     );
-    const screw = machine?.screws.find((one) => terminalOfScrew(machine.id, one.id) === terminal);
+    const screw = machine?.screws.find((candidate) => terminalOfScrew(machine.id, candidate.id) === terminal);
     return machine && screw
       ? { ...conductor, far: { state: 'landed', on: [{ at: machine.id, screw: screw.id }] } }
       : conductor;
@@ -181,15 +181,15 @@ function pathLooks(thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
 function markLooks(job: Job, thermostat: Thermostat): Candidate[] {
   const { riddles, recorded } = situationOf(job, thermostat);
   return riddles.flatMap(({ strand: id, riddle }): Candidate[] => {
-    const strand = recorded.strands.find((one) => one.id === id);
+    const strand = recorded.strands.find((candidate) => candidate.id === id);
     const far = strand ? landedTerminal(strand.far) : null;
     const screw = far === null ? undefined : terminalAt(recorded, far)?.screw;
     const mark = strand && landedMark(recorded, strand.near);
     if (riddle !== 'far-mark' || !screw || !mark) return [];
     const wanted = isHot(mark) ? 'R' : mark;
     const means = SCREW_ROLES.find((role) => ROLE_MARKS[role] === wanted);
-    const machine = job.equipment.find((one) =>
-      one.screws.some((it) => terminalOfScrew(one.id, it.id) === far)
+    const machine = job.equipment.find((candidate) =>
+      candidate.screws.some((it) => terminalOfScrew(candidate.id, it.id) === far)
     );
     if (!means || !machine) return [];
     const told: Job = {
@@ -231,7 +231,7 @@ function sameWireLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): 
 /** The questions that tell most of the family, as far as an answer would change the way. */
 function questionLooks(thermostat: Thermostat, plan: Plan, withPlace: WithPlace): Candidate[] {
   return plan.identification.next
-    .filter((one) => one.evidence.kind === 'asked')
+    .filter((nextObservation) => nextObservation.evidence.kind === 'asked')
     .slice(0, MOST_QUESTIONS)
     .map(({ evidence, answers }) => ({
       at: { what: 'question', id: evidence.id, ask: evidence.ask } as const,

@@ -54,7 +54,7 @@ function proofScrews(device: Device): string {
     const screw = screwThat(device, mark);
     return screw && screw.mark !== '' ? screw.mark : null;
   };
-  const hot = ['R', 'RH', 'RC'].map(print).find((one) => one !== null);
+  const hot = ['R', 'RH', 'RC'].map(print).find((candidate) => candidate !== null);
   const common = print('C');
   if (hot && common) return `between ${hot} and ${common}`;
   const [one, other] = device.screws.filter((screw) =>

@@ -137,7 +137,7 @@ export class MoveWriter {
 
   /** An act that changes no wiring, in words. */
   words({ action, what }: Pick<Draft, 'action' | 'what'>): string {
-    const device = this.wiring.devices.find((one) => one.id === what);
+    const device = this.wiring.devices.find((candidate) => candidate.id === what);
     const name = device?.name ?? this.wiring.strands.find((strand) => strand.id === what)?.name ?? what;
     if (device && action === 'power-off') return offText(device, this.spotAt(device.at));
     if (device && action === 'power-on') return onText(device, this.spotAt(device.at));
@@ -154,7 +154,7 @@ export class MoveWriter {
   private relabel({ strand, side, from, to }: EndChange): string {
     if (to.state !== 'landed') return '';
     const is = markAt(this.wiring, to.terminal);
-    const first = this.start.strands.find((one) => one.id === strand)?.[side] ?? from;
+    const first = this.start.strands.find((candidate) => candidate.id === strand)?.[side] ?? from;
     const was = markAt(this.wiring, landedTerminal(first));
     if (is === null || is === was || (was !== null && isHot(was) && isHot(is))) return '';
     const mark = printedMark(this.wiring, to.terminal);
@@ -167,8 +167,8 @@ export class MoveWriter {
     const { terminal } = landing;
     const device = deviceOf(this.wiring, terminal);
     if (device?.kind !== 'board') return '';
-    const others = device.others.filter((one) => one.terminal === terminal);
-    const names = others.map((one) => one.what || 'other').join(', ');
+    const others = device.others.filter((other) => other.terminal === terminal);
+    const names = others.map((other) => other.what || 'other').join(', ');
     return others.length === 0
       ? ' Leave whatever else is under that screw.'
       : ` Under the same screw, leave the ${names} conductor${others.length > 1 ? 's' : ''} as found.`;

@@ -64,7 +64,7 @@ const isPower = (move: Move) => move.action === 'power-off' || move.action === '
 describe('every move list', () => {
   it('is there to be looked at', () => {
     expect(LISTS.length).toBeGreaterThan(80);
-    expect(new Set(LISTS.flatMap((one) => one.moves.map((move) => move.action))).size).toBeGreaterThan(7);
+    expect(new Set(LISTS.flatMap((list) => list.moves.map((move) => move.action))).size).toBeGreaterThan(7);
   });
 
   it('takes every supply off before anything else, and puts it on when all is done', () => {
@@ -192,7 +192,7 @@ describe('no list', () => {
 
 describe('a supply that the wiring does not show', () => {
   it('is cut with the others and comes back after them', () => {
-    const list = LISTS.find((one) => one.moves.length > 5)!;
+    const list = LISTS.find((candidate) => candidate.moves.length > 5)!;
     const moves = movesBetween(list.before, list.after, [{ id: 'outdoor-unit', name: 'outdoor unit' }]);
     expect(moves[0]).toMatchObject({ action: 'power-off', what: 'outdoor-unit' });
     expect(moves.at(-1)).toMatchObject({

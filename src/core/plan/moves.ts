@@ -37,7 +37,10 @@ export function movesLeft(
   const all =
     changes.length > 0 ? listOf(changes, now, after, others) : begun ? powerOnOnly(now, after, others) : [];
   const made = madeAlready(done);
-  const left = made.size === 0 ? all : all.filter((one) => one.change !== null || !made.has(moveKey(one)));
+  const left =
+    made.size === 0
+      ? all
+      : all.filter((candidate) => candidate.change !== null || !made.has(moveKey(candidate)));
   return numbered(left);
 }
 
@@ -82,19 +85,19 @@ function listOf(
   const draft = new MoveWriter(both, before);
   const sorted = sortChanges(changes, before, after, draft);
   const drafts: Draft[] = [
-    ...others.map((one) => draft.otherSupply(one, 'power-off')),
+    ...others.map((other) => draft.otherSupply(other, 'power-off')),
     ...draft.powerOff(before),
     ...atEquipment(sorted, draft),
     ...atWall(sorted, after, draft),
     ...draft.powerOn(after),
-    ...others.map((one) => draft.otherSupply(one, 'power-on'))
+    ...others.map((other) => draft.otherSupply(other, 'power-on'))
   ];
   return drafts.map((one) => ({ ...one, tools: toolsFor(one, both), strip: stripFor(one) }));
 }
 
 function powerOnOnly(now: Wiring, after: Wiring, others: readonly OtherSupply[]): Unnumbered[] {
   const draft = new MoveWriter(merged(now, after));
-  const drafts = [...draft.powerOn(after), ...others.map((one) => draft.otherSupply(one, 'power-on'))];
+  const drafts = [...draft.powerOn(after), ...others.map((other) => draft.otherSupply(other, 'power-on'))];
   return drafts.map((one) => ({ ...one, tools: [], strip: null }));
 }
 
@@ -134,7 +137,7 @@ export function movesDone(found: Wiring, done: readonly LogEntry[]): DoneMove[] 
     const next = change === null ? wiring : applyChange(wiring, change);
     const both = merged(wiring, next);
     const drafts = change === null ? [] : new MoveWriter(both).draftsOf(change);
-    const draft = drafts.find((one) => moveKey(one) === moveKey(act)) ?? drafts[0];
+    const draft = drafts.find((candidate) => moveKey(candidate) === moveKey(act)) ?? drafts[0];
     wiring = next;
     const move: Draft = draft
       ? { ...draft, change }
@@ -144,7 +147,7 @@ export function movesDone(found: Wiring, done: readonly LogEntry[]): DoneMove[] 
 }
 
 function placeOfAct(wiring: Wiring, act: Act): string {
-  const device = wiring.devices.find((one) => one.id === act.what);
+  const device = wiring.devices.find((candidate) => candidate.id === act.what);
   if (device) return new MoveWriter(wiring).standing(device.at).place;
   return act.end;
 }
@@ -207,7 +210,7 @@ function atEquipment(sorted: Sorted, draft: MoveWriter): Draft[] {
       .filter((change) => draft.spotOfEnd(change) === 'equipment')
       .map((change) => draft.lift(change)),
     ...kept.filter(onIt).map((change) => draft.lift(change)),
-    ...inLine.map((one) => draft.device(one)),
+    ...inLine.map((deviceChange) => draft.device(deviceChange)),
     ...sorted.devices('device-on', 'equipment').map((device) => draft.device(device)),
     ...kept.flatMap((change) => (onIt(change) ? draft.landOnly(change) : draft.liftAndLand(change))),
     ...sorted.links('link-on', 'equipment').map((link) => draft.link(link))
@@ -253,7 +256,7 @@ export function wiringsAlong(wiring: Wiring, moves: readonly Pick<Move, 'change'
 function merged(before: Wiring, after: Wiring): Wiring {
   const join = <T extends { readonly id: string }>(a: readonly T[], b: readonly T[]) => [
     ...a,
-    ...b.filter((one) => !a.some((other) => other.id === one.id))
+    ...b.filter((candidate) => !a.some((other) => other.id === candidate.id))
   ];
   return {
     places: join(before.places, after.places),

@@ -26,7 +26,7 @@ export function placeOf(
 ): Place {
   const settled = like ? { method: like.method, variant: like.variant?.id ?? null } : {};
   const plan = planFor(job, thermostat, { neighbours, prover, ...settled });
-  const option = plan.options.find((one) => one.method === plan.taken);
+  const option = plan.options.find((plannedOption) => plannedOption.method === plan.taken);
   if (!option) throw new Error('A plan takes one of its options');
   return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };
 }

@@ -137,7 +137,9 @@ describe('moves', () => {
   });
 
   it('take one conductor at a time at the equipment, and stay at one place until it is done', () => {
-    const option = planned(furnaceFourWires()).options.find((one) => one.method === 'repurpose-g');
+    const option = planned(furnaceFourWires()).options.find(
+      (plannedOption) => plannedOption.method === 'repurpose-g'
+    );
     const atEquipment = (option?.moves ?? []).filter(
       (move) => move.end === 'equipment' && !move.action.startsWith('power')
     );
@@ -162,7 +164,9 @@ describe('moves', () => {
   });
 
   it('plug a plug-in supply in last of all', () => {
-    const option = planned(heatOnly()).options.find((one) => one.method === 'plug-in-transformer');
+    const option = planned(heatOnly()).options.find(
+      (plannedOption) => plannedOption.method === 'plug-in-transformer'
+    );
     expect(option?.moves.at(-1)).toMatchObject({ action: 'power-on', place: 'outlet' });
   });
 
@@ -237,7 +241,7 @@ describe('the plan', () => {
       observed: furnaceFourWires().thermostat.observed
     });
     const plan = planned(noFan);
-    const option = plan.options.find((one) => one.method === 'existing-c')!;
+    const option = plan.options.find((plannedOption) => plannedOption.method === 'existing-c')!;
     // It is found in the record, and put right with the work.
     expect(option.findings.map((finding) => finding.code)).toContain('repair');
     const situation = situationOf(noFan.job, noFan.thermostat);
@@ -259,7 +263,9 @@ describe('the plan', () => {
   });
 
   it('counts minutes and parts', () => {
-    const option = planned(furnaceFourWires()).options.find((one) => one.method === 'new-cable');
+    const option = planned(furnaceFourWires()).options.find(
+      (plannedOption) => plannedOption.method === 'new-cable'
+    );
     expect(option?.minutes).toBeGreaterThan(100);
     expect(option?.cost).toBe(option?.parts.reduce((sum, part) => sum + part.cost, 0));
   });

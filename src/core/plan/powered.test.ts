@@ -26,6 +26,8 @@ describe('a plan powered up', () => {
     expect(powerPlan(mains, 'found').findings.map((finding) => finding.code)).toEqual(['no-circuit']);
     const blank = house({ strands: [] });
     const idle = powerPlan(planFor(blank.job, blank.thermostat), 'found').calls;
-    expect(idle.flatMap((one) => one.result.loads).filter((load) => load.energised)).toEqual([]);
+    expect(idle.flatMap((poweredCall) => poweredCall.result.loads).filter((load) => load.energised)).toEqual(
+      []
+    );
   });
 });

@@ -52,7 +52,8 @@ export function rankOptions(
   for (const one of all) byMethod.set(one.option.method, [...(byMethod.get(one.option.method) ?? []), one]);
   const leads = new Set(
     [...byMethod].map(([method, same]) => {
-      const chosen = method === wanted ? same.find((one) => one.option.variant?.id === variant) : undefined;
+      const chosen =
+        method === wanted ? same.find((candidate) => candidate.option.variant?.id === variant) : undefined;
       // Among the variants of one method, the one with the fewest conditions comes first; of those that are closed, the one that least closes.
       const [best] = [...same].sort(
         (a, b) =>
@@ -63,7 +64,7 @@ export function rankOptions(
       return chosen ?? best;
     })
   );
-  const sorted = all.filter((one) => leads.has(one));
+  const sorted = all.filter((candidate) => leads.has(candidate));
   return sorted.map(({ option, facts, moves, minutesBand, costBand }, index) => {
     const next = sorted[index + 1];
     return {

@@ -49,7 +49,7 @@ export interface SharedSupply {
  */
 export function sharedSupplies(job: Job, places: readonly Place[], alone: readonly Place[]): SharedSupply[] {
   const taken = (place: Place): Wiring => {
-    const own = alone.find((one) => one.thermostat.id === place.thermostat.id) ?? place;
+    const own = alone.find((candidate) => candidate.thermostat.id === place.thermostat.id) ?? place;
     return endOf(!place.works && place.option.method === own.option.method ? own : place);
   };
   return job.equipment.flatMap((machine): SharedSupply[] => {
@@ -61,7 +61,9 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
     if (rows.length === 0) return [];
     const wired = alone.filter((place) => place.thermostat.equipment.includes(machine.id));
     const carries = (va: number, supplyCase = PLAIN_CASE) =>
-      rowsOf(job, { machine: machine.id, va }, wired, endOf, supplyCase).every((one) => one.share <= 1);
+      rowsOf(job, { machine: machine.id, va }, wired, endOf, supplyCase).every(
+        (sharedRow) => sharedRow.share <= 1
+      );
     const least = (supplyCase: SupplyCase) =>
       TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va, supplyCase))?.va ?? null;
     return [
@@ -93,7 +95,7 @@ export function overloadedMachines(
       const size = machine.plannedVa ?? machine.transformerVa ?? USUAL_TRANSFORMER_VA;
       return (
         on.length > 1 &&
-        rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((one) => one.share > 1)
+        rowsOf(job, { machine: machine.id, va: size }, on, wiringOf).some((sharedRow) => sharedRow.share > 1)
       );
     })
     .map((machine) => machine.id);
@@ -111,11 +113,11 @@ function rowsOf(
   const join = (of: (place: Place) => Wiring) =>
     jointWiring(
       of(first),
-      others.map((one) => ({ thermostat: one.thermostat.id, wiring: of(one) }))
+      others.map((other) => ({ thermostat: other.thermostat.id, wiring: of(other) }))
     );
   const neighbourWorlds = Object.assign(
     {},
-    ...others.map((one) => asNeighbour(job, one.thermostat, todayOf(one)).worlds)
+    ...others.map((other) => asNeighbour(job, other.thermostat, todayOf(other)).worlds)
   ) as Record<string, MachineWorld>;
   const wirings = { today: join(todayOf), then: withSize(join(wiringOf), machine, va) };
   return loadRows(first, machine, wirings, { supplyCase, neighbourWorlds });
@@ -160,7 +162,7 @@ function loadRows(
 }
 
 function given(result: CallResult, machine: string) {
-  const supply = result.supplies.find((one) => one.device === machine);
+  const supply = result.supplies.find((supplyResult) => supplyResult.device === machine);
   if (!supply) return null;
   // A transformer is rated by the current that it may give at 24 V.
   return { va: supply.va, share: supply.amps / supply.ratedAmps };

@@ -24,8 +24,8 @@ const shared = (job: Parameters<typeof planTogether>[0]) => planTogether(job).sh
 
 describe('thermostats on one transformer', () => {
   it('draw together what the circuit says, not what each draws alone', () => {
-    const one = planFor(zones(1), zones(1).thermostats[0]!);
-    const alone = one.after.find((row) => row.call === 'heat1')?.supplies[0]?.va ?? 0;
+    const plan = planFor(zones(1), zones(1).thermostats[0]!);
+    const alone = plan.after.find((row) => row.call === 'heat1')?.supplies[0]?.va ?? 0;
     const three = shared(zones(3))?.rows.find((row) => row.call === 'heat1');
     expect(three?.after).toBeGreaterThan(2 * alone);
     // Every zone has a valve and a thermostat of its own; the boiler's relay is there once, and the voltage sags.
@@ -37,12 +37,16 @@ describe('thermostats on one transformer', () => {
     const job = zones(5);
     expect(shared(job)).toMatchObject({ overloaded: true, enough: 100, ratedVa: 40 });
     for (const thermostat of job.thermostats) {
-      const option = planFor(job, thermostat).options.find((one) => one.method === 'spare-conductor');
+      const option = planFor(job, thermostat).options.find(
+        (plannedOption) => plannedOption.method === 'spare-conductor'
+      );
       const said = option?.findings.find((finding) => finding.code === 'overloaded-together');
       expect(option?.verdict).toBe('no');
       expect(said?.params).toMatchObject({ thermostats: 5 });
       const alone = planFor(job, thermostat, { neighbours: [] });
-      expect(alone.options.find((one) => one.method === 'spare-conductor')?.verdict).not.toBe('no');
+      expect(
+        alone.options.find((plannedOption) => plannedOption.method === 'spare-conductor')?.verdict
+      ).not.toBe('no');
     }
   });
 
@@ -133,7 +137,7 @@ describe('ways that are not chosen yet', () => {
     );
     for (const thermostat of taken.thermostats) {
       const plan = planFor(taken, thermostat);
-      const option = plan.options.find((one) => one.method === plan.taken);
+      const option = plan.options.find((plannedOption) => plannedOption.method === plan.taken);
       expect(option?.verdict, thermostat.name).not.toBe('no');
     }
     expect(planTogether(taken).moves.map((move) => move.text)).toEqual(

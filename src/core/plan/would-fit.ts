@@ -45,7 +45,7 @@ export function wouldFit(
   const stopped = match.verdict === 'no';
   const instead = stopped
     ? matchAll(job, thermostat)
-        .filter((one) => one.verdict !== 'no')
+        .filter((candidate) => candidate.verdict !== 'no')
         .map((one) => deviceName(one.device))
     : [];
   if (stopped && instead.length === 0 && !codes.has('voltage-class-unsettled'))

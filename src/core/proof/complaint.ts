@@ -10,7 +10,7 @@ import { canonicalMark, isHot } from '../trade/terminals';
 import { deviceAtEnd, landedMark, sheetTerminal, wallThermostat, type Wiring } from '../wiring/graph';
 
 export function complaintFindings(after: Wiring, world: World): Finding[] {
-  const device = after.devices.find((one) => one.kind === 'new-thermostat');
+  const device = after.devices.find((candidate) => candidate.kind === 'new-thermostat');
   if (device?.kind !== 'new-thermostat' || device.id !== wallThermostat(after).id) return [];
   const rails = after.strands
     .filter((strand) => deviceAtEnd(after, strand.near)?.id === device.id)

@@ -75,10 +75,10 @@ describe('loads in the corners', () => {
 
   it('hum at pull-in where they do not today, each coil once', () => {
     const weak = [call(weakCoils('a')), call(weakCoils('a', 'b'))];
-    expect(limits({ weak }).weakAtPullIn.map((one) => one.id)).toEqual(['a', 'b']);
-    expect(limits({ weak, today: () => call(weakCoils('a')) }).weakAtPullIn.map((one) => one.id)).toEqual([
-      'b'
-    ]);
+    expect(limits({ weak }).weakAtPullIn.map((partRef) => partRef.id)).toEqual(['a', 'b']);
+    expect(
+      limits({ weak, today: () => call(weakCoils('a')) }).weakAtPullIn.map((partRef) => partRef.id)
+    ).toEqual(['b']);
     expect(
       limits({ weak, today: (corner) => (corner === 'weak' ? call(weakCoils('a', 'b')) : null) }).weakAtPullIn
     ).toEqual([]);

@@ -40,8 +40,8 @@ const limit = (call: Call, more: Partial<AtLimits>): AtLimits => ({
   ...more
 });
 const all: HoldsNominally = { fed: () => true, runs: () => true, carried: () => true };
-const beyond = (one: SupplyResult, ampsToday: number | null = null) => ({
-  excess: [{ supply: one, ampsToday }]
+const beyond = (supplyResult: SupplyResult, ampsToday: number | null = null) => ({
+  excess: [{ supply: supplyResult, ampsToday }]
 });
 const today = (amps: number) => ({ today: new Map([['eq-1:secondary', amps]]) });
 

@@ -11,10 +11,10 @@ import type { MethodId } from '../trade/vocabulary';
 
 const option = ({ job, thermostat }: House, model: string, method: MethodId = 'existing-c') =>
   planFor(job, thermostat, { device: findDevice(job, model) ?? null }).options.find(
-    (one) => one.method === method
+    (plannedOption) => plannedOption.method === method
   )!;
 const row = (where: House, model: string, call = 'cool1') =>
-  option(where, model).proof?.worlds[0]?.rows.find((one) => one.call === call);
+  option(where, model).proof?.worlds[0]?.rows.find((proofRow) => proofRow.call === call);
 const said = (where: House, model: string, code: string) =>
   option(where, model).findings.filter((finding) => finding.code === code);
 

@@ -111,10 +111,10 @@ export function limitsFrom(
   const humsToday = (id: string) => today('weak')?.inrush.weak.some((coil) => coil.id === id) === true;
   return {
     call: nominal.call,
-    low: lows.length === 0 ? null : Math.min(...lows.map((one) => one.volts)),
-    high: highs.length === 0 ? null : Math.max(...highs.map((one) => one.volts)),
-    tooLow: lows.some((one) => one.volts < one.min),
-    tooHigh: highs.some((one) => one.volts > one.max + SLACK_VOLTS),
+    low: lows.length === 0 ? null : Math.min(...lows.map((low) => low.volts)),
+    high: highs.length === 0 ? null : Math.max(...highs.map((high) => high.volts)),
+    tooLow: lows.some((low) => low.volts < low.min),
+    tooHigh: highs.some((high) => high.volts > high.max + SLACK_VOLTS),
     amps: Math.max(0, ...loaded.flatMap((result) => result.supplies.map((supply) => supply.amps))),
     lost: dead.filter(runsToday),
     weakAtPullIn: [...humming.values()].filter((coil) => !humsToday(coil.id)),
@@ -141,8 +141,10 @@ class Corners {
   }
 
   after(corner: CornerId): readonly CallResult[] | null {
-    const found = this.cases.map((one) => this.solve(this.wirings.allAfter, { ...one, corner }));
-    return found.every((one) => one !== null) ? found : null;
+    const found = this.cases.map((supplyCase) =>
+      this.solve(this.wirings.allAfter, { ...supplyCase, corner })
+    );
+    return found.every((callResult) => callResult !== null) ? found : null;
   }
 
   /** The thermostat's own wiring as it is. */
@@ -173,7 +175,7 @@ export function sameReading(result: CallResult, other: CallResult): boolean {
 }
 
 function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
-  return lists.reduce((common, one) => common.filter((load) => one.includes(load)));
+  return lists.reduce((common, list) => common.filter((load) => list.includes(load)));
 }
 
 /** `today`: the loaded corner of what is there today; null where neighbours hang on it and nobody knows. */
@@ -191,5 +193,5 @@ function excessOf(loaded: readonly CallResult[], today: (() => CallResult | null
 }
 
 function ampsOf(result: CallResult | null, supply: string): number | null {
-  return result?.supplies.find((one) => one.id === supply)?.amps ?? null;
+  return result?.supplies.find((supplyResult) => supplyResult.id === supply)?.amps ?? null;
 }

@@ -120,10 +120,10 @@ export function foldSupply(findings: readonly Finding[]): Finding[] {
   const unfed = findings.flatMap((one) => (one.code === 'thermostat-unfed' ? [one] : []));
   const [first] = unfed;
   if (!first || unfed.length < 2) return [...findings];
-  const because = unfed.flatMap((one) => one.because);
-  const calls = unfed.flatMap((one) => one.params.calls);
+  const because = unfed.flatMap((findingOf) => findingOf.because);
+  const calls = unfed.flatMap((findingOf) => findingOf.params.calls);
   return [
     finding(first.level, 'thermostat-unfed', { calls, volts: null }, because),
-    ...findings.filter((one) => one.code !== 'thermostat-unfed')
+    ...findings.filter((candidate) => candidate.code !== 'thermostat-unfed')
   ];
 }

@@ -141,7 +141,7 @@ describe('harm', () => {
     const crossed = tomorrow({ on: ['RC>R', 'W', 'Y>C', 'G', 'C'] });
     const proof = proven(today({ on: FOUR }), crossed);
     const opened = proof.findings.filter((finding) => finding.code === 'fuse-opens');
-    expect(opened.map((one) => one.because.at(-1))).toEqual([ref.call('cool1')]);
+    expect(opened.map((findingOf) => findingOf.because.at(-1))).toEqual([ref.call('cool1')]);
     expect(opened[0]!.params).toMatchObject({ amps: expect.any(Number) as number });
     expect(proof.worlds[0]!.rows.find((row) => row.call === 'cool1')!.fuse).toMatchObject({ open: true });
   });
@@ -159,7 +159,7 @@ describe('harm', () => {
       finding.code === 'fuse-opens' ? [`${finding.params.supply} ${finding.params.call}`] : []
     );
     expect(opened.length).toBeGreaterThan(0);
-    expect(opened.every((one) => one.endsWith(' idle'))).toBe(true);
+    expect(opened.every((candidate) => candidate.endsWith(' idle'))).toBe(true);
   });
 
   it('of a load that nobody called is a stop', () => {
@@ -310,7 +310,7 @@ describe('what the board may do with its blower in cooling', () => {
     const said = proof.findings.filter((finding) => finding.code === 'volts-at-limits');
     expect(said.length).toBeGreaterThan(0);
     expect(said.length).toBeLessThanOrEqual(2);
-    expect(new Set(said.map((one) => JSON.stringify(one.params))).size).toBe(said.length);
+    expect(new Set(said.map((findingOf) => JSON.stringify(findingOf.params))).size).toBe(said.length);
     expect(proof.worlds).toHaveLength(1);
   });
 });
@@ -330,7 +330,7 @@ describe('a complaint of the device', () => {
 
 describe('the points that a proof rests on', () => {
   it('are those of every world, and more with the corners than without', () => {
-    const one = proven(today({ on: FOUR }), tomorrow({ on: FIVE }));
+    const proof = proven(today({ on: FOUR }), tomorrow({ on: FIVE }));
     const world = furnace;
     const two = prove({
       before: today({ on: FOUR }),
@@ -341,13 +341,13 @@ describe('the points that a proof rests on', () => {
       ],
       needsSupply: 'always'
     });
-    expect(two.solves).toBeGreaterThan(one.solves);
+    expect(two.solves).toBeGreaterThan(proof.solves);
     expect(two.worlds).toHaveLength(2);
     // What stops with nominal values is not asked how far off it may be as well.
     const refusedAt = proven(today({ on: FOUR }), tomorrow({ on: ['RC>R', 'W', 'Y>-', 'G', 'C'] }));
     expect(refusedAt.worlds[0]!.rows.every((row) => row.voltsLow === null && row.ampsMost === null)).toBe(
       true
     );
-    expect(refusedAt.solves).toBeLessThan(one.solves);
+    expect(refusedAt.solves).toBeLessThan(proof.solves);
   });
 });

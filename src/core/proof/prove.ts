@@ -60,7 +60,7 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
   const printed = proveBehaviour(input, first, world, weight, calls);
   const said = new Set(printed.findings.map(factKey));
   const more = others
-    .map((one) => proveBehaviour(input, one, world, weight, printed.cooled))
+    .map((other) => proveBehaviour(input, other, world, weight, printed.cooled))
     // The circuit is the same: volts and amps have been said, what the coils bring on may be new.
     .map(({ findings, solves }) => ({
       solves,
@@ -109,15 +109,15 @@ function proveBehaviour(
     findings.push(...(isCombined(call) ? newWith(fresh, findings) : fresh));
   }
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
-  const limits = hasStop(findings) ? [] : solved.map((one) => atLimits(wirings, one));
+  const limits = hasStop(findings) ? [] : solved.map((solvedCall) => atLimits(wirings, solvedCall));
   const solvable = limits.filter((limit) => limit !== null);
   findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply), neighbours.length + 1));
   const proof: WorldProof = {
     world,
     weight,
-    rows: solved.map((one, at) => ({ ...one.row, ...limitsOf(limits[at]) })),
-    before: solved.map((one) => one.was),
-    after: solved.flatMap((one) => one.cases.slice(0, 1))
+    rows: solved.map((solvedCall, at) => ({ ...solvedCall.row, ...limitsOf(limits[at]) })),
+    before: solved.map((solvedCall) => solvedCall.was),
+    after: solved.flatMap((solvedCall) => solvedCall.cases.slice(0, 1))
   };
   const solves = [...solved, ...limits].reduce((sum, one) => sum + (one?.solves ?? 0), 0);
   return { world, proof, findings, solves, cooled: cooledCalls(solved, limits) };
@@ -137,8 +137,8 @@ function cooledCalls(solved: readonly SolvedCall[], limits: readonly (AtLimits |
   const runsCompressor = ({ was, cases, crowd }: SolvedCall) =>
     [was, ...cases, ...(crowd ? [crowd] : [])].some((result) => running(result.loads).includes('compressor'));
   return solved
-    .filter((one, at) => runsCompressor(one) || limits[at]?.uncalled.includes('compressor'))
-    .map((one) => one.call);
+    .filter((solvedCall, at) => runsCompressor(solvedCall) || limits[at]?.uncalled.includes('compressor'))
+    .map((solvedCall) => solvedCall.call);
 }
 
 function solveCall(

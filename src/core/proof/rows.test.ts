@@ -117,7 +117,7 @@ describe('what holds with nominal values', () => {
     const giving = (more: Parameters<typeof supply>[0]) =>
       fed(26, {
         supplies: [supply({ amps: 1, ratedAmps: 1 }), supply({ id: 'other', amps: 9, ratedAmps: 1 })].map(
-          (one, at) => (at === 0 ? { ...one, ...more } : one)
+          (supplyResult, at) => (at === 0 ? { ...supplyResult, ...more } : supplyResult)
         )
       });
     expect(holds({ cases: [giving({})] }).carried('heat1', 'eq-1:secondary')).toBe(true);

@@ -32,7 +32,7 @@ export function holdsNominally(
   calls: readonly SolvedCall[],
   needsSupply: ProofInput['needsSupply']
 ): HoldsNominally {
-  const of = (call: Call) => calls.find((one) => one.call === call);
+  const of = (call: Call) => calls.find((solvedCall) => solvedCall.call === call);
   return {
     fed: (call) => needsSupply !== 'dozes' && asksIn(needsSupply, call) && of(call)?.row.fedAfter === true,
     runs: (call, load) => of(call)?.row.after.includes(load) === true,
@@ -40,7 +40,9 @@ export function holdsNominally(
       const solved = of(call);
       const results = solved ? [...solved.cases, ...(solved.crowd ? [solved.crowd] : [])] : [];
       const own = results.flatMap((result) => result.supplies.filter((it) => it.id === supply));
-      return own.every((one) => !one.fuseOpen && one.amps <= one.ratedAmps);
+      return own.every(
+        (supplyResult) => !supplyResult.fuseOpen && supplyResult.amps <= supplyResult.ratedAmps
+      );
     }
   };
 }
@@ -57,7 +59,7 @@ export function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' |
   const volts = [
     ...cases.map((result) => result.thermostatVolts),
     ...crowded.map((feed) => feed.volts)
-  ].filter((one): one is number => one !== null);
+  ].filter((candidate): candidate is number => candidate !== null);
   const fed = [...cases.map((result) => result.thermostatFed), ...crowded.map((feed) => feed.fed)];
   const over = [...cases.flatMap((result) => result.feeds), ...crowded].flatMap((feed) =>
     feed.volts > feed.max ? [feed.volts] : []

@@ -61,7 +61,7 @@ function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs 
     const missing = expected.filter((load) => !on.includes(load));
     // Of a call that asks for several things: what none of them leaves dead by itself.
     const fresh = missing.filter(
-      (load) => !isCombined(call) || !dead.some((one) => one.loads.includes(load))
+      (load) => !isCombined(call) || !dead.some((candidate) => candidate.loads.includes(load))
     );
     if (fresh.length > 0) dead.push({ call, loads: fresh });
     const uncalled = uncalledIn(on, call, world);
@@ -87,7 +87,7 @@ export function todayFindings(wrongs: readonly Wrongs[]): Finding[] {
 
 /** Whether the second wiring is better than the first: in no world is anything wrong that was not, and in some one thing less is. */
 export function isBetter(was: readonly Wrongs[], is: readonly Wrongs[]): boolean {
-  const count = (all: readonly Wrongs[]) => all.reduce((sum, one) => sum + keysOf(one).size, 0);
+  const count = (all: readonly Wrongs[]) => all.reduce((sum, wrongs) => sum + keysOf(wrongs).size, 0);
   return isNoWorse(was, is) && count(is) < count(was);
 }
 
@@ -95,7 +95,7 @@ export function isBetter(was: readonly Wrongs[], is: readonly Wrongs[]): boolean
 export function isNoWorse(was: readonly Wrongs[], is: readonly Wrongs[]): boolean {
   if (is.length < was.length) return false;
   return was.every((before) => {
-    const after = is.find((one) => one.world.id === before.world.id);
+    const after = is.find((wrongs) => wrongs.world.id === before.world.id);
     const old = keysOf(before);
     return after !== undefined && [...keysOf(after)].every((key) => old.has(key));
   });

@@ -90,7 +90,7 @@ export function stopFindings(thermostat: Thermostat): Finding[] {
 function unasked(stops: readonly StopStanding[]): Finding[] {
   const open = stops.filter((stop) => stop.answer === null);
   if (open.length === 0) return [];
-  const because = open.map((one) => ref.stop(one.question.id));
+  const because = open.map((stopStanding) => ref.stop(stopStanding.question.id));
   return [finding('warn', 'stop-not-asked', { open: open.length, of: stops.length }, because)];
 }
 

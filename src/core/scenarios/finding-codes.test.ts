@@ -61,7 +61,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   );
   // Every kind of sheet in some ordinary houses; the others with one.
   const models = WITH_ALL_SHEETS.has(name) ? PLANNED : PLANNED.slice(0, 1);
-  const devices = device ? [device] : CATALOGUE.filter((one) => models.includes(one.id));
+  const devices = device ? [device] : CATALOGUE.filter((candidate) => models.includes(candidate.id));
   return [
     ...identification.findings,
     ...unmatchedFindings(thermostat),

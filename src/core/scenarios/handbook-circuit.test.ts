@@ -125,7 +125,8 @@ describe('G turned into C', () => {
     const wiring = wired({ ...fourWires, g: ['C', 'C'] }, [linkInBox(device, 'wall')!, yToG]);
     expect(runs(wiring, 'cool1')).toEqual(['blower', 'compressor']);
     const cooling = solve(wiring, 'cool1');
-    for (const load of cooling.loads.filter((one) => one.energised)) expect(load.volts).toBeCloseTo(25.75, 1);
+    for (const load of cooling.loads.filter((loadResult) => loadResult.energised))
+      expect(load.volts).toBeCloseTo(25.75, 1);
     expect(runs(wiring, 'heat1')).toEqual(['blower', 'burner']);
     expect(runs(wiring, 'fan')).toEqual([]);
   });
@@ -196,7 +197,7 @@ describe('a conductor landed at the wall and loose at the equipment', () => {
     const plan = planFor({ ...house.job, thermostats: [thermostat] }, thermostat, { device });
     expect(plan.today.map((finding) => finding.code)).toContain('dead-today');
     // The machine has that screw, free: the end is landed there with the work, and the call works.
-    const option = plan.options.find((one) => one.method === 'existing-c');
+    const option = plan.options.find((plannedOption) => plannedOption.method === 'existing-c');
     expect(option?.findings.map((finding) => finding.code)).toEqual(
       expect.arrayContaining(['repair', 'made-to-work'])
     );

@@ -19,8 +19,8 @@ const SAMPLE = Array.from({ length: 360 }, (_, at) => at);
 describe('odd houses', () => {
   it('are never hurt, and nothing is left dead without a word, when a plan is carried out in the house as it is', () => {
     const checked = SAMPLE.map((number) => checkOddHouse(number, MODELS[number % MODELS.length]!));
-    expect(checked.flatMap((one) => one.violations)).toEqual([]);
-    expect(checked.reduce((sum, one) => sum + one.offered, 0)).toBeGreaterThan(SAMPLE.length);
+    expect(checked.flatMap((oddChecked) => oddChecked.violations)).toEqual([]);
+    expect(checked.reduce((sum, oddChecked) => sum + oddChecked.offered, 0)).toBeGreaterThan(SAMPLE.length);
   }, 120_000);
 
   it('come in every kind of oddity', () => {
@@ -65,7 +65,7 @@ const planned = ({ job, thermostat }: House) =>
 function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
   const rests = (because: readonly Ref[]) => because.some((ref) => gone.has(refId(ref)));
   return less.options.flatMap((option) => {
-    const was = full.options.find((one) => one.method === option.method);
+    const was = full.options.find((plannedOption) => plannedOption.method === option.method);
     if (!was || option.method === 'none') return [];
     if (VERDICTS.indexOf(option.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
     // What closed it and no longer does: each has to be gone because of the fact that is.

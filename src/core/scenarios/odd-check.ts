@@ -76,7 +76,9 @@ function wrongIn(house: TrueHouse, plan: Plan, option: PlannedOption): string[] 
 /** Whether the plan says that something is wrong with the house as it is, or asks for what it would have to know to say so. */
 function saysOfToday({ record, world }: TrueHouse, plan: Plan, option: PlannedOption): boolean {
   const unread = record.thermostat.conductors.some((conductor) => conductor.far.state === 'unseen');
-  const closed = plan.options.every((one) => one.verdict === 'no' || one.method === 'none');
+  const closed = plan.options.every(
+    (plannedOption) => plannedOption.verdict === 'no' || plannedOption.method === 'none'
+  );
   return (
     unread ||
     closed ||
@@ -228,7 +230,8 @@ function deadIn(truth: Wiring, after: Wiring, world: World, option: PlannedOptio
   return callsOf(world, truth).flatMap((call) => {
     const wanted = STARTS[world.family]?.[call as Request] ?? [];
     const now = simulate(after, world, call);
-    if (!now.ok || said.some((one) => one === call || one.startsWith(`${call}+`))) return [];
+    if (!now.ok || said.some((candidate) => candidate === call || candidate.startsWith(`${call}+`)))
+      return [];
     const on: readonly string[] = running(now.result.loads);
     const dead = wanted.filter((load) => !on.includes(load));
     const was = simulate(truth, world, call);
@@ -242,7 +245,7 @@ function deadIn(truth: Wiring, after: Wiring, world: World, option: PlannedOptio
 /** A thermostat that needs a supply and gets none where it was promised one. */
 function starvedIn(after: Wiring, world: World, option: PlannedOption): string[] {
   if (option.method === 'none' || option.method === 'no-c-needed') return [];
-  const device = after.devices.find((one) => one.kind === 'new-thermostat');
+  const device = after.devices.find((candidate) => candidate.kind === 'new-thermostat');
   if (device?.kind !== 'new-thermostat' || device.facts.supply !== 'common-required') return [];
   if (!terminalAt(after, wallThermostat(after).screws[0]?.id ?? '')) return [];
   const found = new Set<string>();

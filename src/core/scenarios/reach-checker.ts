@@ -61,7 +61,7 @@ function startsOf(family: Family, world: World, marks: readonly string[]): [mark
         ['Y2', air('compressor2')]
       ]
     : [];
-  const heatMark = ['W1', 'T2', 'TT'].find((one) => marks.includes(one)) ?? 'W1';
+  const heatMark = ['W1', 'T2', 'TT'].find((candidate) => marks.includes(candidate)) ?? 'W1';
   const water: [string, LoadId[]] = [heatMark, ['boiler', 'circulator']];
   switch (family) {
     case 'furnace':
@@ -82,7 +82,7 @@ function startsOf(family: Family, world: World, marks: readonly string[]): [mark
       return [[heatMark, ['boiler']]];
     case 'boiler-plus-ac':
       // One machine may have the terminals of both; of two, each has its own.
-      return ['Y1', 'G'].some((one) => marks.includes(one))
+      return ['Y1', 'G'].some((candidate) => marks.includes(candidate))
         ? [['G', ['blower']], ['Y1', ['compressor']], ...(marks.includes(heatMark) ? [water] : [])]
         : [water];
     case 'cooling-only':
@@ -139,15 +139,15 @@ function closeContacts(device: Device, wiring: Wiring, world: World, call: Call,
   if (!switches) return;
   const owned = lettersOn(device);
   const at = (mark: string) => screwWith(device, mark);
-  const rail = (order: readonly string[]) => order.find((one) => owned.includes(one));
+  const rail = (order: readonly string[]) => order.find((candidate) => owned.includes(candidate));
   if (device.kind === 'new-thermostat' && device.facts.rails === 'joined-inside') {
-    const [first, ...others] = owned.filter((one) => ['R', 'RH', 'RC'].includes(one));
+    const [first, ...others] = owned.filter((candidate) => ['R', 'RH', 'RC'].includes(candidate));
     for (const other of others) joints.join(at(first ?? other), at(other));
   }
   for (const letters of requestsOf(call).flatMap((request) => lettersOf(request, world))) {
     let mark = letters.find((letter) => owned.includes(letter));
     if (letters[0] === 'E' && mark !== undefined && !inUse(wiring, at(mark)))
-      mark = ['AUX', 'W2', 'W1'].find((one) => owned.includes(one));
+      mark = ['AUX', 'W2', 'W1'].find((candidate) => owned.includes(candidate));
     if (mark === undefined) continue;
     const heat = !['Y1', 'Y2', 'G', 'O', 'B', 'OB'].includes(mark);
     const from = rail(heat ? ['RH', 'R', 'RC', 'T1', 'T'] : ['RC', 'R', 'RH', 'T1', 'T']);
@@ -185,7 +185,9 @@ function loadsOn(wiring: Wiring, world: World, joints: Joints): LoadId[] {
     for (const [mark, loads] of startsOf(world.family, world, owned)) {
       if (!owned.includes(mark)) continue;
       const terminal = screwWith(board, mark);
-      const driven = alive.some((one) => joints.same(terminal, one.hot) && joints.same(common, one.common));
+      const driven = alive.some(
+        (candidate) => joints.same(terminal, candidate.hot) && joints.same(common, candidate.common)
+      );
       if (driven) for (const load of loads) on.add(load);
     }
   }

@@ -49,7 +49,7 @@ describe('a house whose terminals are screws', () => {
     for (const conductor of thermostat.conductors)
       for (const side of ['near', 'far'] as const) {
         const [on] = conductor[side].on;
-        const strand = wiring.strands.find((one) => one.id === conductor.id)!;
+        const strand = wiring.strands.find((candidate) => candidate.id === conductor.id)!;
         const terminal = landedTerminal(strand[side])!;
         const named = screwName(screwsAt(job, on!.at), on!.screw);
         expect(printedMark(wiring, terminal), `${conductor.id} ${side}`).toBe(named);
@@ -142,7 +142,7 @@ describe('a humidifier that is called with heat', () => {
 
   it('is a row of the proof, with what the two draw together', () => {
     const plan = planned(withHumidifier, 'de-moistly');
-    const option = plan.options.find((one) => one.method === plan.taken)!;
+    const option = plan.options.find((plannedOption) => plannedOption.method === plan.taken)!;
     const rows = option.proof!.worlds[0]!.rows;
     const va = (call: string) => rows.find((row) => row.call === call)!.vaAfter;
     expect(rows.map((row) => row.call)).toContain('heat1+fan+humidify');

@@ -80,7 +80,7 @@ function checkGraph(option: PlannedOption, after: Wiring, { read }: Situation, s
   if (JSON.stringify(led) !== JSON.stringify(sortedWiring(after)))
     say('the moves do not lead to the wiring after');
   for (const strand of after.strands) {
-    const was = option.before.strands.find((one) => one.id === strand.id);
+    const was = option.before.strands.find((candidate) => candidate.id === strand.id);
     const terminal = landedTerminal(strand.far);
     if (terminal === null || (was && landedTerminal(was.far) === terminal)) continue;
     const screws = read.get(deviceOf(after, terminal)?.id ?? '');

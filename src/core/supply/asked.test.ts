@@ -78,9 +78,9 @@ describe('an end that nobody has read', () => {
 
   it('is a condition where it is a call, or the only hot wire of the only machine', () => {
     expect(closed(two(['RD RH R', 'WH W unseen', 'BN RC R@2', 'YE Y Y@2', 'GN G G@2']))).toEqual([]);
-    const one = of(ac({ strands: ['RD R unseen', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'] }));
-    expect(facts(one.closed, 'end-not-read')).toEqual([]);
-    expect(facts(one.conditions, 'end-not-read')).toEqual([{ what: 'assumed', conductors: ['red'] }]);
+    const situation = of(ac({ strands: ['RD R unseen', 'WH W W', 'YE Y Y', 'GN G G', 'BU C C'] }));
+    expect(facts(situation.closed, 'end-not-read')).toEqual([]);
+    expect(facts(situation.conditions, 'end-not-read')).toEqual([{ what: 'assumed', conductors: ['red'] }]);
   });
 
   it('closes every way beside an adapter of the old thermostat, whatever wire it is, as does a terminal of it that nobody knows', () => {

@@ -48,7 +48,9 @@ export function unusedStages(wiring: Wiring, worlds: readonly WeightedWorld[]): 
   );
   return boards(wiring).flatMap((board) =>
     STAGES.flatMap(([mark, stage]): Finding[] => {
-      const screw = board.screws.find((one) => one.means.length === 1 && one.means[0] === mark);
+      const screw = board.screws.find(
+        (candidate) => candidate.means.length === 1 && candidate.means[0] === mark
+      );
       if (!screw || ends.has(screw.id) || (stage === 'cooling' && !likeliest.world.compressor)) return [];
       const hasCommon = joined.some((strand) => landedMark(wiring, strand.far) === 'C');
       const wires = joined.length + (hasCommon ? 1 : 2);

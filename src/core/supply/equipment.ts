@@ -27,11 +27,11 @@ export function feedingBoard(wiring: Wiring, device?: DeviceFacts): Board | unde
     const far = landedTerminal(strand.far);
     if (far === null || strand.near.state !== 'landed') return [];
     if (!['R', 'RH', 'RC', 'T1'].includes(landedMark(wiring, strand.far) ?? '')) return [];
-    const board = all.find((one) => one.id === deviceOf(wiring, far)?.id);
+    const board = all.find((candidate) => candidate.id === deviceOf(wiring, far)?.id);
     return board ? [{ board, rail: landedMark(wiring, strand.near) }] : [];
   });
   const rail = device && countSupplies(wiring) > 1 ? canonicalMark(device.electronicsFrom) : null;
-  return (feeding.find((one) => one.rail === rail) ?? feeding[0])?.board ?? all[0];
+  return (feeding.find((candidate) => candidate.rail === rail) ?? feeding[0])?.board ?? all[0];
 }
 
 export function boardWithCommon(wiring: Wiring, device?: DeviceFacts): Board | undefined {

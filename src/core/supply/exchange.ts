@@ -56,7 +56,7 @@ export function withExchange(offer: Offer, job: Job): Offer {
 }
 
 function transformerPart(machine: string, va: number): Part {
-  const size = TRANSFORMER_SIZES.find((one) => one.va >= va) ?? TRANSFORMER_SIZES.at(-1);
+  const size = TRANSFORMER_SIZES.find((candidate) => candidate.va >= va) ?? TRANSFORMER_SIZES.at(-1);
   return {
     id: `transformer-${machine}`,
     name: `Class 2 control transformer, 24 VAC, ${va} VA`,

@@ -40,8 +40,8 @@ export function withoutOldAdapter(wiring: Wiring): WithoutAdapter {
 }
 
 function takeOut(wiring: Wiring, adapter: Adapter): Wiring {
-  const board = boards(wiring).find((one) =>
-    wiring.links.some((link) => touches(wiring, link, adapter.id) && touches(wiring, link, one.id))
+  const board = boards(wiring).find((candidate) =>
+    wiring.links.some((link) => touches(wiring, link, adapter.id) && touches(wiring, link, candidate.id))
   );
   const combined = screwThat(adapter, 'K')?.id;
   const shared = wiring.strands.find(
@@ -61,7 +61,7 @@ function takeOut(wiring: Wiring, adapter: Adapter): Wiring {
 }
 
 function touches(wiring: Wiring, link: { readonly a: string; readonly b: string }, device: string): boolean {
-  return [link.a, link.b].some((one) => deviceOf(wiring, one)?.id === device);
+  return [link.a, link.b].some((candidate) => deviceOf(wiring, candidate)?.id === device);
 }
 
 /** The conductor that became the common when Y and G were put on one. */

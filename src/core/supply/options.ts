@@ -239,11 +239,12 @@ function functionLosses(findings: readonly Finding[]): Loss[] {
 }
 
 function verdictOf(method: Method, findings: readonly Finding[]): Verdict {
-  const licensed = findings.some((one) => one.code === 'call-licensed-person');
+  const licensed = findings.some((candidate) => candidate.code === 'call-licensed-person');
   if (method.standing === 'left' && licensed) return 'pro';
   if (hasStop(findings)) return 'no';
   if (licensed) return 'pro';
   // What is not known of a house is no reason against leaving it alone; what is moved for a repair is.
-  if (method.standing === 'left') return findings.some((one) => one.code === 'repair') ? 'care' : 'go';
+  if (method.standing === 'left')
+    return findings.some((candidate) => candidate.code === 'repair') ? 'care' : 'go';
   return hasWarning(findings) ? 'care' : 'go';
 }

@@ -51,7 +51,8 @@ describe('the order of the ways', () => {
   it('puts nobody’s wishes above harm or a lost function', () => {
     fc.assert(
       fc.property(facts, facts, minds, (a, b, minded) => {
-        const harm = (one: RankFacts) => (one.verdict === 'no' ? 2 : one.verdict === 'pro' ? 1 : 0);
+        const harm = (rankFacts: RankFacts) =>
+          rankFacts.verdict === 'no' ? 2 : rankFacts.verdict === 'pro' ? 1 : 0;
         if (harm(a) < harm(b)) expect(compareOptions(a, b, minded)).toBeLessThan(0);
         else if (
           harm(a) === harm(b) &&
@@ -68,7 +69,7 @@ describe('the order of the ways', () => {
     const order = (['given-up', 'added', 'exists', 'spare'] as const)
       .map((standing, at) => way({ standing, minutes: 10 * at }))
       .sort((a, b) => compareOptions(a, b));
-    expect(order.map((one) => one.standing)).toEqual(['exists', 'spare', 'added', 'given-up']);
+    expect(order.map((rankFacts) => rankFacts.standing)).toEqual(['exists', 'spare', 'added', 'given-up']);
   });
 
   it('takes less work before less money, unless somebody says otherwise', () => {

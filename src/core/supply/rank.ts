@@ -45,35 +45,35 @@ const standingOrder: Readonly<Record<Standing, number>> = {
 export const CRITERIA: readonly Criterion[] = [
   {
     id: 'harm',
-    measure: (one) => verdictTier[one.verdict],
+    measure: (rankFacts) => verdictTier[rankFacts.verdict],
     because: (_, worse) =>
       worse.verdict === 'no' ? 'the other is refused' : 'the other takes a licensed person'
   },
   {
     id: 'gives-up-the-aim',
-    measure: (one) => (one.standing === 'left' ? 1 : 0),
+    measure: (rankFacts) => (rankFacts.standing === 'left' ? 1 : 0),
     because: () => 'it gives the new thermostat what it needs'
   },
   {
     id: 'functions',
-    measure: (one) => one.functionsLost,
+    measure: (rankFacts) => rankFacts.functionsLost,
     because: (better) =>
       better.functionsLost === 0 ? 'every function works afterwards' : 'fewer functions are lost'
   },
   {
     id: 'unread',
-    measure: (one) => (one.unread ? 1 : 0),
+    measure: (rankFacts) => (rankFacts.unread ? 1 : 0),
     because: () => 'it rests on nothing that nobody has looked at'
   },
   {
     // Only where the user said that something counts more or less than usual.
     id: 'minds',
-    measure: (one, minds) => (isUsual(minds) ? 0 : burden(one, minds)),
+    measure: (rankFacts, minds) => (isUsual(minds) ? 0 : burden(rankFacts, minds)),
     because: () => 'of what you said counts more'
   },
   {
     id: 'permanence',
-    measure: (one) => standingOrder[one.standing],
+    measure: (rankFacts) => standingOrder[rankFacts.standing],
     because: (better) =>
       better.standing === 'added'
         ? 'something is added and nothing given up'
@@ -81,22 +81,22 @@ export const CRITERIA: readonly Criterion[] = [
   },
   {
     id: 'lasts',
-    measure: (one) => (one.lasts ? 0 : 1),
+    measure: (rankFacts) => (rankFacts.lasts ? 0 : 1),
     because: () => 'all of it is out of sight, on sound wires with no hidden joint'
   },
   {
     id: 'conditions',
-    measure: (one) => (one.verdict === 'care' ? 1 : 0),
+    measure: (rankFacts) => (rankFacts.verdict === 'care' ? 1 : 0),
     because: () => 'nothing has to be watched with it'
   },
   {
     id: 'work',
-    measure: (one) => one.minutes,
+    measure: (rankFacts) => rankFacts.minutes,
     because: (better, worse) => `it is less work (${better.minutes} against ${worse.minutes} minutes)`
   },
   {
     id: 'cost',
-    measure: (one) => one.cost,
+    measure: (rankFacts) => rankFacts.cost,
     because: (better, worse) => `it costs less (${better.cost} against ${worse.cost})`
   }
 ];
@@ -124,6 +124,8 @@ export function compareOptions(a: RankFacts, b: RankFacts, minds: Minds = USUAL_
 /** Why `better` stands above `worse`, in words; null where nothing decides between them or both are refused. */
 export function whyAbove(better: RankFacts, worse: RankFacts, minds: Minds = USUAL_MINDS): string | null {
   if (better.verdict === 'no') return null;
-  const criterion = CRITERIA.find((one) => one.measure(better, minds) !== one.measure(worse, minds));
+  const criterion = CRITERIA.find(
+    (candidate) => candidate.measure(better, minds) !== candidate.measure(worse, minds)
+  );
   return criterion ? `above “${worse.title}” because ${criterion.because(better, worse)}` : null;
 }

@@ -107,7 +107,7 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
     mended: repaired.wiring,
     repairs: repaired.repairs,
     repairFindings: repaired.findings,
-    today: todayFindings(wrongs).filter((one) => one.code !== 'dead-today' || !asked),
+    today: todayFindings(wrongs).filter((candidate) => candidate.code !== 'dead-today' || !asked),
     before: cleared.wiring,
     assumed,
     now,
@@ -142,7 +142,7 @@ function gate(
     ...thermostatFindings(job, thermostat),
     ...machines.flatMap(withoutModel),
     ...identification.findings
-  ].filter((one) => one.level === 'stop');
+  ].filter((candidate) => candidate.level === 'stop');
   if (identification.family === 'unknown' || worlds.length === 0)
     closed.push(finding('stop', 'system-unknown', { what: 'ask' }, because));
   if (thermostat.conductors.length === 0)

@@ -68,7 +68,7 @@ export function swapThermostat(
   return {
     wiring: {
       ...before,
-      devices: [...before.devices.filter((one) => one.id !== old.id), fresh],
+      devices: [...before.devices.filter((candidate) => candidate.id !== old.id), fresh],
       strands,
       links: clip && !twoSupplies ? [...links, clip] : links
     },

@@ -44,12 +44,12 @@ export function beforeBuying(
   study: HouseStudy = studyHouse(job.survey, thermostat.face, device?.price ?? null)
 ): BeforeBuying {
   const situation = { job, thermostat, identification, wiring, device, study };
-  const results = REASONS.map((one) => one.weigh(situation));
+  const results = REASONS.map((reason) => reason.weigh(situation));
   const stops = stopFindings(thermostat);
   const asks =
     stops.length > 0
       ? 'leave'
-      : (weightiest.find((one) => results.some((result) => result.asks === one)) ?? 'nothing');
+      : (weightiest.find((candidate) => results.some((result) => result.asks === candidate)) ?? 'nothing');
   const days = results.flatMap((result) => (result.asks === 'wait' && result.until ? [result.until] : []));
   return {
     verdict: verdictFor[asks],

@@ -31,7 +31,7 @@ export function cableAdvice(path: CablePath, conductorsNow: number): CableAdvice
   const wayM = path.stretches.reduce((sum, stretch) => sum + stretch.lengthM, 0);
   const lengthM = wayM === 0 ? 0 : Math.ceil(wayM * (1 + SLACK_SHARE) + 2 * END_M);
   const needed = Math.max(2, conductorsNow + path.more);
-  const conductors = SOLD.find((one) => one >= needed) ?? needed;
+  const conductors = SOLD.find((candidate) => candidate >= needed) ?? needed;
   const drops = [...GAUGES]
     .sort((a, b) => b - a)
     .map((gauge) => ({ gauge, volts: 2 * conductorOhms(gauge, lengthM) * DESIGN_AMPS }));

@@ -116,7 +116,7 @@ describe('the verdict before buying', () => {
   });
 
   it('has a reason file exercised for each one listed', () => {
-    expect(new Set(REASONS.map((one) => one.id)).size).toBe(REASONS.length);
+    expect(new Set(REASONS.map((reason) => reason.id)).size).toBe(REASONS.length);
     expect(REASONS).toHaveLength(10);
   });
 });

@@ -33,9 +33,9 @@ export function asksOf(call: Call): readonly Ask[] {
   return sorted;
 }
 
-function byControlAndRequest(one: Ask, other: Ask): number {
-  if (one.control !== other.control) return (one.control ?? '') < (other.control ?? '') ? -1 : 1;
-  return REQUESTS.indexOf(one.request) - REQUESTS.indexOf(other.request);
+function byControlAndRequest(ask: Ask, other: Ask): number {
+  if (ask.control !== other.control) return (ask.control ?? '') < (other.control ?? '') ? -1 : 1;
+  return REQUESTS.indexOf(ask.request) - REQUESTS.indexOf(other.request);
 }
 
 /** The call that asks for these; asking twice is asking once. */
@@ -49,7 +49,7 @@ export function callOf(asks: readonly Ask[]): Call {
 
 /** What is asked for, whoever asks. */
 export function requestsOf(call: Call): readonly Request[] {
-  return [...new Set(asksOf(call).map((one) => one.request))];
+  return [...new Set(asksOf(call).map((ask) => ask.request))];
 }
 
 /** The call that a text names, with its requests in order, or null. Controls are ids of thermostats and the like. */

@@ -217,7 +217,9 @@ export const HOT_MARKS = ['R', 'RH', 'RC', 'T1', 'T'] as const;
 /** Whether a sheet's list of marks has a terminal that does what the mark says. */
 export function marksMean(marks: readonly string[], mark: string): boolean {
   const wanted = canonicalMark(mark);
-  return marks.some((one) => usualMeanings(one).includes(wanted) || canonicalMark(one) === wanted);
+  return marks.some(
+    (candidate) => usualMeanings(candidate).includes(wanted) || canonicalMark(candidate) === wanted
+  );
 }
 
 /** One of the things that an ambiguous mark may stand for, and what decides for it. */

@@ -45,7 +45,7 @@ describe('marks', () => {
     for (const readings of Object.values(MARK_READINGS))
       for (const reading of readings) expect(reading.decidedBy.length).toBeGreaterThan(10);
     // X may be the common or emergency heat: nothing may be landed on it before its other end is read.
-    expect(MARK_READINGS['X']?.map((one) => one.id)).toEqual(['common', 'emergency']);
+    expect(MARK_READINGS['X']?.map((markReading) => markReading.id)).toEqual(['common', 'emergency']);
   });
 });
 
@@ -79,16 +79,16 @@ describe('transformers and coils', () => {
     // The largest dip in a house is its contactor pulling in.
     const pulls = Object.entries(COILS).map(([name, one]) => [name, one.va * one.inrush] as const);
     expect(pulls.sort((a, b) => b[1] - a[1])[0]?.[0]).toBe('contactor');
-    expect(Object.values(COILS).every((one) => one.powerFactor > 0 && one.powerFactor <= 1)).toBe(true);
+    expect(Object.values(COILS).every((coil) => coil.powerFactor > 0 && coil.powerFactor <= 1)).toBe(true);
   });
 });
 
 describe('colours', () => {
   it('each have a code, a name and an ink of their own', () => {
     const all = COLOUR_CODES.map((code) => COLOURS[code]);
-    expect(all.map((one) => one.code)).toEqual([...COLOUR_CODES]);
+    expect(all.map((colourFacts) => colourFacts.code)).toEqual([...COLOUR_CODES]);
     for (const key of ['name', 'hex'] as const)
-      expect(new Set(all.map((one) => one[key])).size).toBe(all.length);
+      expect(new Set(all.map((colourFacts) => colourFacts[key])).size).toBe(all.length);
   });
 
   it('are said with their stripe, and never guessed', () => {

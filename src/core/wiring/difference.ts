@@ -73,7 +73,7 @@ export function difference(before: Wiring, after: Wiring): Change[] {
       strands: strandsIn(after, cable).map(lifted)
     })),
     ...kept.flatMap((strand) => {
-      const now = after.strands.find((one) => one.id === strand.id);
+      const now = after.strands.find((candidate) => candidate.id === strand.id);
       return now ? endChanges(strand, now) : [];
     }),
     ...come.flatMap((cable) =>
@@ -108,7 +108,7 @@ function placeFor(wiring: Wiring, device: SmallDevice): Place {
 }
 
 function missing<T extends { readonly id: string }>(from: readonly T[], other: readonly T[]): T[] {
-  return from.filter((one) => !other.some((two) => two.id === one.id));
+  return from.filter((candidate) => !other.some((two) => two.id === candidate.id));
 }
 
 function strandsIn(wiring: Wiring, cable: Cable): Strand[] {
@@ -206,13 +206,14 @@ function withTransformer(device: Device, change: Extract<Change, { kind: 'transf
 }
 
 function withOne<T extends { readonly id: string }>(list: readonly T[], come: T): readonly T[] {
-  if (list.some((one) => one.id === come.id)) throw new Error(`${come.id} is there already`);
+  if (list.some((candidate) => candidate.id === come.id)) throw new Error(`${come.id} is there already`);
   return [...list, come];
 }
 
 function without<T extends { readonly id: string }>(list: readonly T[], gone: T): readonly T[] {
-  if (!list.some((one) => one.id === gone.id)) throw new Error(`${gone.id} is not there to be taken away`);
-  return list.filter((one) => one.id !== gone.id);
+  if (!list.some((candidate) => candidate.id === gone.id))
+    throw new Error(`${gone.id} is not there to be taken away`);
+  return list.filter((candidate) => candidate.id !== gone.id);
 }
 
 const opposite = {

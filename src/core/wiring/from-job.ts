@@ -140,7 +140,7 @@ const USUAL_PLUG_VA = 20;
 
 /** Nobody writes down the short pieces of such a module: each of its marks that the board has too is taken to be joined to that. */
 function piecesOf(wiring: Wiring, adapter: Adapter): WireLink[] {
-  const board = boards(wiring).find((one) => one.at === adapter.at);
+  const board = boards(wiring).find((candidate) => candidate.at === adapter.at);
   if (!board) return [];
   const linked = new Set(wiring.links.flatMap((link) => [link.a, link.b]));
   return adapter.screws.flatMap((screw): WireLink[] => {
@@ -172,10 +172,10 @@ function boardOf(job: Job, thermostat: Thermostat, machine: Equipment): Board {
     machine: machine.kind,
     accessories: machine.accessories,
     tracedCommon: trace.state === 'agreed' ? trace.spot : null,
-    others: machine.others.map((one) => ({
-      terminal: terminalOfScrew(machine.id, one.screw),
-      what: one.what,
-      kind: one.kind
+    others: machine.others.map((other) => ({
+      terminal: terminalOfScrew(machine.id, other.screw),
+      what: other.what,
+      kind: other.kind
     }))
   };
 }
@@ -200,7 +200,7 @@ function strandsOf(thermostat: Thermostat): Strand[] {
   const taken = new Set<string>();
   const names = namesApart(thermostat);
   return thermostat.conductors.map((conductor) => {
-    const cable = thermostat.cables.find((one) => one.id === conductor.cable);
+    const cable = thermostat.cables.find((candidate) => candidate.id === conductor.cable);
     return {
       id: ownId(conductor.id, taken),
       cable: conductor.cable,
@@ -286,9 +286,9 @@ export function assumeUnseenEnds(wiring: Wiring): Assumed {
     const wanted = mark === 'RH' || mark === 'RC' ? 'R' : mark;
     const goesTo = wiring.cables.find((cable) => cable.id === strand.cable)?.far ?? null;
     const all = boards({ ...wiring, devices });
-    const there = all.filter((one) => one.at === goesTo);
+    const there = all.filter((candidate) => candidate.at === goesTo);
     const among = there.length > 0 ? there : all;
-    const board = among.find((one) => hasMark(one, wanted)) ?? among[0];
+    const board = among.find((candidate) => hasMark(candidate, wanted)) ?? among[0];
     if (!board) return strand;
     assumed.push(strand.id);
     const known = screwThat(board, wanted);

@@ -198,7 +198,7 @@ export function printedMark(wiring: Wiring, terminal: TerminalId): string {
   const { device, screw } = found;
   if (device.kind === 'board' && device.tracedCommon !== null && screw.mark === '' && screw.means[0] === 'C')
     return `the common that was traced (${device.tracedCommon})`;
-  const same = device.screws.filter((one) => one.mark === screw.mark);
+  const same = device.screws.filter((candidate) => candidate.mark === screw.mark);
   const number = same.indexOf(screw) + 1;
   if (screw.mark === '') return `#${number}`;
   return number === 1 ? screw.mark : `${screw.mark}#${number}`;

@@ -18,7 +18,9 @@ const joined = (count: number): Wiring => {
   return jointWiring(wantedWiring(job, first!), neighboursOf(job, first!));
 };
 const ends = (wiring: Wiring, mark: string) =>
-  wiring.strands.flatMap((strand) => landedTerminal(strand.far) ?? []).filter((one) => one.endsWith(mark));
+  wiring.strands
+    .flatMap((strand) => landedTerminal(strand.far) ?? [])
+    .filter((candidate) => candidate.endsWith(mark));
 
 describe('several thermostats as one graph', () => {
   it('has each machine once, and every part under a name of its own', () => {
@@ -52,8 +54,8 @@ describe('several thermostats as one graph', () => {
   });
 
   it('leaves out a neighbour that shares no machine', () => {
-    const one = furnaceFourWires();
-    const wiring = wiringOf(one.job, one.thermostat);
+    const house = furnaceFourWires();
+    const wiring = wiringOf(house.job, house.thermostat);
     const elsewhere = wiringOf(heatOnly().job, heatOnly().thermostat);
     const moved: Wiring = {
       ...elsewhere,
@@ -68,7 +70,7 @@ describe('several thermostats as one graph', () => {
   it('can only lower the voltage at a thermostat, never raise it', () => {
     const world = worldOf('boiler');
     const own = wantedWiring(zones(1), zones(1).thermostats[0]!);
-    const device = own.devices.find((one) => one.kind === 'new-thermostat')?.id;
+    const device = own.devices.find((candidate) => candidate.kind === 'new-thermostat')?.id;
     const volts = (wiring: Wiring) => {
       const made = simulate(wiring, world, 'heat1');
       return made.ok ? (made.result.feeds.find((feed) => feed.device === device)?.volts ?? 0) : 0;
@@ -97,7 +99,7 @@ describe('neighbours of a plan', () => {
     const row = (neighbours?: []) =>
       planFor(job, first!, { device, ...(neighbours ? { neighbours } : {}) })
         .options.find((option) => option.method === 'spare-conductor')
-        ?.proof?.worlds[0]?.rows.find((one) => one.call === 'heat1');
+        ?.proof?.worlds[0]?.rows.find((proofRow) => proofRow.call === 'heat1');
     const [alone, together] = [row([]), row()];
     expect(together?.after).toEqual(alone?.after);
     expect(together?.lost).toEqual([]);

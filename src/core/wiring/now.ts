@@ -26,7 +26,8 @@ export function nowOf(found: Wiring, log: readonly LogEntry[]): Now {
       continue;
     }
     if (entry.change !== null) wiring = applyChange(wiring, entry.change);
-    done = entry.undoes === null ? [...done, entry] : done.filter((one) => one.id !== entry.undoes);
+    done =
+      entry.undoes === null ? [...done, entry] : done.filter((candidate) => candidate.id !== entry.undoes);
   }
   return { wiring, done, misfits };
 }
@@ -88,7 +89,8 @@ function needsOne(
   if (change === null) return false;
   const own = touched(found, log, change);
   return before.some(
-    (one) => one.change !== null && touched(found, log, one.change).some((it) => own.includes(it))
+    (candidate) =>
+      candidate.change !== null && touched(found, log, candidate.change).some((it) => own.includes(it))
   );
 }
 

@@ -111,7 +111,9 @@ export class Bench {
   }
 
   toggle(id: string): void {
-    this.wrong = this.wrong.includes(id) ? this.wrong.filter((one) => one !== id) : [...this.wrong, id];
+    this.wrong = this.wrong.includes(id)
+      ? this.wrong.filter((candidate) => candidate !== id)
+      : [...this.wrong, id];
   }
 
   /** The next free probe goes on the terminal; with both on, the first moves. */

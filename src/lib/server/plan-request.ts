@@ -96,7 +96,7 @@ export function planOf({ job, thermostat, device, method, variant }: PlanRequest
   const plan = planFor(job, thermostat, { device, method, variant });
   const taken = plan.options.find((option) => option.method === plan.taken);
   if (variant === null || taken?.variant?.id === variant) return plan;
-  const known = taken?.variants.map((one) => one.id).join(', ');
+  const known = taken?.variants.map((plannedVariant) => plannedVariant.id).join(', ');
   return refuse(422, 'The variant is not known.', [
     {
       path: 'variant',

@@ -33,7 +33,7 @@ describe('heavy work on the server', () => {
     expect(refused.status).toBe(503);
     expect(refused.headers.get('retry-after')).toBe('5');
     release();
-    expect((await Promise.all(inside)).every((one) => one.status === 200)).toBe(true);
+    expect((await Promise.all(inside)).every((response) => response.status === 200)).toBe(true);
     expect((await inTurn(() => new Response(''))).status).toBe(200);
   });
 

@@ -49,7 +49,7 @@ describe('the strand sheet', () => {
     );
     expect(plan.taken).toBe('spare-conductor');
     // The new plate has RH and RC where the old one had R.
-    expect(moved.map((one) => [one.name, one.wall.mark, one.equipment.moved])).toEqual([
+    expect(moved.map((rowView) => [rowView.name, rowView.wall.mark, rowView.equipment.moved])).toEqual([
       ['red', 'RC', false],
       ['blue', 'C', true]
     ]);
@@ -61,7 +61,7 @@ describe('the strand sheet', () => {
     const plan = planFor(job, thermostat, { method: 'new-cable' });
     const fresh = rows(plan.wiringAfter!, plan.wiringBefore).filter((row) => row.fresh);
     expect(fresh.length).toBeGreaterThan(4);
-    expect(fresh.every((one) => !one.wall.moved)).toBe(true);
+    expect(fresh.every((rowView) => !rowView.wall.moved)).toBe(true);
   });
 });
 

@@ -111,7 +111,7 @@ interface Drawn {
 }
 
 function rowOf(strand: Strand, { wiring, against, several }: Drawn): RowView {
-  const other = against?.strands.find((one) => one.id === strand.id);
+  const other = against?.strands.find((candidate) => candidate.id === strand.id);
   const end = (side: StrandEnd): EndView => {
     const landing = strand[side];
     const terminal = landedTerminal(landing);
@@ -174,8 +174,9 @@ function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[
       moved:
         against !== null &&
         !against.links.some(
-          (one) =>
-            sameMark([against, one.a], [wiring, link.a]) && sameMark([against, one.b], [wiring, link.b])
+          (candidate) =>
+            sameMark([against, candidate.a], [wiring, link.a]) &&
+            sameMark([against, candidate.b], [wiring, link.b])
         )
     };
   });
@@ -192,8 +193,8 @@ function sameMark(a: readonly [Wiring, TerminalId], b: readonly [Wiring, Termina
 }
 
 function rowOn(wiring: Wiring, terminal: TerminalId, order: readonly string[]): number[] {
-  const strand = wiring.strands.find((one) =>
-    STRAND_ENDS.some((end) => landedTerminal(one[end]) === terminal)
+  const strand = wiring.strands.find((candidate) =>
+    STRAND_ENDS.some((end) => landedTerminal(candidate[end]) === terminal)
   );
   const row = strand ? order.indexOf(strand.id) : -1;
   return row === -1 ? [] : [row];

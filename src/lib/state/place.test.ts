@@ -22,7 +22,8 @@ function placeIn(thermostat: string, job: Job = SCHOOLHOUSE): Place {
   );
 }
 
-const station = (place: Place, id: Station['id']) => stationsOf(place).find((one) => one.id === id)!;
+const station = (place: Place, id: Station['id']) =>
+  stationsOf(place).find((candidate) => candidate.id === id)!;
 
 describe('a place', () => {
   it('follows the record: an end not seen counts, and is asked for at its station', () => {
@@ -87,7 +88,7 @@ describe('the bench', () => {
 
   it('puts a fault in and takes it out again, and what is wrong shows', () => {
     const bench = benchOf(placeIn('th-classroom'));
-    const fault = bench.faults.find((one) => one.id.includes('co-classroom-3'))!;
+    const fault = bench.faults.find((candidate) => candidate.id.includes('co-classroom-3'))!;
     const compressor = () =>
       bench.now.ok && bench.now.powered.result.loads.find((load) => load.id === 'compressor')?.energised;
     expect(compressor()).toBe(true);
@@ -146,6 +147,6 @@ describe('the bench', () => {
     expect(bench.cases).toHaveLength(1);
     place.session.edit(chooseMethod(place.job, CLASSROOM, 'plug-in-transformer', 'cord-on-face'));
     expect(bench.cases).toHaveLength(4);
-    expect(new Set(bench.cases.map((one) => bench.caseText(one))).size).toBe(4);
+    expect(new Set(bench.cases.map((supplyCase) => bench.caseText(supplyCase))).size).toBe(4);
   });
 });

@@ -21,7 +21,9 @@ describe('the plan of a whole job in words', () => {
     const heads = groups.map((group) => group.head);
     for (const name of names.values()) expect(heads).toContain(`At the wall: ${name}`);
     const panel = groups.filter((group) => group.head.startsWith('At the Zone panel'));
-    const served = new Set(panel.flatMap((one) => one.moves.flatMap((move) => move.thermostats)));
+    const served = new Set(
+      panel.flatMap((jointGroup) => jointGroup.moves.flatMap((move) => move.thermostats))
+    );
     expect(served.size).toBe(names.size);
     expect(groups.flatMap((group) => group.moves).map((move) => move.id)).toEqual(
       together.moves.map((move) => move.id)
@@ -33,19 +35,21 @@ describe('the plan of a whole job in words', () => {
 
   it('names the owner of a conductor at the shared machine, and nobody where the head does or all are meant', () => {
     const atMachine = together.moves.filter((move) => move.end === 'equipment');
-    const owned = atMachine.filter((one) => ownerOf(one, names) !== '');
+    const owned = atMachine.filter((jointMove) => ownerOf(jointMove, names) !== '');
     expect(owned.length).toBeGreaterThan(4);
     for (const move of owned) expect(ownerOf(move, names)).toBe(names.get(move.thermostats[0]!));
     const shared = together.moves.filter((move) => move.thermostats.length > 1 || move.end === 'wall');
-    expect(shared.every((one) => ownerOf(one, names) === '')).toBe(true);
+    expect(shared.every((jointMove) => ownerOf(jointMove, names) === '')).toBe(true);
   });
 
   it('has a picture before and after for every move, and the second of one is the first of the next', () => {
     const pictures = jointPictures(together);
     for (const { thermostat } of together.places) {
       const own = together.moves.filter((move) => move.thermostats.includes(thermostat.id));
-      const solo = own.filter((one) => one.thermostats.length === 1);
-      expect(solo.every((one) => pictures.get(one.id)?.every((wiring) => wiring !== undefined))).toBe(true);
+      const solo = own.filter((jointMove) => jointMove.thermostats.length === 1);
+      expect(
+        solo.every((jointMove) => pictures.get(jointMove.id)?.every((wiring) => wiring !== undefined))
+      ).toBe(true);
     }
     expect([...pictures.keys()].sort()).toEqual(together.moves.map((move) => move.id).sort());
   });

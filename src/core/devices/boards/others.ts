@@ -13,7 +13,7 @@ const LAMP_VA = 3;
 export function othersOn(board: Board): Element[] {
   return board.others.flatMap(({ terminal, kind }, at): Element[] => {
     const id = `${board.id}:other-${at + 1}`;
-    const screw = board.screws.find((one) => one.id === terminal);
+    const screw = board.screws.find((candidate) => candidate.id === terminal);
     if (!screw || screw.means[0] === 'C') return [];
     const { mark } = screw;
     if (kind === 'relay')

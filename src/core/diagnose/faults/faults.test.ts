@@ -30,7 +30,7 @@ const plugged = planned(heatOnly(), 'plug-in-transformer');
 const all = (wiring: Wiring, world: World) => faultsOf(wiring, netlistOf(wiring, world)!);
 
 function fault(wiring: Wiring, id: string, world = furnace): Fault {
-  const found = all(wiring, world).find((one) => one.id === id);
+  const found = all(wiring, world).find((candidate) => candidate.id === id);
   if (!found)
     throw new Error(
       `${id} is none of ${all(wiring, world)
@@ -52,7 +52,9 @@ function seen(wiring: Wiring, call: Call, world = furnace) {
 }
 
 const strand = (wiring: Wiring, mark: string) =>
-  wiring.strands.find((one) => one.far.state === 'landed' && one.far.terminal.endsWith(`.${mark}`))!.id;
+  wiring.strands.find(
+    (candidate) => candidate.far.state === 'landed' && candidate.far.terminal.endsWith(`.${mark}`)
+  )!.id;
 
 describe('a single fault in a furnace with an air conditioner', () => {
   const of = (mark: string) => strand(whole, mark);
@@ -104,8 +106,10 @@ describe('a single fault in a furnace with an air conditioner', () => {
   it('that puts W and Y at each other’s place at one end cools when heat is called', () => {
     const ids = [of('W1'), of('Y1')];
     const swapped = all(whole, furnace).find(
-      (one) =>
-        one.kind === 'conductors-swapped' && ids.every((id) => one.id.includes(id)) && one.hits.end === 'near'
+      (candidate) =>
+        candidate.kind === 'conductors-swapped' &&
+        ids.every((id) => candidate.id.includes(id)) &&
+        candidate.hits.end === 'near'
     );
     expect(seen(swapped!.apply(whole), 'heat1').runs).toEqual(['compressor']);
     expect(seen(swapped!.apply(whole), 'cool1').runs).toEqual(['blower', 'burner']);
@@ -114,7 +118,7 @@ describe('a single fault in a furnace with an air conditioner', () => {
 
 describe('links', () => {
   it('between Y and G that are forgotten let the compressor run without air', () => {
-    const link = linked.links.find((one) => one.at !== 'th-1')!;
+    const link = linked.links.find((candidate) => candidate.at !== 'th-1')!;
     const made = fault(linked, `link-missing:${link.id}`);
     expect(made.says).toContain('between Y and G at the equipment is missing');
     expect(seen(linked, 'cool1').runs).toEqual(['blower', 'compressor']);
@@ -130,7 +134,7 @@ describe('links', () => {
     };
     expect([tied(plugged), tied(made)]).toEqual([0, 1]);
     // With one supply and the link in, there is nothing to be left in.
-    expect(all(whole, furnace).some((one) => one.kind === 'link-left-in')).toBe(false);
+    expect(all(whole, furnace).some((candidate) => candidate.kind === 'link-left-in')).toBe(false);
   });
 });
 
@@ -153,17 +157,20 @@ describe('all faults of a wiring', () => {
     const faults = all(whole, furnace);
     for (const one of faults) expect(one.apply(whole)).not.toBe(whole);
     expect(whole).toEqual(before);
-    const [first, second] = faults.filter((one) => one.kind === 'conductor-loose');
+    const [first, second] = faults.filter((candidate) => candidate.kind === 'conductor-loose');
     const both = second!.apply(first!.apply(whole));
     expect(
-      both.strands.filter((one) => one.near.state === 'loose' || one.far.state === 'loose').length
+      both.strands.filter((candidate) => candidate.near.state === 'loose' || candidate.far.state === 'loose')
+        .length
     ).toBeGreaterThan(0);
   });
 
   it('do not hit a conductor that leads nowhere', () => {
     const spare = furnaceWithCommon();
     const loose = planned(spare, 'new-cable');
-    const idle = loose.strands.filter((one) => one.near.state !== 'landed' || one.far.state !== 'landed');
+    const idle = loose.strands.filter(
+      (candidate) => candidate.near.state !== 'landed' || candidate.far.state !== 'landed'
+    );
     const hit = all(loose, furnace).map((one) => one.id);
     for (const one of idle)
       expect(

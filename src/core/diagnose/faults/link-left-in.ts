@@ -10,7 +10,9 @@ export const linkLeftIn: FaultRule = {
       .flatMap((device) => {
         const [a, b] = [screwThat(device, 'RH')?.id, screwThat(device, 'RC')?.id];
         if (a === undefined || b === undefined) return [];
-        const there = wiring.links.some((one) => [one.a, one.b].includes(a) && [one.a, one.b].includes(b));
+        const there = wiring.links.some(
+          (candidate) => [candidate.a, candidate.b].includes(a) && [candidate.a, candidate.b].includes(b)
+        );
         if (there) return [];
         const link: WireLink = { id: `left-in-${device.id}`, at: device.at, a, b, kind: 'clip' };
         return [

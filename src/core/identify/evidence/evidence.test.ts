@@ -150,9 +150,9 @@ describe('beliefs', () => {
   const anyWeighed = fc.uniqueArray(fc.nat({ max: EVIDENCE.length - 1 }), { maxLength: 8 }).chain((picks) =>
     fc.tuple(
       ...picks.map((pick) =>
-        fc.constantFrom(...EVIDENCE[pick]!.values).map((one) => ({
+        fc.constantFrom(...EVIDENCE[pick]!.values).map((evidenceValue) => ({
           evidence: EVIDENCE[pick]!,
-          reading: { value: one.value, because: [] }
+          reading: { value: evidenceValue.value, because: [] }
         }))
       )
     )
@@ -172,7 +172,7 @@ describe('beliefs', () => {
   it('do not depend on the order, as long as nothing excludes everything', () => {
     fc.assert(
       fc.property(anyWeighed, (weighed) => {
-        const soft = weighed.filter((one) => one.evidence.id !== 'measured-volts');
+        const soft = weighed.filter((candidate) => candidate.evidence.id !== 'measured-volts');
         const [there, back] = [beliefsFrom(soft), beliefsFrom([...soft].reverse())];
         for (const family of Object.keys(PRIOR) as Family[])
           expect(there[family]).toBeCloseTo(back[family], 9);

@@ -35,7 +35,7 @@ export const blowerInHeat: TraitRule = {
         likelihood: seen === 'board' ? [0.99, 0.01] : [0.01, 0.99],
         because: [ref.observation('blower-diagram')]
       });
-    for (const machine of job.equipment.filter((one) => thermostat.equipment.includes(one.id))) {
+    for (const machine of job.equipment.filter((candidate) => thermostat.equipment.includes(candidate.id))) {
       if (machine.fuel === 'gas' || machine.fuel === 'oil' || machine.fuel === 'propane')
         found.push({
           sentence: `${machine.name} burns ${machine.fuel}: its board runs the blower once it is warm.`,

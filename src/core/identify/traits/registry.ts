@@ -72,5 +72,5 @@ function traitOf(rule: TraitRule, prior: readonly number[], situation: Situation
 /** What is believed of one value of a trait, 0 where the trait is not among those handed in. */
 export function traitShare(traits: readonly Trait[], id: TraitId, value: string): number {
   const values = traits.find((trait) => trait.id === id)?.values;
-  return values?.find((one) => one.value === value)?.probability ?? 0;
+  return values?.find((traitValue) => traitValue.value === value)?.probability ?? 0;
 }

@@ -36,7 +36,9 @@ export const reversingValve: TraitRule = {
           because: [ref.machine(board.id)]
         });
     }
-    for (const strand of wiring.strands.filter((one) => landedOnOneOf(wiring, one, 'far', ['O', 'B']))) {
+    for (const strand of wiring.strands.filter((candidate) =>
+      landedOnOneOf(wiring, candidate, 'far', ['O', 'B'])
+    )) {
       const mark = landedMark(wiring, strand.far);
       found.push({
         sentence: `The ${strand.name} conductor is on ${mark} at the machine.`,

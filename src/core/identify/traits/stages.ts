@@ -29,7 +29,7 @@ function clues(
       likelihood: [0.88, 0.03],
       because: read.map((board) => ref.machine(board.id))
     });
-  for (const machine of job.equipment.filter((one) => thermostat.equipment.includes(one.id))) {
+  for (const machine of job.equipment.filter((candidate) => thermostat.equipment.includes(candidate.id))) {
     const stages = machine[field];
     if (stages === null || stages === 0) continue;
     found.push({

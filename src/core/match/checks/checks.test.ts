@@ -83,7 +83,7 @@ describe('terminals', () => {
     ['the compressor', 'Y', 'stop'],
     ['heat', 'W', 'stop']
   ])('%s has no place where the device has no %s: %s', (spoken, mark, level) => {
-    const marks = device().marks.filter((one) => one !== mark);
+    const marks = device().marks.filter((candidate) => candidate !== mark);
     const [one] = found(furnaceWithCommon(), 'missing-terminal', { marks });
     expect(one).toMatchObject({ level, params: { what: 'role', role: spoken } });
   });

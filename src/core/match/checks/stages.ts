@@ -11,7 +11,7 @@ export const stages: MatchCheck = {
     const [world] = worlds;
     if (!world || isHeatPump(world.family) || world.family === 'boiler') return [];
     const found: Finding[] = [];
-    const board = boards(wiring).find((one) => hasMark(one, 'W2') || hasMark(one, 'Y2'));
+    const board = boards(wiring).find((candidate) => hasMark(candidate, 'W2') || hasMark(candidate, 'Y2'));
     if (!board) return [];
     const because = [ref.machine(board.id), ref.device(device.id)];
     if (hasMark(board, 'W2') && device.heatStages < 2) {

@@ -70,7 +70,7 @@ function oneEnded({ recorded }: SupplySituation) {
 }
 
 function notRead(recorded: SupplySituation['recorded'], id: string) {
-  const strand = recorded.strands.find((one) => one.id === id);
+  const strand = recorded.strands.find((candidate) => candidate.id === id);
   return strand?.far.state === 'unseen'
     ? [finding('stop', 'end-not-read', { what: 'on-c', conductor: strand.name }, [ref.conductor(strand.id)])]
     : [];

@@ -23,7 +23,7 @@ function planOf({ job, thermostat }: House, model = 'de-fellgate'): Plan {
 }
 
 function optionOf(where: House, method: MethodId, model?: string): PlannedOption {
-  const option = planOf(where, model).options.find((one) => one.method === method);
+  const option = planOf(where, model).options.find((plannedOption) => plannedOption.method === method);
   if (!option) throw new Error(`${method} is not among the options`);
   return option;
 }
@@ -355,7 +355,9 @@ describe('receiver-at-equipment', () => {
     expect(losesCalls(option)).toEqual([]);
     expect(option.after?.strands.every((strand) => strand.near.state === 'coiled')).toBe(true);
     expect(
-      planOf(furnaceFourWires(), 'de-farspeak').options.find((one) => one.method === 'new-cable')?.verdict
+      planOf(furnaceFourWires(), 'de-farspeak').options.find(
+        (plannedOption) => plannedOption.method === 'new-cable'
+      )?.verdict
     ).toBe('no');
   });
 

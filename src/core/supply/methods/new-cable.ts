@@ -117,7 +117,7 @@ function withCable(
   const colours = usualColours(Math.min(conductors, 8));
   const free = [...colours];
   const take = (wanted: string | undefined) => {
-    const index = free.findIndex((one) => one === wanted);
+    const index = free.findIndex((candidate) => candidate === wanted);
     return free.splice(index === -1 ? free.length - 1 : index, 1)[0] ?? null;
   };
   const hasCustom = ends.map((end) => CUSTOM[markAt(wiring, end.wall) ?? '']);

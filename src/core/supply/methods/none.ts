@@ -35,9 +35,10 @@ function leaving({
 }: SupplySituation): Finding[] {
   const because = [ref.thermostat(thermostat.id)];
   const licensed =
-    stopFindings(thermostat).length > 0 || identification.findings.some((one) => one.level === 'stop');
+    stopFindings(thermostat).length > 0 ||
+    identification.findings.some((candidate) => candidate.level === 'stop');
   if (licensed) return [finding('warn', 'call-licensed-person', { what: 'leave' }, because)];
-  const harms = today.filter((one) => one.level === 'stop');
+  const harms = today.filter((candidate) => candidate.level === 'stop');
   if (harms.length === 0) return [finding('note', 'keep-the-old', {}, because)];
   const about = harms.flatMap((harm) => harm.because);
   // What rests on an end that nobody has read, or on one of several systems, may be no harm at all.

@@ -35,7 +35,7 @@ function keptSupply(situation: SupplySituation): Offer | null {
       ...wiring,
       cables: [...wiring.cables.filter((cable) => !cables.includes(cable)), ...cables],
       strands: [
-        ...wiring.strands.filter((strand) => !cord.some((one) => one.id === strand.id)),
+        ...wiring.strands.filter((strand) => !cord.some((candidate) => candidate.id === strand.id)),
         ...cord.map(onto)
       ]
     },

@@ -66,7 +66,7 @@ export const receiverAtEquipment: Method = {
     return {
       after: {
         ...before,
-        devices: [...before.devices.filter((one) => one.id !== old.id), receiver],
+        devices: [...before.devices.filter((candidate) => candidate.id !== old.id), receiver],
         strands: before.strands.map((strand) => ({
           ...strand,
           near: { state: 'coiled' },

@@ -34,7 +34,7 @@ describe('the registry', () => {
     for (const make of Object.values(HOUSES)) {
       for (const model of ['de-fellgate', 'de-onebar', 'de-weftline']) {
         for (const option of optionsOf(make(), model).filter(
-          (one) => one.verdict === 'go' || one.verdict === 'care'
+          (plannedOption) => plannedOption.verdict === 'go' || plannedOption.verdict === 'care'
         )) {
           expect(
             option.findings.map((finding) => finding.code).filter((code) => harmful.includes(code))

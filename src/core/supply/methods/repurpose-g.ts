@@ -25,7 +25,7 @@ export const repurposeG: Method = {
     const { before, device } = situation;
     const board = commonAtBothPlates(situation);
     if (isFinding(board)) return refused(board);
-    const strand = strandsAt(before, board, 'G').find((one) => one.near.state === 'landed');
+    const strand = strandsAt(before, board, 'G').find((candidate) => candidate.near.state === 'landed');
     if (!strand) {
       return refused(finding('stop', 'fan-conductor-missing', { what: 'none' }, [ref.machine(board.id)]));
     }
@@ -35,7 +35,7 @@ export const repurposeG: Method = {
       near: landed(sheetTerminal(device, 'C')),
       far: landed(screwThat(board, 'C')?.id ?? '')
     };
-    const cooling = strandsAt(before, board, 'Y1').some((one) => one.near.state === 'landed');
+    const cooling = strandsAt(before, board, 'Y1').some((candidate) => candidate.near.state === 'landed');
     const link: WireLink = {
       id: 'ln-y-g',
       at: board.at,
@@ -80,7 +80,9 @@ function rules({ worlds, recorded }: SupplySituation, strand: Strand): Finding[]
     const fact = { family, sure: worlds.length === 1 };
     found.push(finding('stop', 'not-for-this-family', fact, because));
   }
-  const unread = recorded.strands.find((one) => one.id === strand.id && landedTerminal(one.far) === null);
+  const unread = recorded.strands.find(
+    (candidate) => candidate.id === strand.id && landedTerminal(candidate.far) === null
+  );
   if (unread && unread.far.state === 'unseen') {
     const mark = printedMark(recorded, landedTerminal(unread.near) ?? '');
     const fact = { what: 'on-mark', conductor: unread.name, mark } as const;

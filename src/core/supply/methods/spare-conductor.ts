@@ -38,8 +38,10 @@ export const spareConductor: Method = {
     const { before } = situation;
     const board = commonAt(situation, variant);
     if (isFinding(board) && board.code === 'device-has-no-common') return refused(board);
-    const free = idleStrands(situation).filter((one) => isFinding(board) || reaches(before, one, board.at));
-    const strand = free.find((one) => one.id === choiceOf(variant)) ?? free[0];
+    const free = idleStrands(situation).filter(
+      (candidate) => isFinding(board) || reaches(before, candidate, board.at)
+    );
+    const strand = free.find((candidate) => candidate.id === choiceOf(variant)) ?? free[0];
     if (!strand) return refused(...whyNone(situation, isFinding(board) ? null : board.at));
     if (isFinding(board)) return refused(board);
     const { device } = situation;
@@ -53,7 +55,7 @@ export const spareConductor: Method = {
       after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? landed : one)) },
       findings: [
         ...findings.filter(
-          (one) => !one.because.some((it) => it.kind === 'conductor' && it.id === strand.id)
+          (candidate) => !candidate.because.some((it) => it.kind === 'conductor' && it.id === strand.id)
         ),
         ...continuityFindings(strand),
         ...looseFarEnd(before, strand)
@@ -75,8 +77,8 @@ function idleStrands({ before: wiring, device, world }: SupplySituation): Strand
     const mark = landedMark(wiring, strand.near);
     return mark === null || CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
   });
-  const onCommon = fixed.filter((one) => one.common).map((one) => one.strand);
-  const others = fixed.filter((one) => !one.common).map((one) => one.strand);
+  const onCommon = fixed.filter((candidate) => candidate.common).map((one) => one.strand);
+  const others = fixed.filter((candidate) => !candidate.common).map((one) => one.strand);
   return [...onCommon, ...freeStrands(wiring), ...others, ...freedBy(wiring, device, world)];
 }
 

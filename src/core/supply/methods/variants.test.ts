@@ -25,13 +25,15 @@ function optionOf(
     method,
     variant: variant ?? null
   });
-  const option = plan.options.find((one) => one.method === method);
+  const option = plan.options.find((plannedOption) => plannedOption.method === method);
   if (!option) throw new Error(`${method} is not among the options`);
   return option;
 }
 const codes = (option: PlannedOption) => option.findings.map((finding) => finding.code);
 const far = (option: PlannedOption, strand: string) =>
-  landedTerminal(option.after?.strands.find((one) => one.id === strand)?.far ?? { state: 'loose' });
+  landedTerminal(
+    option.after?.strands.find((candidate) => candidate.id === strand)?.far ?? { state: 'loose' }
+  );
 
 describe('a common where two supplies reach the wall', () => {
   it('comes from the machine that feeds the electronics, and the circuit refuses the other', () => {

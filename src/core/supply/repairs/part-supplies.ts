@@ -13,7 +13,7 @@ export const partSupplies: Repair = {
       if (!marks.every(isHot) && !marks.every((mark) => mark === 'C')) return [];
       return [
         {
-          after: { ...wiring, links: wiring.links.filter((one) => one.id !== link.id) },
+          after: { ...wiring, links: wiring.links.filter((candidate) => candidate.id !== link.id) },
           findings: [
             finding(
               'warn',

@@ -21,4 +21,6 @@ const byId: Readonly<Record<RepairId, Repair | 'with-a-way'>> = {
   'remove-old-supply': 'with-a-way'
 };
 
-export const REPAIRS: readonly Repair[] = Object.values(byId).filter((one) => one !== 'with-a-way');
+export const REPAIRS: readonly Repair[] = Object.values(byId).filter(
+  (candidate) => candidate !== 'with-a-way'
+);

@@ -156,7 +156,7 @@ describe('a repair', () => {
 
   it('may be all that is done: the old thermostat stays on its screws', () => {
     const made = ac(['RD R R', 'WH W W', 'YE Y Y', 'GN C C'], { board: ['R', 'C', 'W', 'Y', 'G'] });
-    const option = planned(made).options.find((one) => one.method === 'none')!;
+    const option = planned(made).options.find((plannedOption) => plannedOption.method === 'none')!;
     expect([option.variant?.id, option.verdict]).toEqual(['repair', 'care']);
     expect(option.after?.devices.some((device) => device.kind === 'old-thermostat')).toBe(true);
     expect(option.moves.filter((move) => move.change !== null).map((move) => move.action)).toEqual(['link']);
@@ -169,7 +169,7 @@ describe('a repair', () => {
 describe('with a way of supply', () => {
   it('a fan that was given away gets its wire back with a new cable, and the jumper comes out', () => {
     const made = ac(['RD R R', 'WH W W', 'YE Y Y', 'GN C C'], { links: ['equipment Y G'] });
-    const option = planned(made).options.find((one) => one.method === 'new-cable')!;
+    const option = planned(made).options.find((plannedOption) => plannedOption.method === 'new-cable')!;
     expect(option.findings.find((finding) => finding.code === 'repair')?.params).toMatchObject({
       what: 'restore-fan'
     });
@@ -186,7 +186,7 @@ describe('with a way of supply', () => {
   });
 
   it('a supply left in an outlet goes, with its cord, where C comes from the machine', () => {
-    const option = planned(plugged).options.find((one) => one.method === 'existing-c')!;
+    const option = planned(plugged).options.find((plannedOption) => plannedOption.method === 'existing-c')!;
     expect(option.verdict).toBe('go');
     expect(option.after?.devices.map((device) => device.kind)).not.toContain('plug-in-transformer');
     expect(option.after?.cables).toHaveLength(1);
@@ -196,7 +196,9 @@ describe('with a way of supply', () => {
   });
 
   it('or stays, and nothing is bought', () => {
-    const option = planned(plugged).options.find((one) => one.method === 'plug-in-transformer')!;
+    const option = planned(plugged).options.find(
+      (plannedOption) => plannedOption.method === 'plug-in-transformer'
+    )!;
     expect([option.verdict, option.parts, option.variants]).toEqual(['go', [], []]);
     const plugs = option.after?.devices.filter((device) => device.kind === 'plug-in-transformer');
     expect(plugs).toHaveLength(1);

@@ -19,7 +19,7 @@ export function fanGivenAway(wiring: Wiring, board: Board): FanRestored | null {
   const fan = screwThat(board, 'G');
   if (!link || !fan || isTaken(wiring, fan.id)) return null;
   return {
-    wiring: { ...wiring, links: wiring.links.filter((one) => one.id !== link.id) },
+    wiring: { ...wiring, links: wiring.links.filter((candidate) => candidate.id !== link.id) },
     fan: fan.id,
     finding: finding('note', 'repair', { what: 'restore-fan', machine: board.name }, [ref.link(link.id)])
   };

@@ -55,7 +55,7 @@ export const removeYGLink: Repair = {
       if (!link) return [];
       return [
         {
-          after: { ...wiring, links: wiring.links.filter((one) => one.id !== link.id) },
+          after: { ...wiring, links: wiring.links.filter((candidate) => candidate.id !== link.id) },
           findings: [
             finding('warn', 'repair', { what: 'remove-y-g-link', machine: board.name }, [ref.link(link.id)])
           ]

@@ -8,7 +8,7 @@ export const system: Reason = {
   weigh({ identification, thermostat }) {
     const { voltageClass, findings } = identification;
     if (voltageClass === 'line' || voltageClass === 'millivolt' || voltageClass === 'data')
-      return { asks: 'leave', findings: findings.filter((one) => one.level === 'stop') };
+      return { asks: 'leave', findings: findings.filter((candidate) => candidate.level === 'stop') };
     if (identification.decided && voltageClass === '24v') return FINE;
     const because = [ref.thermostat(thermostat.id)];
     return {

@@ -54,7 +54,7 @@ export const POST: RequestHandler = async ({ request }) => {
     const report = simulateReport(
       asked.thermostat.id,
       wiring,
-      calls.map((one) => callReport(one.result, one.findings)),
+      calls.map((poweredCall) => callReport(poweredCall.result, poweredCall.findings)),
       findings
     );
     if (draws === undefined) return json(report);

@@ -8,7 +8,11 @@ export const GET: RequestHandler = ({ params }) => {
   const place = findPlace(params.place);
   if (!place)
     return refuse(404, 'No such place.', [
-      { path: 'place', expected: WEATHER_PLACES.map((one) => one.id).join(', '), found: params.place }
+      {
+        path: 'place',
+        expected: WEATHER_PLACES.map((weatherPlace) => weatherPlace.id).join(', '),
+        found: params.place
+      }
     ]);
   return json({
     place: place.id,
