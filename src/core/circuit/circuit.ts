@@ -20,12 +20,18 @@ export type ImpedanceModel = 'resistive' | 'complex';
 export interface Circuit {
   readonly netlist: Netlist;
   readonly structure: Structure;
-  readonly model: ImpedanceModel;
+  /** How it is solved now, and how where nothing asks for a corner. */
+  model: ImpedanceModel;
+  readonly ownModel: ImpedanceModel;
   /** Diodes or half-wave relays are there: solved at instants of both half waves (`half-waves.ts`). */
   readonly halfWaves: boolean;
   /** Admittance of each element while it conducts, siemens. */
   readonly gRe: Float64Array;
   readonly gIm: Float64Array;
+  /** How many times its admittance an element has in the state to solve: a released coil has its ratio, all else 1. */
+  readonly times: Float64Array;
+  /** Of each coil: how many times its holding current it draws while its armature is open; 1 for everything else. */
+  readonly ratio: Float64Array;
   /** EMF of sources and drop of diodes, volts, by element. */
   readonly emf: Float64Array;
   /** 1 where an element conducts; the caller's to set for those that switch. */
@@ -52,8 +58,8 @@ export interface Circuit {
 /** The elimination of the lasting elements, kept until a value changes. */
 interface Kept {
   fresh: boolean;
-  /** The corner of the tolerances that the values stand in; null for nominal ones. */
-  corner: CornerId | null;
+  /** The corner of the tolerances that the values stand in; null for nominal ones, `searched` for what a search has left. */
+  corner: CornerId | 'searched' | null;
   readonly re: Float64Array;
   readonly im: Float64Array;
   readonly scale: Float64Array;
@@ -78,9 +84,12 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
     netlist,
     structure,
     model: halfWaves ? 'resistive' : model,
+    ownModel: halfWaves ? 'resistive' : model,
     halfWaves,
     gRe: new Float64Array(size),
     gIm: new Float64Array(size),
+    times: new Float64Array(size).fill(1),
+    ratio: new Float64Array(size).fill(1),
     emf: new Float64Array(size),
     on: new Uint8Array(size),
     present: new Uint8Array(size).fill(1),
@@ -117,7 +126,7 @@ export function isCircuit(made: Circuit | Failure): made is Circuit {
 /** Puts an element's values in: its own, or those of a copy that a draw or a fault has changed. */
 export function setElement(circuit: Circuit, at: number, element: Element): void {
   setValues(circuit, at, element);
-  circuit.on[at] = switches(element) ? 0 : 1;
+  circuit.on[at] = switches(element) && element.kind !== 'coil' ? 0 : 1;
 }
 
 /** As `setElement`, without touching what conducts. */
@@ -128,6 +137,7 @@ export function setValues(circuit: Circuit, at: number, element: Element): void 
     reactance = element.reactance ?? 0;
   } else if ('ohms' in element) ohms = Math.max(element.ohms, IDEAL_OHMS);
   setImpedance(circuit, at, ohms, reactance);
+  if (element.kind === 'coil') circuit.ratio[at] = element.inrush;
   if (element.kind === 'source') circuit.emf[at] = element.volts;
   if (element.kind === 'diode') circuit.emf[at] = element.drop;
 }
@@ -142,13 +152,6 @@ export function setImpedance(circuit: Circuit, at: number, ohms: number, reactan
     circuit.gRe[at] = ohms / square;
     circuit.gIm[at] = -reactance / square;
   }
-  circuit.kept.fresh = false;
-}
-
-/** Multiplies what an element conducts; counts from the next solve on. */
-export function scaleAdmittance(circuit: Circuit, at: number, factor: number): void {
-  circuit.gRe[at]! *= factor;
-  circuit.gIm[at]! *= factor;
   circuit.kept.fresh = false;
 }
 
@@ -227,13 +230,13 @@ function stampSwitching(circuit: Circuit): void {
 }
 
 function stamp(circuit: Circuit, at: number): void {
-  const { structure, numbers, gRe, gIm } = circuit;
+  const { structure, numbers, gRe, gIm, times } = circuit;
   const slot = structure.coupling[at]!;
   if (slot < 0) return;
   const a = structure.a[at]!;
   const b = structure.b[at]!;
-  const re = gRe[at]!;
-  const im = gIm[at]!;
+  const re = gRe[at]! * times[at]!;
+  const im = gIm[at]! * times[at]!;
   const da = structure.diagonal[a]!;
   const db = structure.diagonal[b]!;
   numbers.re[da]! += re;
@@ -292,14 +295,14 @@ export function across(circuit: Circuit, at: number): number {
 
 /** Amps through an element in the state last solved; of a source, what it gives. */
 export function through(circuit: Circuit, at: number): number {
-  const { structure, numbers, gRe, gIm, emf, turn } = circuit;
+  const { structure, numbers, gRe, gIm, emf, turn, times } = circuit;
   if (!conducts(circuit, at)) return 0;
   const a = structure.a[at]!;
   const b = structure.b[at]!;
   const source = circuit.netlist.elements[at]?.kind === 'source';
   const re = numbers.xRe[a]! - numbers.xRe[b]! - (source ? emf[at]! * turn[at]! : 0);
   const im = circuit.model === 'resistive' ? 0 : numbers.xIm[a]! - numbers.xIm[b]!;
-  const size = Math.sqrt(gRe[at]! * gRe[at]! + gIm[at]! * gIm[at]!);
+  const size = times[at]! * Math.sqrt(gRe[at]! * gRe[at]! + gIm[at]! * gIm[at]!);
   return Math.sqrt(re * re + im * im) * size;
 }
 

@@ -21,7 +21,7 @@ export function resistor(id: string, a: string, b: string, ohms: number, reactan
 }
 
 export function coil(id: string, a: string, b: string, ohms = 100, reactance = 0): Coil {
-  return { kind: 'coil', id, a, b, ohms, reactance, pullIn: 18, dropOut: 10, inrush: 1 };
+  return { kind: 'coil', id, a, b, ohms, reactance, pullIn: 18, dropOut: 10, inrush: 1, inrushRange: [1, 1] };
 }
 
 export function contact(
@@ -35,7 +35,7 @@ export function contact(
 }
 
 export function fuse(id: string, a: string, b: string, amps = 3): Fuse {
-  return { kind: 'fuse', id, a, b, amps };
+  return { kind: 'fuse', id, a, b, amps, seen: true };
 }
 
 export function diode(id: string, a: string, b: string): Diode {

@@ -3,11 +3,12 @@
  * back without settling is chatter, which is an answer too.
  */
 import type { Coil, Contact, Sense } from '../devices/elements';
-import type { SupplyCase } from '../devices/world';
+import type { CornerAim, CornerId, SupplyCase } from '../devices/world';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
 import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
+import { goFar, type Aim } from './bounds';
 import { putCorner } from './spread';
 import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
 
@@ -63,12 +64,46 @@ export function coilsOfLoad({ circuit, numberOf }: Relays, load: LoadId): Int32A
   return Int32Array.from(rules.flatMap((rule) => rule.coils.flatMap((id) => numberOf.get(id) ?? [])));
 }
 
-/** Solves a call from rest to its fixed point. Returns the number of solves; the state is in `relays` and the circuit. */
-export function settle(relays: Relays, call: Call, supplyCase: SupplyCase): number {
+/**
+ * Solves a call to its fixed point, from rest or from the coils that `from` has pulled in. Returns the number of solves; the state is in `relays`
+ * and the circuit.
+ */
+export function settle(relays: Relays, call: Call, supplyCase: SupplyCase, from?: Uint8Array): number {
   const { circuit } = relays;
-  putCorner(circuit, supplyCase.corner ?? null);
+  const { corner } = supplyCase;
+  const aim = corner === undefined ? null : aimOf(circuit, corner, supplyCase.aim);
+  if (aim === null) {
+    putCorner(circuit, corner ?? null);
+    setCall(circuit, call, supplyCase);
+    return run(relays, from);
+  }
+  circuit.model = 'complex';
+  circuit.kept.corner = 'searched';
   setCall(circuit, call, supplyCase);
-  relays.energised.fill(0);
+  return goFar(circuit, aim, () => run(relays, from));
+}
+
+/** What a corner is about in this circuit; null where it cannot be searched for: with diodes, or with nothing to aim at. */
+function aimOf(circuit: Circuit, corner: CornerId, wanted: CornerAim | undefined): Aim | null {
+  if (circuit.halfWaves) return null;
+  const { netlist, placeOf, sources } = circuit;
+  const [fed] = netlist.fed;
+  const usual = corner === 'loaded' || !fed ? sources[0] : placeOf.get(fed.element);
+  const at = wanted ? placeOf.get(wanted.element) : usual;
+  if (at === undefined) return null;
+  return {
+    at,
+    read: corner === 'loaded' ? 'amps' : 'volts',
+    far: corner === 'weak' ? 'least' : 'most',
+    pulling: wanted?.pulling ?? false
+  };
+}
+
+/** Steps on until nothing changes. */
+function run(relays: Relays, from: Uint8Array | undefined): number {
+  const { circuit } = relays;
+  if (from) relays.energised.set(from);
+  else relays.energised.fill(0);
   relays.openFuses.fill(0);
   relays.fuseAmps.fill(0);
   relays.chattering.fill(0);
@@ -86,9 +121,11 @@ export function settle(relays: Relays, call: Call, supplyCase: SupplyCase): numb
   }
 }
 
-/** Puts contacts and fuses where the state has them. */
+/** Puts contacts and fuses where the state has them, and gives each coil the impedance of its armature, open or closed. */
 export function applyState(relays: Relays): void {
   const { circuit, contacts, contactCoil, contactCloses, energised, openFuses } = relays;
+  const { coils, times, ratio } = circuit;
+  for (let i = 0; i < coils.length; i += 1) times[coils[i]!] = energised[i] === 1 ? 1 : ratio[coils[i]!]!;
   for (let i = 0; i < contacts.length; i += 1) {
     const coil = contactCoil[i]!;
     circuit.on[contacts[i]!] = (coil < 0 ? 0 : energised[coil]!) === contactCloses[i]! ? 1 : 0;
@@ -118,7 +155,7 @@ export function elementAmps(relays: Relays, at: number): number {
   if (!waves) return through(circuit, at);
   if (!conducts(circuit, at)) return 0;
   const source = circuit.netlist.elements[at]?.kind === 'source';
-  if (!source) return elementVolts(relays, at) * circuit.gRe[at]!;
+  if (!source) return elementVolts(relays, at) * circuit.gRe[at]! * circuit.times[at]!;
   return sourceAmps(circuit, waves, at);
 }
 

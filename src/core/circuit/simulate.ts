@@ -8,7 +8,7 @@ import type { LoadId, VoltageClass } from '../trade/vocabulary';
 import { classOfVolts, poweredIslands, type Island } from './islands';
 import type { Wiring } from '../wiring/graph';
 import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
-import { inrushOf, type Inrush } from './inrush';
+import { dipVolts } from './inrush';
 import { meterOf, type Meter } from './meter';
 import { netlistOf, sourcesOf, type Netlist } from './netlist';
 import { coilVolts, elementAmps, elementVolts, relaysOf, settle, type Relays } from './settle';
@@ -36,11 +36,20 @@ export interface SupplyResult {
   readonly ratedAmps: number;
   /** The least that its rating may be, where nobody has read its plate; else the same. */
   readonly leastVa: number;
-  /** Rating of the fuse behind it, amps; null where it has none. */
+  /** Rating of the fuse behind it, amps; null where it has none, or nobody has seen one. */
   readonly fuseRating: number | null;
-  /** A fuse behind it has opened; `fuseAmps` is what it saw. */
+  /** A fuse behind it has opened, or would have if there is one; `fuseAmps` is what it saw, and what goes on flowing where there is none. */
   readonly fuseOpen: boolean;
   readonly fuseAmps: number | null;
+}
+
+export interface CoilResult {
+  readonly part: PartRef;
+  readonly energised: boolean;
+  /** RMS; of a sensing relay, its smoothed voltage. */
+  readonly volts: number;
+  /** What it is sure to pull in at. */
+  readonly pullIn: number;
 }
 
 /** The electronics of one thermostat, receiver or the like. */
@@ -71,7 +80,12 @@ export interface CallResult {
   readonly chattering: readonly PartRef[];
   /** Coils that get some voltage while called but too little to pull in. */
   readonly starved: readonly PartRef[];
-  readonly inrush: Inrush;
+  /** Every coil and sensing relay, with what it gets. */
+  readonly coils: readonly CoilResult[];
+  /** Volts at the thermostat while all coils of the call pull in; null where none is fed, or none pulls in. */
+  readonly dipVolts: number | null;
+  /** In a corner: whether it is a bound. With diodes in the circuit it is none (`bounds.ts`). */
+  readonly bounded: boolean;
   readonly solves: number;
 }
 
@@ -94,8 +108,8 @@ export function simulate(
 ): SimulateResult {
   const subject = subjectOf(wiring, world, model);
   if ('ok' in subject) return subject;
-  const { bonded, turned, corner } = supplyCase;
-  const key = `${call} ${bonded} ${turned} ${corner ?? ''}`;
+  const { bonded, turned, corner, aim } = supplyCase;
+  const key = `${call} ${bonded} ${turned} ${corner ?? ''} ${aim?.element ?? ''} ${aim?.pulling ?? ''}`;
   let reading = subject.bench.readings.get(key);
   if (reading === undefined) {
     const { relays } = subject.bench;
@@ -225,8 +239,15 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
       .filter((number) => chattering[number] === 1)
       .map(coilAt),
     starved: starved.map(coilAt),
+    coils: volts.map((value, number) => ({
+      part: coilAt(number),
+      energised: energised[number] === 1,
+      volts: value,
+      pullIn: (elements[coils[number] ?? 0] as Coil).pullIn
+    })),
+    bounded: !circuit.halfWaves,
     // Last: it upsets the arrays.
-    inrush: inrushOf(relays),
+    dipVolts: dipVolts(relays),
     solves
   };
   return { common, energised: energised.slice(), volts };
@@ -272,7 +293,7 @@ function suppliesOf(relays: Relays): SupplyResult[] {
       ratedVa: source.ratedVa,
       ratedAmps: source.ratedVa / source.nominalVolts,
       leastVa: source.leastVa,
-      fuseRating: fuse?.amps ?? null,
+      fuseRating: fuse?.seen ? fuse.amps : null,
       fuseOpen: opened.length > 0,
       fuseAmps: opened.length > 0 ? Math.max(...opened.map((number) => fuseAmps[number] ?? 0)) : null
     };

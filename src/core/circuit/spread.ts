@@ -1,11 +1,8 @@
 /**
  * A house is never what its sheets say: mains sag, coils and transformers differ, joints age. The ranges of all that, values drawn from
- * them, and the corners in which every value stands at the end that is worst for one question.
- *
- * In a house of one supply, whatever draws more, and whatever carries it worse, lowers the voltage of every part that is fed between hot and
- * common; so `weak` is the least voltage there and `strong` the most, and in `loaded` the transformer gives the most. Only electronics that
- * live on the trickle through an idle coil are outside of that. Corners are solved with resistances: a coil as one of its size is the
- * pessimistic case for low voltage, and one that draws no more than the part of its current that is in phase is so for high voltage.
+ * them, and fixed corners in which every value stands at the end that is worst as a rule for one question. `bounds.ts` goes on from there to
+ * the end that is worst in this circuit; where it cannot (diodes), the fixed corners stand, and are no bounds. They are solved with
+ * resistances: a coil as one of its size for low voltage, and as no more than the part of its current that is in phase for high voltage.
  */
 import type { Coil, Resistor, Source } from '../devices/elements';
 import type { CornerId } from '../devices/world';
@@ -16,6 +13,8 @@ import { setImpedance, setValues, type Circuit } from './circuit';
 /** Ends of what a value may be, as factors of the nominal value where nothing else is said. Mains: 10 %; the rest by usual sheets. */
 export const RANGES = {
   mains: [0.9, 1.1],
+  /** What a transformer gives without load: 27 to 28 V where 27.5 is usual. */
+  openCircuit: [27 / 27.5, 28 / 27.5],
   transformerOhms: [0.85, 1.15],
   /** Impedance of a coil: the less, the more it draws. */
   coilSize: [0.8, 1.2],
@@ -26,8 +25,23 @@ export const RANGES = {
   /** Length as paced, and copper up to 60 °C. */
   copper: [0.9, 1.16],
   /** Ohms of one joint, from a good screw to a corroded one. */
-  jointOhms: [0.002, 0.1]
+  jointOhms: [0.002, 0.1],
+  /** Where between its two ends a coil's inrush is: 0 to 1. */
+  inrush: [0, 1]
 } as const;
+
+/** The least and the most EMF of a transformer, as factors of its usual one: mains and no-load volts together. */
+export const EMF_RANGE = [
+  RANGES.mains[0] * RANGES.openCircuit[0],
+  RANGES.mains[1] * RANGES.openCircuit[1]
+] as const;
+
+/** Below this, switching electronics no longer draw constant power: they have given up. Half of the nominal voltage, an estimate. */
+export const DRAWS_AT_LEAST_VOLTS = 12;
+
+export function inrushRange({ inrushRange: range }: Pick<Coil, 'inrushRange'>): readonly [number, number] {
+  return range;
+}
 
 export type Quantity = keyof typeof RANGES;
 
@@ -62,6 +76,8 @@ type Ends = Readonly<Record<Quantity, typeof LOW | typeof HIGH>>;
 const ENDS: Readonly<Record<CornerId, Ends>> = {
   weak: {
     mains: LOW,
+    openCircuit: LOW,
+    inrush: HIGH,
     transformerOhms: HIGH,
     coilSize: LOW,
     powerFactor: HIGH,
@@ -71,6 +87,8 @@ const ENDS: Readonly<Record<CornerId, Ends>> = {
   },
   strong: {
     mains: HIGH,
+    openCircuit: HIGH,
+    inrush: LOW,
     transformerOhms: LOW,
     coilSize: HIGH,
     powerFactor: LOW,
@@ -80,6 +98,8 @@ const ENDS: Readonly<Record<CornerId, Ends>> = {
   },
   loaded: {
     mains: HIGH,
+    openCircuit: HIGH,
+    inrush: HIGH,
     transformerOhms: LOW,
     coilSize: LOW,
     powerFactor: HIGH,
@@ -107,6 +127,7 @@ const CORNERS: Readonly<Record<CornerId, Spread>> = {
 /** Puts the values of a corner in, or the nominal ones; nothing is done where they stand already. */
 export function putCorner(circuit: Circuit, corner: CornerId | null): void {
   if (circuit.kept.corner === corner) return;
+  circuit.model = circuit.ownModel;
   if (corner === null) circuit.netlist.elements.forEach((element, at) => setValues(circuit, at, element));
   else spreadValues(circuit, CORNERS[corner]);
   circuit.kept.corner = corner;
@@ -127,13 +148,15 @@ export function spreadValues(circuit: Circuit, spread: Spread): void {
 function spreadSource(circuit: Circuit, at: number, source: Source, mains: number, spread: Spread): void {
   const unread = spread.smallest && source.leastVa < source.ratedVa;
   const ohms = unread ? transformerOhms(source.leastVa) : source.ohms;
-  circuit.emf[at] = source.volts * mains;
+  circuit.emf[at] = source.volts * mains * spread.value('openCircuit');
   setImpedance(circuit, at, Math.max(ohms * spread.value('transformerOhms'), 1e-7), 0);
 }
 
 function spreadCoil(circuit: Circuit, at: number, coil: Coil, spread: Spread): void {
   const nominal = Math.hypot(coil.ohms, coil.reactance);
   const size = nominal * spread.value('coilSize');
+  const [least, most] = inrushRange(coil);
+  circuit.ratio[at] = least + (most - least) * spread.value('inrush');
   const share = Math.min(1, Math.max(0.2, coil.ohms / nominal + spread.value('powerFactor')));
   if (spread.inPhaseOnly) setImpedance(circuit, at, size / share, 0);
   else setImpedance(circuit, at, size * share, size * Math.sqrt(1 - share * share));

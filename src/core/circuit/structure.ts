@@ -35,13 +35,14 @@ export interface Structure {
   readonly firstSwitched: number;
 }
 
-/** Elements that come and go with the state of the circuit. */
+/** Elements that come and go, or change their value, with the state of the circuit: a coil draws more while it is released. */
 export function switches(element: Element): boolean {
   switch (element.kind) {
     case 'resistor':
-    case 'coil':
     case 'source':
       return false;
+    case 'coil':
+      return element.inrush > 1;
     default:
       return true;
   }

@@ -62,8 +62,9 @@ export interface Coil extends ElementBase {
   readonly reactance: number;
   readonly pullIn: number;
   readonly dropOut: number;
-  /** How many times its holding current it draws at the moment of pulling in; 1 for what has no moving core. */
+  /** How many times its holding current it draws while its armature is open, and between which two; 1 for what has no moving core. */
   readonly inrush: number;
+  readonly inrushRange: readonly [least: number, most: number];
 }
 
 /**
@@ -92,9 +93,11 @@ export interface CallContact extends ElementBase {
   readonly requests: readonly Request[];
 }
 
+/** `seen`: somebody has read it. One that nobody saw may not be there; it is solved as the usual one, and counts as none. */
 export interface Fuse extends ElementBase {
   readonly kind: 'fuse';
   readonly amps: number;
+  readonly seen: boolean;
 }
 
 /** Conducts from a to b, above a drop. */

@@ -70,11 +70,19 @@ export interface SupplyCase {
   readonly turned: number;
   /** Where every value stands within its tolerance; nominal where nothing is said (`circuit/spread.ts`). */
   readonly corner?: CornerId;
+  /** What goes as far as it can in that corner: an element, by its id. What is usual for the corner where nothing is said. */
+  readonly aim?: CornerAim;
+}
+
+/** `pulling`: while the armatures of the call's coils are still open. */
+export interface CornerAim {
+  readonly element: string;
+  readonly pulling?: boolean;
 }
 
 /**
- * A corner of the tolerances. `weak`: the least voltage everywhere. `strong`: the most. `loaded`: the most current out of every
- * transformer.
+ * A corner of the tolerances. `weak`: the least voltage across what is aimed at, as a rule the thermostat's electronics. `strong`: the most.
+ * `loaded`: the most current out of a transformer. A bound, where no diodes are in the circuit.
  */
 export type CornerId = 'weak' | 'strong' | 'loaded';
 

@@ -24,7 +24,7 @@ import { reachable } from '../wiring/trace';
 import { agree, hasPurpose, purposeOf, type Purpose } from './agreement';
 
 /** Why nobody can say what a wire is for. */
-export type Riddle = 'far-mark' | 'near-mark' | 'ends-differ' | 'no-job' | 'third-wire';
+export type Riddle = 'far-mark' | 'near-mark' | 'ends-differ' | 'no-job' | 'third-wire' | 'unread';
 
 /** What a wire is for in a world, or why that is not known. */
 export type WireJob =
@@ -90,6 +90,13 @@ function servesFirstStage(wiring: Wiring, strand: Strand): boolean {
   return !taken && first === 'Y1';
 }
 
+/** A wire on a mark at the wall that nobody knows, whose other end nobody has seen: it may do anything. */
+function unreadJob(wiring: Wiring, { near, far }: Strand): WireJob {
+  const terminal = landedTerminal(near);
+  const open = terminal !== null && far.state === 'unseen' && purposesAt(wiring, terminal).length === 0;
+  return open ? { known: false, riddle: 'unread' } : { known: true, purpose: 'accessory' };
+}
+
 /** A wire that nobody can explain, with the question that settles it. */
 export interface Unexplained {
   readonly strand: string;
@@ -103,8 +110,7 @@ export function unexplained(recorded: Wiring, worlds: readonly World[]): Unexpla
   for (const world of worlds) {
     const wiring = readIn(recorded, world.family);
     for (const strand of wiring.strands) {
-      if (!isJoined(strand)) continue;
-      const job = wireJob(wiring, world, strand);
+      const job = isJoined(strand) ? wireJob(wiring, world, strand) : unreadJob(wiring, strand);
       if (job.known) continue;
       const entry = found.get(strand.id);
       const worse = !entry || (LEVELS[entry.riddle] !== 'stop' && LEVELS[job.riddle] === 'stop');
@@ -130,6 +136,7 @@ const LEVELS: Readonly<Record<Riddle, FindingLevel>> = {
   'ends-differ': 'stop',
   'no-job': 'stop',
   'third-wire': 'stop',
+  unread: 'stop',
   'near-mark': 'warn'
 };
 

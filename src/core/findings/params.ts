@@ -93,7 +93,7 @@ export interface SystemParams {
   };
   /** A wire landed at both ends whose job nobody can say: marks as printed, the machine by its name. */
   'wire-not-explained': OfConductor & {
-    readonly riddle: 'far-mark' | 'near-mark' | 'ends-differ' | 'no-job' | 'third-wire';
+    readonly riddle: 'far-mark' | 'near-mark' | 'ends-differ' | 'no-job' | 'third-wire' | 'unread';
     readonly wall: string;
     readonly far: string;
     readonly machine: string;
@@ -283,7 +283,13 @@ export interface ProofParams {
   'compressor-without-blower': { readonly call: Call };
   'strips-without-blower': { readonly call: Call };
   'burner-without-blower': { readonly call: Call };
-  'fuse-opens': { readonly call: Call; readonly supply: string; readonly amps: number | null };
+  /** `unseen`: nobody saw a fuse, so there may be none; `slow`: it may hold for minutes. */
+  'fuse-opens': {
+    readonly call: Call;
+    readonly supply: string;
+    readonly amps: number | null;
+    readonly fuse: 'opens' | 'slow' | 'unseen';
+  };
   'transformer-overloaded': Overload;
   'overloaded-together':
     | (Overload & { readonly thermostats: number })
@@ -291,23 +297,35 @@ export interface ProofParams {
         readonly call: Call;
         readonly supply: string;
         readonly amps: number | null;
+        readonly fuse: 'opens' | 'slow' | 'unseen';
         readonly thermostats: number;
       };
   'supplies-tied': None;
   'relay-chatter': { readonly call: Call };
-  'coil-starved': { readonly call: Call };
-  'inrush-dip': { readonly call: Call };
+  /** `volts`: the least that any such coil gets; `pullIn`: what it needs. */
+  'coil-starved': { readonly call: Call; readonly volts: number; readonly pullIn: number };
+  /** What goes on in `call` because `after` came before it; `volts`: what holds its coil. */
+  'held-on': {
+    readonly after: Call;
+    readonly call: Call;
+    readonly loads: readonly LoadId[];
+    readonly chatters: boolean;
+    readonly volts: number;
+  };
   'no-circuit': { readonly system: string };
   'circuit-not-solvable': { readonly why: string };
   'values-assumed': { readonly cable: boolean; readonly transformer: boolean };
+  'limits-not-bounded': None;
   'volts-at-limits': {
     readonly side: 'low' | 'high';
     readonly volts: number;
     readonly calls: readonly Call[];
   };
-  'load-at-limits':
-    | { readonly what: 'lost' | 'uncalled'; readonly call: Call; readonly loads: readonly LoadId[] }
-    | { readonly what: 'weak-at-pull-in'; readonly call: Call };
+  'load-at-limits': {
+    readonly what: 'lost' | 'uncalled';
+    readonly call: Call;
+    readonly loads: readonly LoadId[];
+  };
   'overloaded-at-limits': AtLimits & {
     /** Rating, VA, and whether a plate says so. */
     readonly ratedVa: number;

@@ -103,8 +103,16 @@ function partLines(
         `C${ref} s${ref} ${b} ${element.farads}`
       ];
     case 'resistor':
-    case 'coil':
       return [head, ...impedanceLines(ref, a, b, element.ohms, element.reactance ?? 0, circuit.model)];
+    case 'coil': {
+      const times = circuit.times[at] ?? 1;
+      const state = times > 1 ? [`* its armature is open: it draws ${times} times its holding current`] : [];
+      return [
+        head,
+        ...state,
+        ...impedanceLines(ref, a, b, element.ohms / times, element.reactance / times, circuit.model)
+      ];
+    }
     case 'earth':
       return [head, `R${ref} ${a} ${b} ${element.ohms}`];
     default:

@@ -38,7 +38,9 @@ export function solvedCall(running: readonly LoadId[], more: Partial<CallResult>
     tied: [],
     chattering: [],
     starved: [],
-    inrush: { thermostatVolts: 24, weak: [] },
+    coils: [],
+    dipVolts: 24,
+    bounded: true,
     solves: 1,
     ...more
   };

@@ -66,6 +66,8 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
       );
     const least = (supplyCase: SupplyCase) =>
       TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va, supplyCase))?.va ?? null;
+    // Where none is enough in the worst case, the largest that does as a rule.
+    const largest = () => TRANSFORMER_SIZES.filter(({ va }) => va > size && carries(va)).at(-1)?.va ?? null;
     return [
       {
         machine: machine.id,
@@ -77,7 +79,7 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
         rows,
         overloaded: rows.some((row) => row.share > 1),
         tooSmallForAll: !carries(size),
-        enough: carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? least(PLAIN_CASE))
+        enough: carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? largest())
       }
     ];
   });

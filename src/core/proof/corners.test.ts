@@ -1,18 +1,17 @@
 /** What the corners of all tolerances show, from corners that were made by hand. */
 import { describe, expect, it } from 'vitest';
 import type { CallResult, FeedResult } from '../circuit/simulate';
-import { coil, solvedCall, supply } from '../houses/call-results';
+import { solvedCall, supply } from '../houses/call-results';
 import { worldOf } from '../houses/hand-wired';
 import { limitsFrom, sameReading, SLACK_VOLTS, type NominalCall, type SolvedCorners } from './limits';
 
 const feed = (volts: number, device = 'th-1'): FeedResult => ({ device, volts, min: 18, max: 30, fed: true });
 const call = (more: Partial<CallResult> = {}) => solvedCall(['burner'], { feeds: [feed(26)], ...more });
-const weakCoils = (...ids: string[]) => ({ inrush: { thermostatVolts: 20, weak: ids.map(coil) } });
 
 function limits(corners: Partial<SolvedCorners> = {}, nominal: Partial<NominalCall> = {}) {
   return limitsFrom(
     { world: worldOf('furnace-ac'), call: 'heat1', was: call(), cases: [call()], crowd: null, ...nominal },
-    { weak: [call()], strong: [call()], loaded: [call()], shared: false, today: () => null, ...corners }
+    { weak: [call()], strong: [call()], loaded: [call()], shared: false, today: () => [], ...corners }
   );
 }
 
@@ -49,17 +48,17 @@ describe('loads in the corners', () => {
   const stopped = { weak: [call({ loads: [] })] };
 
   it('are lost that run with nominal values and today in the weak corner, and no longer will', () => {
-    expect(limits({ ...stopped, today: () => call() }).lost).toEqual(['burner']);
-    expect(limits({ ...stopped, today: () => call({ loads: [] }) }).lost).toEqual([]);
-    expect(limits({ ...stopped, today: () => null }).lost).toEqual([]);
-    expect(limits({ today: () => call() }).lost).toEqual([]);
-    expect(limits({ ...stopped, today: (corner) => (corner === 'weak' ? call() : null) }).lost).toEqual([
+    expect(limits({ ...stopped, today: () => [call()] }).lost).toEqual(['burner']);
+    expect(limits({ ...stopped, today: () => [call({ loads: [] })] }).lost).toEqual([]);
+    expect(limits({ ...stopped, today: () => [] }).lost).toEqual([]);
+    expect(limits({ today: () => [call()] }).lost).toEqual([]);
+    expect(limits({ ...stopped, today: (corner) => (corner === 'weak' ? [call()] : []) }).lost).toEqual([
       'burner'
     ]);
   });
 
   it('are lost where they stop in one of several cases', () => {
-    expect(limits({ weak: [call(), call({ loads: [] })], today: () => call() }).lost).toEqual(['burner']);
+    expect(limits({ weak: [call(), call({ loads: [] })], today: () => [call()] }).lost).toEqual(['burner']);
   });
 
   it('run uncalled that run in some corner and neither today, with nominal values nor with the crowd', () => {
@@ -71,18 +70,6 @@ describe('loads in the corners', () => {
     expect(limits({ loaded: [extra] }, { cases: [extra] }).uncalled).toEqual([]);
     expect(limits({ loaded: [extra] }, { crowd: extra }).uncalled).toEqual([]);
     expect(limits().uncalled).toEqual([]);
-  });
-
-  it('hum at pull-in where they do not today, each coil once', () => {
-    const weak = [call(weakCoils('a')), call(weakCoils('a', 'b'))];
-    expect(limits({ weak }).weakAtPullIn.map((partRef) => partRef.id)).toEqual(['a', 'b']);
-    expect(
-      limits({ weak, today: () => call(weakCoils('a')) }).weakAtPullIn.map((partRef) => partRef.id)
-    ).toEqual(['b']);
-    expect(
-      limits({ weak, today: (corner) => (corner === 'weak' ? call(weakCoils('a', 'b')) : null) }).weakAtPullIn
-    ).toEqual([]);
-    expect(limits().weakAtPullIn).toEqual([]);
   });
 });
 
@@ -97,7 +84,7 @@ describe('transformers in the loaded corner', () => {
   it('are beyond the least that their plate may say, each once, of the case that is worst', () => {
     const { excess } = limits({
       loaded: [giving({ amps: 2 }), giving({ amps: 3 }), giving({ amps: 2.5 }), giving({ id: 'b', amps: 4 })],
-      today: (corner) => (corner === 'loaded' ? giving({ amps: 1.9 }) : null)
+      today: (corner) => (corner === 'loaded' ? [giving({ amps: 1.9 })] : [])
     });
     expect(excess.map((one) => [one.supply.id, one.supply.amps, one.ampsToday])).toEqual([
       ['eq-1:secondary', 3, 1.9],
@@ -114,9 +101,9 @@ describe('transformers in the loaded corner', () => {
   it('are not compared with today where neighbours hang on them', () => {
     const loaded = [giving({ amps: 3 })];
     expect(
-      limits({ loaded, shared: true, today: () => giving({ amps: 1 }) }).excess[0]!.ampsToday
+      limits({ loaded, shared: true, today: () => [giving({ amps: 1 })] }).excess[0]!.ampsToday
     ).toBeNull();
-    expect(limits({ loaded, today: () => null }).excess[0]!.ampsToday).toBeNull();
+    expect(limits({ loaded, today: () => [] }).excess[0]!.ampsToday).toBeNull();
   });
 
   it('have what they give today with nominal values, by their id', () => {

@@ -28,10 +28,16 @@ describe('harm', () => {
       {
         code: 'fuse-opens',
         level: 'stop',
-        params: { call: 'heat1', supply: 'furnace', amps: 23 },
+        params: { call: 'heat1', supply: 'furnace', amps: 23, fuse: 'opens' },
         because: [open.part, ref.call('heat1')]
       }
     ]);
+    const seen = (more: Parameters<typeof supply>[0]) =>
+      harmFindings(solvedCall([], { supplies: [supply({ fuseOpen: true, ...more })] }))[0];
+    // At one and a half times its rating a blade fuse may hold for minutes; one that nobody saw is none.
+    expect(seen({ fuseAmps: 4.6 })).toMatchObject({ params: { fuse: 'slow' } });
+    expect(seen({ fuseAmps: 6 })).toMatchObject({ params: { fuse: 'opens' } });
+    expect(seen({ fuseAmps: 23, fuseRating: null })).toMatchObject({ params: { fuse: 'unseen' } });
     const unmeasured = supply({ fuseOpen: true });
     expect(harmFindings(solvedCall([], { supplies: [unmeasured] }))[0]).toMatchObject({
       params: { amps: null }
@@ -54,7 +60,16 @@ describe('harm', () => {
   it('is two supplies that copper joins, a relay without rest, and a coil that hums', () => {
     const [one, other] = [supply().part, coil('other')];
     const found = harmFindings(
-      solvedCall([], { tied: [[one, other]], chattering: [coil('a')], starved: [coil('b')] })
+      solvedCall([], {
+        tied: [[one, other]],
+        chattering: [coil('a')],
+        starved: [coil('b'), coil('c')],
+        coils: [
+          { part: coil('b'), energised: false, volts: 11, pullIn: 18 },
+          { part: coil('c'), energised: false, volts: 9.04, pullIn: 18 },
+          { part: coil('d'), energised: false, volts: 1, pullIn: 18 }
+        ]
+      })
     );
     expect(found).toEqual([
       { code: 'supplies-tied', level: 'stop', params: {}, because: [one, other] },
@@ -67,8 +82,8 @@ describe('harm', () => {
       {
         code: 'coil-starved',
         level: 'warn',
-        params: { call: 'heat1' },
-        because: [coil('b'), ref.call('heat1')]
+        params: { call: 'heat1', volts: 9, pullIn: 18 },
+        because: [coil('b'), coil('c'), ref.call('heat1')]
       }
     ]);
   });

@@ -5,6 +5,7 @@ import type { CallResult, SupplyResult } from '../circuit/simulate';
 import { running } from '../circuit/expected';
 import { finding, type Finding } from '../findings/finding';
 import type { Call } from '../trade/calls';
+import { PULL_IN_VOLTS } from '../trade/loads';
 import type { LoadId } from '../trade/vocabulary';
 
 /** Loads that need air over them. */
@@ -30,9 +31,26 @@ export function harmFindings(result: CallResult): Finding[] {
   if (result.tied.length > 0) found.push(finding('stop', 'supplies-tied', {}, result.tied.flat()));
   if (result.chattering.length > 0)
     found.push(finding('stop', 'relay-chatter', { call }, [...result.chattering, ...because]));
-  if (result.starved.length > 0)
-    found.push(finding('warn', 'coil-starved', { call }, [...result.starved, ...because]));
+  if (result.starved.length > 0) found.push(starvedFinding(result));
   return found;
+}
+
+/** A blade fuse opens at once at twice its rating and more; below that it may hold for minutes. */
+const OPENS_AT_ONCE = 2;
+
+function isSlow({ fuseAmps, fuseRating }: SupplyResult): boolean {
+  return fuseAmps !== null && fuseRating !== null && fuseAmps < OPENS_AT_ONCE * fuseRating;
+}
+
+/** Of several, the one that gets least of what it needs. */
+function starvedFinding({ call, starved, coils }: CallResult): Finding {
+  const own = coils.filter(({ part }) => starved.some(({ id }) => id === part.id));
+  const worst = own.reduce<{ volts: number; pullIn: number }>(
+    (least, coil) => (coil.volts / coil.pullIn < least.volts / least.pullIn ? coil : least),
+    own[0] ?? { volts: 0, pullIn: PULL_IN_VOLTS }
+  );
+  const fact = { call, volts: asMetered(worst.volts, 0.1), pullIn: worst.pullIn };
+  return finding('warn', 'coil-starved', fact, [...starved, ref.call(call)]);
 }
 
 function supplyHarm(supply: SupplyResult, call: Call): Finding[] {
@@ -43,7 +61,12 @@ function supplyHarm(supply: SupplyResult, call: Call): Finding[] {
       finding(
         'stop',
         'fuse-opens',
-        { call, supply: name, amps: fuseAmps === null ? null : asMetered(fuseAmps, 1) },
+        {
+          call,
+          supply: name,
+          amps: fuseAmps === null ? null : asMetered(fuseAmps, 1),
+          fuse: supply.fuseRating === null ? 'unseen' : isSlow(supply) ? 'slow' : 'opens'
+        },
         because
       )
     ];

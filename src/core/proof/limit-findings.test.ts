@@ -32,7 +32,7 @@ const limit = (call: Call, more: Partial<AtLimits>): AtLimits => ({
   tooHigh: false,
   amps: 1,
   lost: [],
-  weakAtPullIn: [],
+  bounded: true,
   uncalled: [],
   excess: [],
   today: new Map(),
@@ -99,14 +99,11 @@ describe('coils and loads', () => {
     expect(said[0]!.params).toEqual({ what: 'lost', call: 'cool1', loads: ['compressor', 'blower'] });
   });
 
-  it('that hum, or run uncalled, are said with their call', () => {
-    const said = limitFindings(
-      [limit('cool1', { weakAtPullIn: [part('eq-1:coil-Y1')], uncalled: ['burner'] })],
-      all
-    );
-    expect(said.map((finding) => finding.code)).toEqual(['load-at-limits', 'load-at-limits']);
-    expect(said[0]!.because.map(refId)).toEqual(['eq-1:coil-Y1', 'call:cool1']);
-    expect(said[1]!.params).toEqual({ what: 'uncalled', call: 'cool1', loads: ['burner'] });
+  it('that run uncalled are said with their call', () => {
+    const said = limitFindings([limit('cool1', { uncalled: ['burner'] })], all);
+    expect(said.map((finding) => finding.code)).toEqual(['load-at-limits']);
+    expect(said[0]!.because.map(refId)).toEqual(['call:cool1']);
+    expect(said[0]!.params).toEqual({ what: 'uncalled', call: 'cool1', loads: ['burner'] });
   });
 });
 

@@ -32,7 +32,11 @@ export function limitFindings(
     ...voltsFindings(limits, 'low', holds),
     ...voltsFindings(limits, 'high', holds),
     ...limits.flatMap((limit) => coilFindings(limit, holds)),
-    ...excessFindings(limits, holds, thermostats)
+    ...excessFindings(limits, holds, thermostats),
+    // What cannot be bounded is said where figures are used.
+    ...(limits.some((limit) => !limit.bounded && limit.low !== null)
+      ? [finding('note', 'limits-not-bounded', {})]
+      : [])
   ];
 }
 
@@ -58,10 +62,6 @@ function coilFindings(limit: AtLimits, { runs }: HoldsNominally): Finding[] {
   const lost = limit.lost.filter((load) => runs(call, load));
   if (lost.length > 0)
     found.push(finding('warn', 'load-at-limits', { what: 'lost', call, loads: lost }, because));
-  if (limit.weakAtPullIn.length > 0) {
-    const coils = [...limit.weakAtPullIn, ...because];
-    found.push(finding('warn', 'load-at-limits', { what: 'weak-at-pull-in', call }, coils));
-  }
   if (limit.uncalled.length > 0)
     found.push(finding('warn', 'load-at-limits', { what: 'uncalled', call, loads: limit.uncalled }, because));
   return found;

@@ -5,14 +5,16 @@
  */
 import { running } from '../circuit/expected';
 import { simulate, type CallResult, type SupplyResult } from '../circuit/simulate';
-import { PLAIN_CASE, type CornerId, type SupplyCase, type World } from '../devices/world';
-import type { PartRef } from '../findings/refs';
+import { PLAIN_CASE, type CornerAim, type CornerId, type SupplyCase, type World } from '../devices/world';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 
-/** No-load voltages of transformers scatter by about so much: less above a window is not called too much. */
-export const SLACK_VOLTS = 0.6;
+/**
+ * What a window of 30 V is meant to stand: any transformer of the 24 V class, which without load gives up to 28 V, and 30.8 with mains 10 % high.
+ * As much above a window, and a little for rounding, is not called too much.
+ */
+export const SLACK_VOLTS = 0.9;
 
 /** A transformer that gives more than its rating in the loaded corner. */
 export interface Excess {
@@ -32,14 +34,14 @@ export interface AtLimits {
   readonly amps: number;
   /** Loads that run in the weak corner today, and will not. */
   readonly lost: readonly LoadId[];
-  /** Coils that would not move while all pull in at once in the weak corner, though they do today. */
-  readonly weakAtPullIn: readonly PartRef[];
   /** Loads that run in some corner and neither with nominal values nor today. */
   readonly uncalled: readonly LoadId[];
   /** Beyond the rating, or beyond the least that an unread plate may say. */
   readonly excess: readonly Excess[];
   /** What each transformer gives today with nominal values, amps, by its id. */
   readonly today: ReadonlyMap<string, number>;
+  /** Whether the figures are bounds: with diodes in the circuit they are not. */
+  readonly bounded: boolean;
   readonly solves: number;
 }
 
@@ -85,8 +87,8 @@ export interface SolvedCorners {
   readonly loaded: readonly CallResult[];
   /** Neighbours are in them. */
   readonly shared: boolean;
-  /** The thermostat's own wiring as it is, in a corner; null where that has no solution. */
-  today(corner: CornerId): CallResult | null;
+  /** The thermostat's own wiring as it is, in the same corner with the same aims; empty where that has no solution. */
+  today(corner: CornerId): readonly CallResult[];
 }
 
 /** What the corners show, against what holds with nominal values. */
@@ -106,9 +108,10 @@ export function limitsFrom(
     [nominal.was, ...nominal.cases, ...crowd].flatMap((result) => running(result.loads))
   );
   const ever = [...weak, ...strong, ...loaded].flatMap((result) => running(result.loads));
-  const humming = new Map(weak.flatMap((result) => result.inrush.weak).map((coil) => [coil.id, coil]));
-  const runsToday = (load: LoadId) => running(today('weak')?.loads ?? []).includes(load);
-  const humsToday = (id: string) => today('weak')?.inrush.weak.some((coil) => coil.id === id) === true;
+  const runsToday = (load: LoadId) => {
+    const results = today('weak');
+    return results.length > 0 && results.every((result) => running(result.loads).includes(load));
+  };
   return {
     call: nominal.call,
     low: lows.length === 0 ? null : Math.min(...lows.map((low) => low.volts)),
@@ -117,17 +120,21 @@ export function limitsFrom(
     tooHigh: highs.some((high) => high.volts > high.max + SLACK_VOLTS),
     amps: Math.max(0, ...loaded.flatMap((result) => result.supplies.map((supply) => supply.amps))),
     lost: dead.filter(runsToday),
-    weakAtPullIn: [...humming.values()].filter((coil) => !humsToday(coil.id)),
     uncalled: [...new Set(ever)].filter((load) => !expected.has(load)),
     excess: excessOf(loaded, shared ? null : () => today('loaded')),
+    bounded: [...weak, ...strong, ...loaded].every((result) => result.bounded),
     today: new Map(nominal.was.supplies.map((supply) => [supply.id, supply.amps]))
   };
 }
 
-/** Solves a corner when it is asked for, in every case of polarity and bonding that makes a difference. */
+/** A coil that gets this much more than it pulls in at is not looked at by itself: no value of its own wires makes up for that. */
+const CLEAR_VOLTS = 4;
+
+/** Solves a corner when it is asked for, in every case of polarity and bonding that makes a difference and for everything that it is about. */
 class Corners {
   private readonly cases: readonly SupplyCase[];
-  private readonly today = new Map<CornerId, CallResult | null>();
+  private readonly aims = new Map<CornerId, readonly (CornerAim | undefined)[]>();
+  private readonly today = new Map<CornerId, readonly CallResult[]>();
   solves = 0;
 
   constructor(
@@ -141,19 +148,47 @@ class Corners {
   }
 
   after(corner: CornerId): readonly CallResult[] | null {
+    const usual = this.allCases(corner, undefined);
+    if (!usual) return null;
+    const more = corner === 'weak' ? this.coilAims(usual) : corner === 'loaded' ? furtherSupplies(usual) : [];
+    this.aims.set(corner, [undefined, ...more]);
+    const found = more.map((aim) => this.allCases(corner, aim));
+    return found.some((results) => results === null)
+      ? null
+      : [...usual, ...found.flatMap((results) => results ?? [])];
+  }
+
+  /** The thermostat's own wiring as it is. */
+  before(corner: CornerId): readonly CallResult[] {
+    const known = this.today.get(corner);
+    if (known !== undefined) return known;
+    const aims = this.aims.get(corner) ?? [undefined];
+    const found = aims.flatMap(
+      (aim) => this.solve(this.wirings.before, { ...PLAIN_CASE, ...cornerAt(corner, aim) }) ?? []
+    );
+    this.today.set(corner, found);
+    return found;
+  }
+
+  private allCases(corner: CornerId, aim: CornerAim | undefined): readonly CallResult[] | null {
     const found = this.cases.map((supplyCase) =>
-      this.solve(this.wirings.allAfter, { ...supplyCase, corner })
+      this.solve(this.wirings.allAfter, { ...supplyCase, ...cornerAt(corner, aim) })
     );
     return found.every((callResult) => callResult !== null) ? found : null;
   }
 
-  /** The thermostat's own wiring as it is. */
-  before(corner: CornerId): CallResult | null {
-    const known = this.today.get(corner);
-    if (known !== undefined) return known;
-    const found = this.solve(this.wirings.before, { ...PLAIN_CASE, corner });
-    this.today.set(corner, found);
-    return found;
+  /** Coils that run with nominal values, and come near to what they pull in at in the usual weak corner. */
+  private coilAims(weak: readonly CallResult[]): CornerAim[] {
+    const clear = (id: string) =>
+      weak.every((result) =>
+        result.coils.some(
+          ({ part, energised, volts, pullIn }) => part.id === id && energised && volts > pullIn + CLEAR_VOLTS
+        )
+      );
+    const run = this.nominal.cases.flatMap((result) =>
+      result.coils.flatMap(({ part, energised }) => (energised ? [part.id] : []))
+    );
+    return [...new Set(run)].filter((id) => !clear(id)).map((element) => ({ element, pulling: true }));
   }
 
   private solve(wiring: Wiring, supplyCase: SupplyCase): CallResult | null {
@@ -162,6 +197,15 @@ class Corners {
     this.solves += made.result.solves;
     return made.result;
   }
+}
+
+function cornerAt(corner: CornerId, aim: CornerAim | undefined) {
+  return aim ? { corner, aim } : { corner };
+}
+
+/** The usual loaded corner is that of the first supply; each other has one of its own. */
+function furtherSupplies([first]: readonly CallResult[]): CornerAim[] {
+  return (first?.supplies.slice(1) ?? []).map(({ id }) => ({ element: id }));
 }
 
 /** Where all cases read the same, no current flows between the supplies, and none will with other values. */
@@ -179,7 +223,7 @@ function inAll(lists: readonly (readonly LoadId[])[]): readonly LoadId[] {
 }
 
 /** `today`: the loaded corner of what is there today; null where neighbours hang on it and nobody knows. */
-function excessOf(loaded: readonly CallResult[], today: (() => CallResult | null) | null): Excess[] {
+function excessOf(loaded: readonly CallResult[], today: (() => readonly CallResult[]) | null): Excess[] {
   const worst = new Map<string, SupplyResult>();
   for (const supply of loaded.flatMap((result) => result.supplies)) {
     const known = worst.get(supply.id);
@@ -192,6 +236,8 @@ function excessOf(loaded: readonly CallResult[], today: (() => CallResult | null
   }));
 }
 
-function ampsOf(result: CallResult | null, supply: string): number | null {
-  return result?.supplies.find((supplyResult) => supplyResult.id === supply)?.amps ?? null;
+/** The most that a supply gives in any of these; null where it is in none. */
+function ampsOf(results: readonly CallResult[], supply: string): number | null {
+  const given = results.flatMap((result) => result.supplies.filter(({ id }) => id === supply));
+  return given.length === 0 ? null : Math.max(...given.map(({ amps }) => amps));
 }

@@ -4,15 +4,7 @@ import { finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import { coil, solvedCall, supply } from '../houses/call-results';
 import { worldOf } from '../houses/hand-wired';
-import {
-  asksIn,
-  crowdFindings,
-  dipFindings,
-  foldSupply,
-  rowFindings,
-  unsolvable,
-  worstHarm
-} from './proof-findings';
+import { asksIn, crowdFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
 import type { NominalRow } from './types';
 
 const over = (amps: number, turned = 0) =>
@@ -49,27 +41,6 @@ describe('harm over all cases of polarity and bonding', () => {
       solvedCall([], { supplies: [supply({ fuseOpen: true, fuseAmps: 20, amps: 1 })] })
     ]);
     expect(kept).toMatchObject({ params: { amps: 30 } });
-  });
-});
-
-describe('a dip at pull-in', () => {
-  const dips = (...ids: string[]) => solvedCall([], { inrush: { thermostatVolts: 20, weak: ids.map(coil) } });
-
-  it('is said where it is new, each coil once', () => {
-    expect(dipFindings(dips(), [dips('a'), dips('a', 'b')])).toEqual([
-      {
-        code: 'inrush-dip',
-        level: 'warn',
-        params: { call: 'heat1' },
-        because: [coil('a'), coil('b'), ref.call('heat1')]
-      }
-    ]);
-  });
-
-  it('is not said of a coil that is weak today', () => {
-    expect(dipFindings(dips('a'), [dips('a')])).toEqual([]);
-    expect(dipFindings(dips('a'), [dips('a', 'b')])[0]!.because).toEqual([coil('b'), ref.call('heat1')]);
-    expect(dipFindings(dips(), [dips()])).toEqual([]);
   });
 });
 
@@ -117,6 +88,7 @@ describe('a row of the proof', () => {
     call: 'heat1',
     before: ['burner', 'blower'],
     after: ['burner', 'blower'],
+    ever: more.after ?? ['burner', 'blower'],
     lost: [],
     gained: [],
     voltsBefore: null,
@@ -188,7 +160,9 @@ describe('a row of the proof', () => {
 describe('a thermostat that is unfed in several calls', () => {
   const unfed = (call: 'heat1' | 'cool1' | 'fan') =>
     finding('stop', 'thermostat-unfed', { calls: [call], volts: 3 }, [ref.call(call)]);
-  const other = finding('warn', 'inrush-dip', { call: 'heat1' }, [ref.call('heat1')]);
+  const other = finding('warn', 'coil-starved', { call: 'heat1', volts: 12, pullIn: 18 }, [
+    ref.call('heat1')
+  ]);
 
   it('is one finding with all of them, before the rest', () => {
     expect(foldSupply([unfed('heat1'), other, unfed('cool1')])).toEqual([

@@ -1,4 +1,4 @@
-/** What a proof says: harm, losses, starved electronics and dips, in sentences, each with the call that it rests on. */
+/** What a proof says: harm, losses and starved electronics, in sentences, each with the call that it rests on. */
 import { asMetered } from '../trade/figures';
 import { type Ref, ref, refId } from '../findings/refs';
 import { expectedLoads, uncalledIn } from '../circuit/expected';
@@ -31,18 +31,6 @@ export function worstHarm(cases: readonly CallResult[]): Finding[] {
   return [...found.values()].map(({ finding: harm, count, says }) =>
     count === cases.length ? harm : { ...harm, supplyCase: says }
   );
-}
-
-/** A dip at pull-in is said only where it is new: a house that works today pulls its coils in today. */
-export function dipFindings(was: CallResult, cases: readonly CallResult[]): Finding[] {
-  const before = new Set(was.inrush.weak.map((coil) => coil.id));
-  const weak = new Map(
-    cases
-      .flatMap((result) => result.inrush.weak)
-      .flatMap((coil) => (before.has(coil.id) ? [] : [[coil.id, coil]]))
-  );
-  if (weak.size === 0) return [];
-  return [finding('warn', 'inrush-dip', { call: was.call }, [...weak.values(), ref.call(was.call)])];
 }
 
 export function unsolvable(
@@ -98,7 +86,7 @@ export function rowFindings(
   const uncalled = [
     ...new Set([
       ...row.gained.filter((load) => !expected.includes(load)),
-      ...uncalledIn(row.after, call, world)
+      ...uncalledIn(row.ever, call, world)
     ])
   ];
   if (uncalled.length > 0) {

@@ -301,9 +301,9 @@ describe('what the board may do with its blower in cooling', () => {
   });
 
   it('is printed as the first of the two, and volts and amps are said once', () => {
-    const weak = tomorrow({ on: FIVE, lengthM: 300 });
+    const weak = tomorrow({ on: FIVE, lengthM: 120 });
     const proof = proven(
-      today({ on: FOUR, lengthM: 300 }),
+      today({ on: FOUR, lengthM: 120 }),
       weak,
       worldOf('furnace-ac', { blowerInCool: 'board' })
     );

@@ -21,8 +21,9 @@ import { isSupply } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
 import { acrossWorlds, type FoundIn } from './across-worlds';
 import { complaintFindings } from './complaint';
+import { heldAtLimits, heldFindings } from './held';
 import { CIRCUIT_LIMITS, limitFindings } from './limit-findings';
-import { crowdFindings, dipFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
+import { crowdFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
 import { atLimits, type AtLimits } from './limits';
 import { holdsNominally, newWith, nominalRow, type SolvedCall } from './rows';
 import type { Proof, ProofInput, ProofRow, WorldProof } from './types';
@@ -102,15 +103,16 @@ function proveBehaviour(
     const own = [
       ...crowdFindings(one, neighbours.length + 1),
       ...rowFindings(one.row, behaviour, input.needsSupply),
-      ...worstHarm(one.cases),
-      ...dipFindings(one.was, one.cases)
+      ...worstHarm(one.cases)
     ];
     const fresh = notOpenAlready(own, findings);
     findings.push(...(isCombined(call) ? newWith(fresh, findings) : fresh));
   }
+  findings.push(...heldFindings(allAfter, jointWorld, calls));
   // What fails with nominal values is refused already: how far off it may be as well is of no use to anybody.
   const limits = hasStop(findings) ? [] : solved.map((solvedCall) => atLimits(wirings, solvedCall));
   const solvable = limits.filter((limit) => limit !== null);
+  if (!hasStop(findings)) findings.push(...heldAtLimits(allAfter, jointWorld, calls));
   findings.push(...limitFindings(solvable, holdsNominally(solved, input.needsSupply), neighbours.length + 1));
   const proof: WorldProof = {
     world,

@@ -69,6 +69,7 @@ export function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' |
     call,
     before,
     after: always,
+    ever: [...ever],
     lost: before.filter((load) => !always.includes(load)),
     gained: [...ever].filter((load) => !before.includes(load)),
     voltsBefore: was.thermostatVolts,

@@ -15,6 +15,7 @@ import { isSupply, type Wiring } from '../wiring/graph';
 import { recently } from '../trade/recent';
 import { acrossWorlds } from './across-worlds';
 import { circuitKey } from './proof-memory';
+import { heldFindings } from './held';
 import { worstHarm } from './proof-findings';
 import { newWith } from './rows';
 
@@ -64,12 +65,15 @@ function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs 
       (load) => !isCombined(call) || !dead.some((candidate) => candidate.loads.includes(load))
     );
     if (fresh.length > 0) dead.push({ call, loads: fresh });
-    const uncalled = uncalledIn(on, call, world);
+    // In any case of polarity and bonding: an earth that ties two commons lends a coil its way back.
+    const ever = [...new Set(solved.flatMap((result) => running(result.loads)))];
+    const uncalled = uncalledIn(ever, call, world);
     const own = worstHarm(solved).filter((harm) => harm.level === 'stop');
     if (uncalled.length > 0)
       own.push(finding('stop', 'load-runs-uncalled', { call, loads: uncalled }, [ref.call(call)]));
     harms.push(...newWith(own, harms));
   }
+  harms.push(...heldFindings(wiring, world, calls));
   return { world, harms, dead };
 }
 

@@ -14,6 +14,8 @@ export interface NominalRow {
   readonly before: readonly LoadId[];
   /** Loads that run in every case solved. */
   readonly after: readonly LoadId[];
+  /** Loads that run in any of them. */
+  readonly ever: readonly LoadId[];
   readonly lost: readonly LoadId[];
   readonly gained: readonly LoadId[];
   readonly voltsBefore: number | null;

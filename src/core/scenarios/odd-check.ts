@@ -63,11 +63,17 @@ function wrongIn(house: TrueHouse, plan: Plan, option: PlannedOption): string[] 
     return saysOfToday(house, plan, option) ? [] : harmsAfter(house.truth);
   if (asksFirst(house, option)) return [];
   const after = carriedOut(house.truth, option);
+  // A repair alone beside a wire that nobody can explain leaves what that wire does as it is, and says so.
+  const leaves =
+    option.method === 'none' && option.findings.some(({ code }) => code === 'wire-not-explained');
+  const already = leaves ? harmsAfter(house.truth) : [];
   const unread = option.findings.some(
     (finding) => finding.code === 'transformer-unread' || finding.code === 'overloaded-at-limits'
   );
   return [
-    ...harmsAfter(after).filter((harm) => !(unread && harm.startsWith('a transformer is overloaded'))),
+    ...harmsAfter(after).filter(
+      (harm) => !(unread && harm.startsWith('a transformer is overloaded')) && !already.includes(harm)
+    ),
     ...deadIn(house.truth, after, house.world, option),
     ...starvedIn(after, house.world, option)
   ];

@@ -56,6 +56,42 @@ const wet = (strands: readonly string[], more: Partial<HouseSketch> = {}): House
 });
 
 const HOUSES: Readonly<Record<string, Odd>> = {
+  'a third wire of a boiler, with no end read at the machine': {
+    sketch: wet(['RD R unseen', 'WH W unseen', 'GN G unseen', 'BU coiled unseen'], {
+      board: ['R', 'C', 'W', 'G']
+    }),
+    says: ['wire-not-explained'],
+    shut: ['add-conductor', 'plug-in-transformer', 'no-c-needed']
+  },
+  'a B on a boiler that nobody has read at the machine': {
+    sketch: wet(['RD R R', 'WH W W', 'YE B unseen', 'BU coiled C'], { board: ['R', 'C', 'W', 'B'] }),
+    model: 'de-farspeak',
+    says: ['wire-not-explained'],
+    shut: ['receiver-at-equipment']
+  },
+  'cooling on the boiler’s heat screw, two machines with commons that an earth may tie': {
+    sketch: {
+      strands: ['RD RH R', 'WH W W', 'BN RC R@2', 'YE Y W', 'GN G G@2', 'BU C C@2'],
+      board: ['R', 'C', 'W'],
+      observed: { ...thin, 'heat-from': 'radiators', 'outdoor-unit': 'rests', 'measured-volts': 26 },
+      equipment: boiler,
+      further: [{ kind: 'air-handler', marks: ['R', 'C', 'Y', 'G'] }]
+    },
+    says: ['load-runs-uncalled'],
+    leaving: 'pro'
+  },
+  'the fan given away under strips on a mark that nobody knows': {
+    sketch: {
+      strands: ['RD R R', 'YE Y Y', 'GN coiled C', 'OG O O', 'WH W2 QX'],
+      board: ['R', 'C', 'Y', 'G', 'O', 'QX'],
+      observed: pump,
+      equipment: { kind: 'air-handler' }
+    },
+    says: ['wire-not-explained', 'compressor-without-blower'],
+    repairs: ['add-y-g-link'],
+    leaving: 'care',
+    shut: ['existing-c', 'add-conductor']
+  },
   'a mark at the machine that nobody knows, under the wire that heats': {
     sketch: ac(['RD R R', 'WH W QX', 'YE Y Y', 'GN G G', 'BU C C'], { board: ['R', 'C', 'QX', 'Y', 'G'] }),
     closed: true,

@@ -87,8 +87,9 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
   const worlds = worldsOf(identification, filled);
   // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
   const found = readIn(filled, worlds[0]?.world.family ?? null);
+  // An end that nobody has read is asked about where it is taken to be: to read it there would close no more.
   const riddles = unexplained(
-    recorded,
+    filled,
     worlds.map(({ world }) => world)
   );
   // What a wire does that nobody can explain is not known to be dead.

@@ -11,24 +11,28 @@ export interface CoilFacts {
   readonly va: number;
   /** Share of the VA that is in phase with the voltage: 1 for a heater, about a half for a core with an air gap closed. Usual sheets. */
   readonly powerFactor: number;
-  /** How many times its holding current it draws while it pulls in. */
+  /** How many times its holding current it draws while its armature is open: as a rule, and between which two. */
   readonly inrush: number;
+  readonly inrushRange: readonly [least: number, most: number];
 }
 
-/** The coils of the 24 V class, by usual nameplates; power factors from the sheets of usual coils, inrush 4 to 5 times for contactors. */
+/**
+ * The coils of the 24 V class, by usual nameplates; power factors from the sheets of usual coils. Inrush: 4 to 5 times for contactors, 2 to 4.5
+ * for relays in general; an accessory's relay may be any of these.
+ */
 export const COILS = {
-  gasValve: { va: 10, powerFactor: 0.8, inrush: 1.5 },
-  fanRelay: { va: 4, powerFactor: 0.65, inrush: 2 },
-  contactor: { va: 7.5, powerFactor: 0.45, inrush: 4.5 },
-  reversingValve: { va: 5, powerFactor: 0.55, inrush: 2.5 },
+  gasValve: { va: 10, powerFactor: 0.8, inrush: 1.5, inrushRange: [1.2, 2] },
+  fanRelay: { va: 4, powerFactor: 0.65, inrush: 2, inrushRange: [2, 3] },
+  contactor: { va: 7.5, powerFactor: 0.45, inrush: 4.5, inrushRange: [4, 5] },
+  reversingValve: { va: 5, powerFactor: 0.55, inrush: 2.5, inrushRange: [2, 3.5] },
   /** Heated by a small resistor: no moving core. */
-  sequencer: { va: 6, powerFactor: 1, inrush: 1 },
-  boilerRelay: { va: 3, powerFactor: 0.65, inrush: 2 },
-  zoneValve: { va: 7.5, powerFactor: 0.9, inrush: 1.2 },
-  humidifierValve: { va: 12, powerFactor: 0.6, inrush: 2 },
+  sequencer: { va: 6, powerFactor: 1, inrush: 1, inrushRange: [1, 1] },
+  boilerRelay: { va: 3, powerFactor: 0.65, inrush: 2, inrushRange: [2, 3] },
+  zoneValve: { va: 7.5, powerFactor: 0.9, inrush: 1.2, inrushRange: [1, 1.5] },
+  humidifierValve: { va: 12, powerFactor: 0.6, inrush: 2, inrushRange: [1.5, 2.5] },
   /** A dehumidifier's or a ventilator's relay, as a fan relay. */
-  accessoryRelay: { va: 4, powerFactor: 0.65, inrush: 2 },
-  lockOutRelay: { va: 3, powerFactor: 0.65, inrush: 2 }
+  accessoryRelay: { va: 4, powerFactor: 0.65, inrush: 2, inrushRange: [2, 4.5] },
+  lockOutRelay: { va: 3, powerFactor: 0.65, inrush: 2, inrushRange: [2, 3] }
 } as const satisfies Record<string, CoilFacts>;
 
 /** A coil is sure to pull in at this voltage and sure to let go below the other. */

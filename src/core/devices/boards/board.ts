@@ -50,6 +50,7 @@ export function supplyElements(board: Board, va = USUAL_TRANSFORMER_VA): Element
     a,
     b,
     amps: board.fuseAmps ?? USUAL_FUSE_AMPS,
+    seen: board.fuseAmps !== null,
     part: { device: board.id, part: 'fuse' }
   });
   const { beforeFuse, afterFuse } = switchesInFeed(board);
@@ -88,6 +89,7 @@ export function coilBetween(
     pullIn: PULL_IN_VOLTS,
     dropOut: DROP_OUT_VOLTS,
     inrush: facts.inrush,
+    inrushRange: facts.inrushRange,
     part
   };
 }

@@ -14,8 +14,15 @@ function overload({ call, supply, amps, ratedAmps, ratedVa }: Overload): string 
   return `${withCall(call)}, ${supply} gives ${amps.toFixed(2)} A; it is rated for ${ratedAmps.toFixed(2)} A (${ratedVa} VA).`;
 }
 
-function shorted(call: Call, supply: string, amps: number | null): string {
-  return `${withCall(call)}, ${supply} is shorted${amps === null ? '' : ` (about ${amps.toFixed(0)} A)`}: its fuse opens.`;
+function shorted({ call, supply, amps, fuse }: ProofParams['fuse-opens']): string {
+  const flows = amps === null ? '' : ` (about ${amps.toFixed(0)} A)`;
+  const then = {
+    opens: 'its fuse opens.',
+    slow: 'its fuse opens, but may hold for minutes first, while wires and transformer get hot.',
+    unseen:
+      'nobody has seen a fuse. Where there is one, it opens; where there is none, the transformer burns.'
+  }[fuse];
+  return `${withCall(call)}, ${supply} is shorted${flows}: ${then}`;
 }
 
 function gives({ call, supply, amps, thermostats }: AtLimits): string {
@@ -50,19 +57,23 @@ export const PROOF: Sentences<ProofParams> = {
     `${withCall(call)}, the heating strips glow and the blower does not run. They overheat.`,
   'burner-without-blower': ({ call }) =>
     `${withCall(call)}, the burner fires and the blower does not run. It goes off on its limit again and again.`,
-  'fuse-opens': ({ call, supply, amps }) => shorted(call, supply, amps),
+  'fuse-opens': (fact) => shorted(fact),
   'transformer-overloaded': overload,
   'overloaded-together': (fact) => {
-    const what = 'ratedVa' in fact ? overload(fact) : shorted(fact.call, fact.supply, fact.amps);
+    const what = 'ratedVa' in fact ? overload(fact) : shorted(fact);
     return `${what} (All ${fact.thermostats} thermostats on it call at once.)`;
   },
   'supplies-tied': () =>
     'Two supplies are joined by copper. Nobody can see their polarity or an earth from the wall: they may feed each other and burn.',
   'relay-chatter': ({ call }) => `${withCall(call)}, a relay pulls in and lets go without end.`,
-  'coil-starved': ({ call }) =>
-    `${withCall(call)}, a coil gets some voltage but too little to pull in: it hums and warms up.`,
-  'inrush-dip': ({ call }) =>
-    `${withCall(call)}, all coils pull in at once and one of them gets less than it needs to move: it may hum instead.`,
+  'coil-starved': ({ call, volts, pullIn }) =>
+    `${withCall(call)}, a coil gets ${volts.toFixed(1)} V of the ${pullIn} V that pull it in: it hums and warms up.`,
+  'held-on': ({ after, call, loads, chatters, volts }) => {
+    const what = loads.length > 0 ? loadList(loads) : 'a relay';
+    const does = chatters ? 'goes on and off without end' : `never ${loads.length > 1 ? 'stop' : 'stops'}`;
+    const where = call === 'idle' ? 'when nothing is called any more' : `in ${callName(call)}`;
+    return `After ${callName(after)}, ${what} ${does} ${where}: what the thermostat draws through its coil, ${volts.toFixed(1)} V, holds it in.`;
+  },
   'no-circuit': ({ system }) => `No circuit is known for ${system}: nothing can be proven for it.`,
   'circuit-not-solvable': ({ why }) => `The circuit cannot be solved: ${why}.`,
   'values-assumed': ({ cable, transformer }) => {
@@ -72,6 +83,8 @@ export const PROOF: Sentences<ProofParams> = {
     ].flat();
     return `Not recorded: ${what.join('; ')}.`;
   },
+  'limits-not-bounded': () =>
+    'With diodes in the circuit, the least and the most volts are those of the usual worst cases, not bounds: measure R to C in each call once all is on.',
   'volts-at-limits': ({ side, volts, calls }) =>
     side === 'low'
       ? `${WORST} (mains 10 % low, every coil and joint poor), the thermostat gets ${volts.toFixed(1)} V (${callList(calls)}), which is less than it needs. Measure R to C once all is on.`
@@ -83,8 +96,6 @@ export const PROOF: Sentences<ProofParams> = {
         const many = fact.loads.length > 1;
         return `${WORST} (mains 10 % low) and ${called}, ${loadList(fact.loads)} no longer ${many ? 'pull' : 'pulls'} in, though ${many ? 'they do' : 'it does'} today. Measure across the coil.`;
       }
-      case 'weak-at-pull-in':
-        return `${WORST} (mains 10 % low) and ${called}, a coil gets less than it needs to move while all pull in at once: it may hum instead. Listen for it.`;
       case 'uncalled':
         return `${WORST} and ${called}, ${loadList(fact.loads)} may run though nobody called for it.`;
     }

@@ -74,6 +74,8 @@ export const SYSTEM: Sentences<SystemParams> = {
         return `The ${conductor} wire is on ${wall} at the wall and on ${far} at the ${machine}, and the two do not fit. With the power off, measure it from end to end: is it one and the same wire? Until that is recorded it stays where it is.`;
       case 'third-wire':
         return `The ${conductor} wire on ${far} is a third wire on a machine that heats with two. On old three-wire valves and boilers it closes what the other wire opens, and a thermostat with one heat contact cannot work it: that takes a changeover relay, or a valve of today’s kind. Follow it and say at the terminal what ${far} means; until then it stays where it is.`;
+      case 'unread':
+        return `Nobody knows what ${wall} on the old plate is, and nobody has seen the other end of the ${conductor} wire on it. Read at the machine which screw it is on; until then it stays where it is.`;
       case 'no-job':
         return `Nothing in such a machine is known to use ${far}, where the ${conductor} wire is landed. Follow the wire, or look up ${far} in the diagram inside the door, and say at the terminal what it means. Until then it stays where it is.`;
     }
