@@ -43,8 +43,9 @@ interface Search {
   readonly ends: Uint8Array;
   readonly last: Uint8Array;
   readonly lastVolts: Float64Array;
-  /** The farthest so far, and where it was. */
+  /** The farthest so far, where it was, and whether the circuit stands solved there. */
   reached: number;
+  stands: boolean;
   readonly best: Uint8Array;
   /** Volts across electronics as last solved: what constant power makes of them. */
   readonly fedVolts: Float64Array;
@@ -65,6 +66,7 @@ function searchOf(circuit: Circuit): Search {
       last: new Uint8Array(size),
       lastVolts: new Float64Array(size),
       reached: NaN,
+      stands: false,
       best: new Uint8Array(size),
       fedVolts: new Float64Array(size),
       bestVolts: new Float64Array(size),
@@ -84,56 +86,80 @@ export function goFar(circuit: Circuit, aim: Aim, settleAgain: () => number): nu
   const search = searchOf(circuit);
   let solves = 0;
   search.reached = NaN;
+  startFrom(search, circuit, aim, aim.far === 'least' || aim.read === 'amps');
+  solves += climb(circuit, search, aim, settleAgain);
   // A current is greatest where all of it is in step, or where the drop on its way is out of step with it: both are tried.
-  for (const inPhase of aim.read === 'amps' ? [true, false] : [aim.far === 'least']) {
-    startFrom(search, circuit, aim, inPhase);
+  if (aim.read === 'amps' && circuit.coils.some((at) => across(circuit, at) > NO_VOLTS)) {
+    startFrom(search, circuit, aim, false);
     solves += climb(circuit, search, aim, settleAgain);
   }
+  if (search.stands) return solves;
   putEnds(circuit, search.best, search.bestVolts, aim);
   return solves + settleAgain();
 }
 
+/** A coil with less across it draws nothing that could be turned, volts. */
+const NO_VOLTS = 0.1;
+
 /** From where the ends stand, until nothing gets worse any more. What is farthest of all ends up in `best`. */
 function climb(circuit: Circuit, search: Search, aim: Aim, settleAgain: () => number): number {
   let solves = 0;
-  /** Solves at the present ends, and reads. */
-  const solved = (): number => {
-    putEnds(circuit, search.ends, search.fedVolts, aim);
-    solves += settleAgain();
-    if (aim.pulling) {
-      circuit.times.set(circuit.ratio);
-      solveCircuit(circuit);
-      solves += 1;
-    }
-    return aim.read === 'volts' ? across(circuit, aim.at) : through(circuit, aim.at);
-  };
-  const isFarther = (value: number, than: number) =>
-    !((aim.far === 'least' ? than - value : value - than) <= LEAST_GAIN);
   let here = NaN;
   let turns = true;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const value = solved();
-    if (isFarther(value, here)) {
+    solves += solveEnds(circuit, search, aim, settleAgain);
+    const value = aim.read === 'volts' ? across(circuit, aim.at) : through(circuit, aim.at);
+    if (isFarther(aim, value, here)) {
       here = value;
-      search.last.set(search.ends);
-      search.lastVolts.set(search.fedVolts);
-      if (isFarther(value, search.reached)) {
-        search.reached = value;
-        search.best.set(search.ends);
-        search.bestVolts.set(search.fedVolts);
-      }
+      keep(search, aim, value, isFarther(aim, value, search.reached));
     } else {
+      search.stands = false;
       if (!turns) break;
       // To turn the current of coils is a large step that the derivative may have wrong: on from the last ends without.
       turns = false;
       search.ends.set(search.last);
       search.fedVolts.set(search.lastVolts);
-      solved();
+      solves += solveEnds(circuit, search, aim, settleAgain);
     }
     chooseEnds(circuit, search, aim, turns);
+    if (isSettled(search)) break;
   }
   return solves;
 }
+
+/** Settles at the present ends, or, for what is read while coils pull in, solves with all armatures open. Returns the number of solves. */
+function solveEnds(circuit: Circuit, search: Search, aim: Aim, settleAgain: () => number): number {
+  putEnds(circuit, search.ends, search.fedVolts, aim);
+  const solves = settleAgain();
+  if (!aim.pulling) return solves;
+  circuit.times.set(circuit.ratio);
+  solveCircuit(circuit);
+  return solves + 1;
+}
+
+function isFarther({ far }: Aim, value: number, than: number): boolean {
+  return !((far === 'least' ? than - value : value - than) <= LEAST_GAIN);
+}
+
+function keep(search: Search, { pulling }: Aim, value: number, isBest: boolean): void {
+  search.last.set(search.ends);
+  search.lastVolts.set(search.fedVolts);
+  search.stands = isBest && !pulling;
+  if (!isBest) return;
+  search.reached = value;
+  search.best.set(search.ends);
+  search.bestVolts.set(search.fedVolts);
+}
+
+/** Nothing is to move from where the circuit stands, and what electronics draw has followed their volts. */
+function isSettled({ ends, last, fedVolts, lastVolts }: Search): boolean {
+  for (let at = 0; at < ends.length; at += 1)
+    if (ends[at] !== last[at] || Math.abs(fedVolts[at]! - lastVolts[at]!) > SETTLED_VOLTS) return false;
+  return true;
+}
+
+/** Electronics whose volts move by less draw the same. */
+const SETTLED_VOLTS = 0.02;
 
 /** As the corners have it: least volts with little given and much drawn, most amps with much of both. */
 function startFrom({ ends, fedVolts }: Search, circuit: Circuit, { far, read }: Aim, inPhase: boolean): void {
@@ -232,6 +258,8 @@ function chooseEnds(circuit: Circuit, search: Search, aim: Aim, turns: boolean):
       turns
     });
   }
+  numbers.xRe.set(vRe);
+  numbers.xIm.set(vIm);
 }
 
 interface Choice {

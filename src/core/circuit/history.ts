@@ -3,13 +3,13 @@
  * thermostat that charges itself, or by a contact of its own. So each call is settled once more from what each other call leaves, where that
  * can make a difference: a coil that the last call holds, that this one leaves released from rest, and that gets some voltage or works a contact.
  */
-import { partRef, type Coil, type Contact } from '../devices/elements';
+import { partRef, type Coil } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import type { PartRef } from '../findings/refs';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
-import { settled } from './simulate';
+import { relaysFor, settled, simulate } from './simulate';
 import { coilsOfLoad, coilVolts, settle, type Relays } from './settle';
 
 /** What a call that begins after another does otherwise than from rest. */
@@ -30,6 +30,8 @@ const NO_VOLTS = 0.5;
 
 interface Rest {
   readonly call: Call;
+  /** Of its coils and sensing relays, by number. */
+  readonly ids: readonly string[];
   readonly energised: Uint8Array;
   readonly volts: readonly number[];
 }
@@ -41,56 +43,67 @@ export function heldOn(
   calls: readonly Call[],
   supplyCase: SupplyCase = PLAIN_CASE
 ): HeldOn[] {
-  // To power up from rest is a call of its own: what is on before it is nothing.
+  const rests = restsOf(wiring, world, calls, supplyCase);
+  const pairs = pairsOf(rests, workersOf(wiring, world));
+  if (pairs.length === 0) return [];
   const relays = settled(wiring, world, 'idle', supplyCase);
-  if ('ok' in relays || relays.coils.length === 0) return [];
-  const rests = calls.map((call) => restOf(relays, call, supplyCase));
-  const working = workersOf(relays);
-  return rests.flatMap((now) =>
-    rests.flatMap((before): HeldOn[] => {
-      if (before === now || !before.energised.some((_, number) => mayHold(before, now, working, number)))
-        return [];
-      settle(relays, now.call, supplyCase, before.energised);
-      const held = Array.from(relays.energised.keys()).filter(
-        (number) =>
-          relays.chattering[number] === 1 || (relays.energised[number] === 1 && now.energised[number] === 0)
-      );
-      return held.length === 0 ? [] : [heldFact(relays, { before, now, held })];
-    })
-  );
+  if ('ok' in relays) return [];
+  return pairs.flatMap(({ before, now }): HeldOn[] => {
+    settle(relays, now.call, supplyCase, before.energised);
+    const held = Array.from(relays.energised.keys()).filter(
+      (number) =>
+        relays.chattering[number] === 1 || (relays.energised[number] === 1 && now.energised[number] === 0)
+    );
+    return held.length === 0 ? [] : [heldFact(relays, { before, now, held })];
+  });
 }
 
 /** Coils that a call before may hold, whatever their values: what `heldOn` is worth asking of in a corner. */
 export function holdable(wiring: Wiring, world: World, calls: readonly Call[]): string[] {
-  const relays = settled(wiring, world, 'idle');
-  if ('ok' in relays || relays.coils.length === 0) return [];
-  const rests = calls.map((call) => restOf(relays, call, PLAIN_CASE));
-  const working = workersOf(relays);
-  const numbers = rests.flatMap((now) =>
-    rests.flatMap((before) =>
-      Array.from(relays.coils.keys()).filter((number) => mayHold(before, now, working, number))
-    )
-  );
-  return [...new Set(numbers)].map((number) => relays.circuit.netlist.elements[relays.coils[number]!]!.id);
+  const rests = restsOf(wiring, world, calls, PLAIN_CASE);
+  const pairs = pairsOf(rests, workersOf(wiring, world));
+  return [...new Set(pairs.flatMap(({ now, numbers }) => numbers.map((number) => now.ids[number] ?? '')))];
 }
 
-function restOf(relays: Relays, call: Call, supplyCase: SupplyCase): Rest {
-  settle(relays, call, supplyCase);
-  return {
-    call,
-    energised: relays.energised.slice(),
-    volts: Array.from(relays.coils, (_, number) => coilVolts(relays, number))
-  };
+/** How each call settles from rest. These points are those of a proof, and found there. */
+function restsOf(wiring: Wiring, world: World, calls: readonly Call[], supplyCase: SupplyCase): Rest[] {
+  return calls.flatMap((call): Rest[] => {
+    const made = simulate(wiring, world, call, supplyCase);
+    if (!made.ok) return [];
+    const { coils } = made.result;
+    return [
+      {
+        call,
+        ids: coils.map(({ part }) => part.id),
+        energised: Uint8Array.from(coils, (coil) => (coil.energised ? 1 : 0)),
+        volts: coils.map(({ volts }) => volts)
+      }
+    ];
+  });
 }
 
-/** Numbers of the coils that work a contact. */
-function workersOf({ circuit, contacts, numberOf }: Relays): ReadonlySet<number> {
-  const { elements } = circuit.netlist;
-  return new Set(
-    Array.from(contacts, (at) => numberOf.get((elements[at] as Contact).coil) ?? -1).filter(
-      (number) => number >= 0
-    )
+interface Pair {
+  readonly before: Rest;
+  readonly now: Rest;
+  /** Numbers of the coils that may be held. */
+  readonly numbers: readonly number[];
+}
+
+function pairsOf(rests: readonly Rest[], working: ReadonlySet<number>): Pair[] {
+  return rests.flatMap((now) =>
+    rests.flatMap((before): Pair[] => {
+      const numbers = now.ids.flatMap((_, number) => (mayHold(before, now, working, number) ? [number] : []));
+      return before === now || numbers.length === 0 ? [] : [{ before, now, numbers }];
+    })
   );
+}
+
+/** Numbers of the coils that work a contact. A sensing relay hangs on the wall's side of its module, which its own contacts never feed. */
+function workersOf(wiring: Wiring, world: World): ReadonlySet<number> {
+  const relays = relaysFor(wiring, world);
+  if ('ok' in relays) return new Set();
+  const coils = relays.circuit.coils.length;
+  return new Set(relays.contactCoil.filter((number) => number >= 0 && number < coils));
 }
 
 function mayHold(before: Rest, now: Rest, working: ReadonlySet<number>, number: number): boolean {

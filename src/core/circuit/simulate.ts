@@ -73,7 +73,7 @@ export interface CallResult {
   /** Whether that voltage is inside its window; null as above. */
   readonly thermostatFed: boolean | null;
   readonly supplies: readonly SupplyResult[];
-  /** What hangs together, with the voltage class that its supplies make it. */
+  /** What hangs together, with the voltage class that its supplies make it; not read in a corner, nor are `tied` and `dipVolts`. */
   readonly islands: readonly Island[];
   /** Pairs of supplies that copper joins. */
   readonly tied: readonly (readonly [PartRef, PartRef])[];
@@ -150,6 +150,12 @@ export function settled(
   return subject.bench.relays;
 }
 
+/** The circuit of a wiring in whatever state it stands: for asking what there is in it. */
+export function relaysFor(wiring: Wiring, world: World): Relays | SimulateFailure {
+  const subject = subjectOf(wiring, world, 'resistive');
+  return 'ok' in subject ? subject : subject.bench.relays;
+}
+
 /** One circuit, and what was read of it in the calls and cases that were asked for. */
 interface Bench {
   readonly relays: Relays;
@@ -213,6 +219,7 @@ interface Reading {
 function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): Reading {
   const { circuit, coils, energised, chattering } = relays;
   const { elements, fed } = circuit.netlist;
+  const inCorner = supplyCase.corner !== undefined;
   const coilAt = (number: number) => partRef(elements[coils[number] ?? 0] as Coil);
   const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
   const feeds = fed.map((fedDevice) => {
@@ -233,8 +240,9 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     thermostatVolts: feeds.length === 0 ? null : Math.min(...feeds.map((feed) => feed.volts)),
     thermostatFed: feeds.length === 0 ? null : feeds.every((feed) => feed.fed),
     supplies: suppliesOf(relays),
-    islands: poweredIslands(circuit),
-    tied: tiedSupplies(circuit.netlist, circuit),
+    // What copper joins is the same in every corner, and read without one.
+    islands: inCorner ? [] : poweredIslands(circuit),
+    tied: inCorner ? [] : tiedSupplies(circuit.netlist, circuit),
     chattering: Array.from(coils.keys())
       .filter((number) => chattering[number] === 1)
       .map(coilAt),
@@ -247,7 +255,7 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     })),
     bounded: !circuit.halfWaves,
     // Last: it upsets the arrays.
-    dipVolts: dipVolts(relays),
+    dipVolts: inCorner ? null : dipVolts(relays),
     solves
   };
   return { common, energised: energised.slice(), volts };

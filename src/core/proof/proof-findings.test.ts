@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { finding } from '../findings/finding';
 import { ref } from '../findings/refs';
-import { coil, solvedCall, supply } from '../houses/call-results';
+import { solvedCall, supply } from '../houses/call-results';
 import { worldOf } from '../houses/hand-wired';
 import { asksIn, crowdFindings, foldSupply, rowFindings, unsolvable, worstHarm } from './proof-findings';
 import type { NominalRow } from './types';
