@@ -32,12 +32,20 @@ export interface HalfWaves {
   readonly nodes: readonly Float64Array[];
   /** Smoothed voltage of each sensing relay, DC, in the order of `circuit.senses`. */
   readonly sensed: Float64Array;
+  /**
+   * Of each sensing relay, what its charging pulses add over a wave to what a resistance of its size would draw: to the mean square of the
+   * current (A²), and to its mean product with the sine of the supply (A).
+   */
+  readonly pulseSquare: Float64Array;
+  readonly pulseSine: Float64Array;
 }
 
 export function halfWavesFor(circuit: Circuit): HalfWaves {
   return {
     nodes: INSTANTS.map(() => new Float64Array(circuit.structure.nodes.length)),
-    sensed: new Float64Array(circuit.senses.length)
+    sensed: new Float64Array(circuit.senses.length),
+    pulseSquare: new Float64Array(circuit.senses.length),
+    pulseSine: new Float64Array(circuit.senses.length)
   };
 }
 
@@ -103,7 +111,10 @@ function smooth(circuit: Circuit, into: HalfWaves): void {
   }
   loadSenses(circuit, 1);
   for (let i = 0; i < senses.length; i += 1) {
-    into.sensed[i] = charged(light[i]!, heavy[i]!, netlist.elements[senses[i]!] as Sense);
+    const pulses = charged(light[i]!, heavy[i]!, netlist.elements[senses[i]!] as Sense);
+    into.sensed[i] = pulses.volts;
+    into.pulseSquare[i] = pulses.square;
+    into.pulseSine[i] = pulses.sine;
   }
 }
 
@@ -113,9 +124,19 @@ function peakOver({ structure }: Circuit, { nodes }: HalfWaves, at: number): num
   return Math.max(0, over(0), over(2));
 }
 
-/** Mean voltage of a smoothed relay once it is charged, from the peaks with its own load and with an eighth of its resistance. */
-function charged(light: number, heavy: number, { ohms, farads }: Sense): number {
-  if (light <= DIODE.drop || heavy <= 0) return 0;
+interface Charged {
+  /** Mean voltage, DC. */
+  readonly volts: number;
+  /** As `pulseSquare` and `pulseSine`. */
+  readonly square: number;
+  readonly sine: number;
+}
+
+const UNCHARGED: Charged = { volts: 0, square: 0, sine: 0 };
+
+/** A smoothed relay once it is charged, from the peaks with its own load and with an eighth of its resistance. */
+function charged(light: number, heavy: number, { ohms, farads }: Sense): Charged {
+  if (light <= DIODE.drop || heavy <= 0) return UNCHARGED;
   const lightAmps = light / ohms;
   const heavyAmps = (8 * heavy) / ohms;
   const behind = Math.max(0.01, (light - heavy) / Math.max(heavyAmps - lightAmps, 1e-9)) + DIODE.ohms;
@@ -123,18 +144,45 @@ function charged(light: number, heavy: number, { ohms, farads }: Sense): number 
   // Backward Euler from above, so that it only has to fall into place.
   const seconds = 1 / (MAINS_HERTZ * STEPS_PER_CYCLE);
   let volts = open - DIODE.drop;
-  let sum = 0;
+  let [sum, square, sine] = [0, 0, 0];
   for (let step = 0; step < CHARGING_CYCLES * STEPS_PER_CYCLE; step += 1) {
-    const input = open * SINE[step % STEPS_PER_CYCLE]! - DIODE.drop;
+    const share = SINE[step % STEPS_PER_CYCLE]!;
+    const input = open * share - DIODE.drop;
     const siemens = input > volts ? 1 / behind : 0;
     volts = (volts + (seconds / farads) * input * siemens) / (1 + (seconds / farads) * (siemens + 1 / ohms));
-    if (step >= (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) sum += volts;
+    if (step < (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) continue;
+    const amps = Math.max(0, (input - volts) * siemens);
+    const resistive = lightAmps * Math.max(0, share);
+    sum += volts;
+    square += amps * amps - resistive * resistive;
+    sine += (amps - resistive) * share;
   }
-  return sum / STEPS_PER_CYCLE;
+  return {
+    volts: sum / STEPS_PER_CYCLE,
+    square: square / STEPS_PER_CYCLE,
+    sine: sine / STEPS_PER_CYCLE
+  };
+}
+
+/**
+ * The RMS current of a supply with the pulses of the sensing relays that it charges: `amps` as the four instants have it, where each draws
+ * what a resistance of its size would. Everything else is taken to be in step with the supply. `senses`: their numbers.
+ */
+export function withPulses(
+  { pulseSquare, pulseSine }: Pick<HalfWaves, 'pulseSquare' | 'pulseSine'>,
+  amps: number,
+  senses: readonly number[]
+): number {
+  let [square, sine] = [0, 0];
+  for (const number of senses) {
+    square += pulseSquare[number]!;
+    sine += pulseSine[number]!;
+  }
+  return Math.sqrt(Math.max(0, amps * amps + square + 2 * Math.SQRT2 * amps * sine));
 }
 
 /** RMS over a whole wave of the voltage between two nodes, from the four instants. */
-export function rmsBetween({ nodes }: HalfWaves, a: number, b: number): number {
+export function rmsBetween({ nodes }: Pick<HalfWaves, 'nodes'>, a: number, b: number): number {
   const over = (instant: number) => nodes[instant]![a]! - nodes[instant]![b]!;
   return Math.sqrt((halfSquare(over(0), over(1)) + halfSquare(over(2), over(3))) / 2);
 }

@@ -3,8 +3,7 @@
  * classes meet is a danger whatever else is right.
  */
 import type { VoltageClass } from '../trade/vocabulary';
-import type { Circuit } from './circuit';
-import { islandsOf } from './meter';
+import { conducts, type Circuit } from './circuit';
 import { partRef, type Source } from '../devices/elements';
 import type { PartRef } from '../findings/refs';
 
@@ -46,4 +45,20 @@ export function poweredIslands(circuit: Circuit): Island[] {
       }))
     };
   });
+}
+
+/** The island of each node, by what conducts now. A diode joins, whichever way it stands: it has leaked before the meter is read. */
+export function islandsOf(circuit: Circuit): Int32Array {
+  const { structure, netlist } = circuit;
+  const parent = Int32Array.from(structure.nodes, (_, number) => number);
+  const find = (node: number): number => {
+    let top = node;
+    while (parent[top] !== top) top = parent[top] as number;
+    return top;
+  };
+  netlist.elements.forEach((element, at) => {
+    if (!conducts(circuit, at) && element.kind !== 'diode' && element.kind !== 'sense') return;
+    parent[find(structure.a[at] as number)] = find(structure.b[at] as number);
+  });
+  return parent.map((_, number) => find(number));
 }

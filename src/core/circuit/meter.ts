@@ -1,5 +1,5 @@
 /** A solved state as plain data that a meter can be put on: any two terminals, any conductor. */
-import { conducts, type Circuit } from './circuit';
+import { islandsOf } from './islands';
 import { rmsBetween } from './half-waves';
 import { elementAmps, type Relays } from './settle';
 
@@ -37,20 +37,4 @@ export function meterOf(relays: Relays): Meter {
     amps: (element) => amps.get(element) ?? 0,
     island
   };
-}
-
-/** The island of each node, by what conducts now. A diode joins, whichever way it stands: it has leaked before the meter is read. */
-export function islandsOf(circuit: Circuit): Int32Array {
-  const { structure, netlist } = circuit;
-  const parent = Int32Array.from(structure.nodes, (_, number) => number);
-  const find = (node: number): number => {
-    let top = node;
-    while (parent[top] !== top) top = parent[top] as number;
-    return top;
-  };
-  netlist.elements.forEach((element, at) => {
-    if (!conducts(circuit, at) && element.kind !== 'diode' && element.kind !== 'sense') return;
-    parent[find(structure.a[at] as number)] = find(structure.b[at] as number);
-  });
-  return parent.map((_, number) => find(number));
 }

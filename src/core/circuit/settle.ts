@@ -10,7 +10,8 @@ import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
 import { across, conducts, fuseAt, setCall, solveCircuit, through, type Circuit } from './circuit';
 import { goFar, type Aim } from './bounds';
 import { putCorner } from './spread';
-import { halfWavesFor, rmsBetween, solveHalfWaves, type HalfWaves } from './half-waves';
+import { halfWavesFor, rmsBetween, solveHalfWaves, withPulses, type HalfWaves } from './half-waves';
+import { islandsOf } from './islands';
 
 /** Longer than any chain of relays in a house; a cycle is noticed before that. */
 const MOST_STEPS = 64;
@@ -167,7 +168,18 @@ function sourceAmps(circuit: Circuit, waves: HalfWaves, at: number): number {
     const over = waves.nodes[instant]![structure.a[at]!]! - waves.nodes[instant]![structure.b[at]!]!;
     return Float64Array.of(emf[at]! * turn[at]! * share - over, 0);
   });
-  return rmsBetween({ nodes, sensed: waves.sensed }, 0, 1) * gRe[at]!;
+  const amps = rmsBetween({ nodes }, 0, 1) * gRe[at]!;
+  return withPulses(waves, amps, sensesOf(circuit, at));
+}
+
+/** Numbers of the sensing relays that hang on a source: all of them where it is the only one. */
+function sensesOf(circuit: Circuit, source: number): number[] {
+  const { senses, sources, structure } = circuit;
+  const all = Array.from(senses.keys());
+  if (sources.length === 1) return all;
+  const islands = islandsOf(circuit);
+  const island = (at: number) => islands[structure.a[at]!];
+  return all.filter((number) => island(senses[number]!) === island(source));
 }
 
 /** The next state: the worst overloaded fuse opens alone; only when none does, the coils follow their voltage. True when it differs. */

@@ -111,6 +111,13 @@ export interface SafetyParams {
   'stop-not-asked': { readonly open: number; readonly of: number };
   'supply-not-off': Named & { readonly why: string };
   'proves-nothing': { readonly what: 'old-batteries' } | (Named & { readonly what: 'display-dark' });
+  /** `name` off alone is fed from `others`; volts at its low-voltage screws and at its mains side. */
+  'off-is-not-dead': Named & {
+    readonly others: readonly string[];
+    readonly volts: number;
+    readonly mainsVolts: number;
+  };
+  'supply-cannot-be-off': Named & { readonly feeds: readonly string[] };
   'off-long-ago': Named & { readonly hours: number };
   mercury: None;
 }

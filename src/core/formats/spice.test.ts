@@ -7,8 +7,9 @@ import { identify } from '../identify/identify';
 import { worldsOf } from '../identify/worlds';
 import { planFor } from '../plan/plan';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
-import { islandsOf, meterOf } from '../circuit/meter';
-import { coilVolts, type Relays } from '../circuit/settle';
+import { islandsOf } from '../circuit/islands';
+import { meterOf } from '../circuit/meter';
+import { coilVolts, elementAmps, type Relays } from '../circuit/settle';
 import { settled, type SimulateFailure } from '../circuit/simulate';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import type { Wiring } from '../wiring/graph';
@@ -141,6 +142,19 @@ describe('half waves against a transient run over whole cycles', () => {
           );
           expect(Math.abs(coilVolts(relays, number) - rms), `${id} in ${call}`).toBeLessThan(0.01 * 24);
         });
+        // The current of the supply has the charging pulses in it, by which it is greater than that of a resistance.
+        const [source = 0] = relays.circuit.sources;
+        const element = relays.circuit.netlist.elements[source]!;
+        const inside = values.get(`v(e${source})`)?.re ?? [];
+        const screw = values.get(`v(${netlist.nodes.get(element.a)})`)?.re ?? [];
+        const ohms = 'ohms' in element ? element.ohms : NaN;
+        const amps = Math.sqrt(
+          mean(
+            time,
+            inside.map((volts, step) => ((volts - (screw[step] ?? 0)) / ohms) ** 2)
+          )
+        );
+        expect(Math.abs(elementAmps(relays, source) / amps - 1), `amps in ${call}`).toBeLessThan(0.01);
       }
     },
     60_000

@@ -6,7 +6,7 @@
 import { CONTACT_OHMS, DIODE, MAINS_HERTZ } from '../trade/loads';
 import type { Element, Source } from '../devices/elements';
 import type { Circuit } from '../circuit/circuit';
-import { islandsOf } from '../circuit/meter';
+import { islandsOf } from '../circuit/islands';
 import type { Relays } from '../circuit/settle';
 
 export interface SpiceNetlist {

@@ -101,8 +101,8 @@ export const OFF_PROOFS = ['ran-and-stopped', 'meter', 'both', 'display-dark', '
 /** A supply that was cut: where, and how that was proven. */
 export const SupplyOff = v.strictObject({
   cut: v.picklist(
-    ['breaker', 'service-switch', 'both', 'plug', 'disconnect'],
-    'breaker, service-switch, both, plug or disconnect'
+    ['breaker', 'service-switch', 'both', 'plug', 'disconnect', 'cannot'],
+    'breaker, service-switch, both, plug, disconnect or cannot'
   ),
   proof: v.picklist(OFF_PROOFS, `one of ${OFF_PROOFS.join(', ')}`),
   at: timeText

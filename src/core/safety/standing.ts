@@ -1,10 +1,14 @@
 /** Whether it is safe to go on: stops answered, supplies off and proven off, what proves nothing, what is too long ago. */
+import { backFed, type BackFed } from '../circuit/back-feed';
+import { callsOf } from '../devices/calls';
 import { ref } from '../findings/refs';
 import type { Identification } from '../identify/identify';
 import type { StopAnswer, SupplyOff } from '../job/reading-schema';
 import type { Job, Thermostat } from '../job/schema';
 import { finding, sortFindings, type Finding } from '../findings/finding';
-import type { Wiring } from '../wiring/graph';
+import { worldsOf } from '../identify/worlds';
+import { asMetered } from '../trade/figures';
+import { isSupply, type Wiring } from '../wiring/graph';
 import { findStop, STOP_QUESTIONS, type StopQuestion } from './stops';
 import { impliedSupplies, type ImpliedSupply } from './supplies';
 
@@ -48,10 +52,13 @@ export function safetyOf(
     const record = thermostat.off[supply.id] ?? null;
     const proven = record !== null && record.proof !== 'none' && record.proof !== 'display-dark';
     const hoursAgo = record && now ? (Date.parse(now) - Date.parse(record.at)) / 3_600_000 : null;
-    return { supply, record, off: proven && (hoursAgo === null || hoursAgo <= TRUSTED_HOURS), hoursAgo };
+    const recent = hoursAgo === null || hoursAgo <= TRUSTED_HOURS;
+    return { supply, record, off: proven && record.cut !== 'cannot' && recent, hoursAgo };
   });
   const stops = stopsOf(thermostat);
-  const locked = stops.some((stop) => stop.stops);
+  const tied = tiedSupplies(identification, wiring);
+  const cannot = cannotBeOff(supplies, tied);
+  const locked = stops.some((stop) => stop.stops) || cannot.length > 0;
   return {
     supplies,
     stops,
@@ -64,10 +71,50 @@ export function safetyOf(
     findings: sortFindings([
       ...stopFindings(thermostat),
       ...unasked(stops),
+      ...cannot,
+      ...tied.map(tiedFinding),
       ...supplies.flatMap(supplyFindings),
       ...remarks(thermostat)
     ])
   };
+}
+
+/** Supplies that stay live when they are switched off alone, in any world that is believed: the worst of each. */
+function tiedSupplies(identification: Identification, wiring: Wiring): BackFed[] {
+  if (wiring.devices.filter(isSupply).length < 2) return [];
+  const worst = new Map<string, BackFed>();
+  for (const { world } of worldsOf(identification, wiring))
+    for (const fed of backFed(wiring, world, callsOf(world, wiring))) {
+      const known = worst.get(fed.device);
+      if (!known || known.volts < fed.volts) worst.set(fed.device, fed);
+    }
+  return [...worst.values()];
+}
+
+function tiedFinding({ device, name, from, volts, mainsVolts }: BackFed): Finding {
+  const fact = {
+    name,
+    others: from.map((other) => other.name),
+    volts: asMetered(volts, 1),
+    mainsVolts: asMetered(mainsVolts, 1)
+  };
+  return finding(
+    'warn',
+    'off-is-not-dead',
+    fact,
+    [device, ...from.map((other) => other.device)].map(ref.supply)
+  );
+}
+
+/** A supply that nobody can switch off stops the work on it, and on all that is tied to it. */
+function cannotBeOff(supplies: readonly SupplyStanding[], tied: readonly BackFed[]): Finding[] {
+  return supplies
+    .filter(({ record }) => record?.cut === 'cannot')
+    .map(({ supply: { id, name } }) => {
+      const feeds = tied.filter(({ from }) => from.some((other) => other.device === id));
+      const because = [id, ...feeds.map(({ device }) => device)].map(ref.supply);
+      return finding('stop', 'supply-cannot-be-off', { name, feeds: feeds.map((fed) => fed.name) }, because);
+    });
 }
 
 function stopsOf(thermostat: Thermostat): StopStanding[] {
@@ -97,6 +144,7 @@ function unasked(stops: readonly StopStanding[]): Finding[] {
 function supplyFindings({ supply, record, off, hoursAgo }: SupplyStanding): Finding[] {
   const { name, why } = supply;
   const because = [ref.supply(supply.id)];
+  if (record?.cut === 'cannot') return [];
   if (record === null || record.proof === 'none')
     return [finding('warn', 'supply-not-off', { name, why }, because)];
   if (record.proof === 'display-dark')

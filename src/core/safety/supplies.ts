@@ -41,7 +41,7 @@ function outletSupplies(wiring: Wiring): ImpliedSupply[] {
       name,
       why: 'it feeds the thermostat from an outlet of its own',
       where: 'pull it out of its outlet',
-      cuts: ['plug']
+      cuts: ['plug', 'cannot']
     }));
 }
 
@@ -58,7 +58,9 @@ function supplyOf(machine: Equipment): ImpliedSupply {
       ? 'an outdoor unit has a breaker of its own'
       : 'its transformer feeds the thermostat’s conductors',
     where: where.filter(Boolean).join(', '),
-    cuts: outdoor ? ['both', 'breaker', 'disconnect'] : ['both', 'breaker', 'service-switch']
+    cuts: outdoor
+      ? ['both', 'breaker', 'disconnect', 'cannot']
+      : ['both', 'breaker', 'service-switch', 'cannot']
   };
 }
 
@@ -75,6 +77,6 @@ function outdoorSupply(
     name: 'outdoor unit',
     why: 'a compressor is called through these conductors; wherever it stands, it has a breaker of its own',
     where: 'not in the inventory yet',
-    cuts: ['both', 'breaker', 'disconnect']
+    cuts: ['both', 'breaker', 'disconnect', 'cannot']
   };
 }

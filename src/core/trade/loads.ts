@@ -59,6 +59,11 @@ export function transformerOhms(va: number): number {
   return (OPEN_CIRCUIT_VOLTS - NOMINAL_VOLTS) / (va / NOMINAL_VOLTS);
 }
 
+/** Mains where the 24 V class is at home, volts: what the other side of a control transformer is made for. */
+export const MAINS_VOLTS = 120;
+/** What a control transformer draws with nothing on it, as a share of its rating: 10 to 20 % by usual sheets. */
+export const MAGNETISING_SHARE = 0.15;
+
 export const USUAL_TRANSFORMER_VA = 40;
 /** The smallest that control transformers are made: what one may be whose plate nobody has read. */
 export const LEAST_TRANSFORMER_VA = 20;

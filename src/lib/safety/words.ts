@@ -11,7 +11,8 @@ export const CUTS = {
   breaker: 'at the breaker',
   'service-switch': 'at the service switch',
   disconnect: 'at the disconnect box',
-  plug: 'plug pulled'
+  plug: 'plug pulled',
+  cannot: 'it cannot be switched off'
 } as const;
 
 export const PROOFS = {

@@ -14,6 +14,12 @@ export const SAFETY: Sentences<SafetyParams> = {
     fact.what === 'old-batteries'
       ? 'The old thermostat has batteries: its display stays lit with every supply off.'
       : `${fact.name}: a dark display proves nothing, and a lit one neither: it may run on batteries or on another supply. The machine was running and stops, or a meter between R and C reads nothing: that is proof.`,
+  'off-is-not-dead': ({ name, others, volts, mainsVolts }) =>
+    `${name} switched off alone is not dead: a jumper or a wire ties it to ${others.join(' and ')}. Its low-voltage screws stay live (${volts.toFixed(0)} V), and its transformer works backwards: about ${mainsVolts.toFixed(0)} V on its mains side. Switch ${others.length > 1 ? 'all of them' : 'both'} off before either is opened.`,
+  'supply-cannot-be-off': ({ name, feeds }) =>
+    feeds.length > 0
+      ? `${name} cannot be switched off, and ${feeds.join(' and ')} is tied to it: nothing there is dead. Stop, and have an electrician cut it first.`
+      : `${name} cannot be switched off. Stop: nothing is opened on it before an electrician has cut it.`,
   'off-long-ago': ({ name, hours }) =>
     `${name}: proven off ${Math.round(hours)} hours ago. Somebody may have switched it on again: prove it anew.`,
   mercury: () =>
