@@ -1,4 +1,5 @@
 import { findingText } from '$core/words/findings/table';
+import { caseName, PLAIN_CASE } from '$core/devices/world';
 import { FLAGS, loadRuns, type FaultTable } from '$core/diagnose/fault-table';
 import { powerable } from '$core/plan/powered';
 import type { Arguments } from '../arguments';
@@ -47,7 +48,7 @@ export async function faults(args: Arguments): Promise<Outcome> {
 }
 
 function rowsOf(table: FaultTable) {
-  const { calls, loads, rows, volts, flags } = table;
+  const { calls, loads, rows, volts, flags, cases, worstCase, starvedVolts } = table;
   return Array.from({ length: rows.length / 2 }, (_, row) => {
     const hit = [rows[2 * row] ?? -1, rows[2 * row + 1] ?? -1].flatMap((one) => table.faults[one] ?? []);
     return {
@@ -61,10 +62,18 @@ function rowsOf(table: FaultTable) {
           call,
           runs: loads.filter((_, load) => loadRuns(table, at, load)),
           volts: Number.isNaN(v) ? null : v,
+          // What runs is that of the plain case, the volts are those of the worst.
+          worstCase:
+            cases.length > 1 && !Number.isNaN(v) ? caseName(cases[worstCase[at] ?? 0] ?? PLAIN_CASE) : null,
           flags: [
-            ...(bits & FLAGS.fuseOpen ? ['fuse opens'] : []),
+            ...(bits & FLAGS.fuseOpen
+              ? [bits & FLAGS.burns ? 'fuse opens, or the transformer burns: no fuse seen' : 'fuse opens']
+              : []),
             ...(bits & FLAGS.overloaded ? ['transformer overloaded'] : []),
-            ...(bits & FLAGS.chatter ? ['a relay chatters'] : [])
+            ...(bits & FLAGS.chatter ? ['a relay chatters'] : []),
+            ...(bits & FLAGS.starved
+              ? [`a coil gets ${(starvedVolts[at] ?? NaN).toFixed(1)} V and does not pull in`]
+              : [])
           ]
         };
       })

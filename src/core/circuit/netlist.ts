@@ -84,11 +84,40 @@ export function sourcesOf(elements: readonly Element[]): Source[] {
   return elements.filter((element): element is Source => element.kind === 'source');
 }
 
-function withUpset(elements: Element[], upset: Upset): Element[] {
-  if (upset.kind === 'open') return elements.filter((element) => element.id !== upset.element);
-  return elements.map((element) =>
-    element.id === upset.element && element.kind === 'source'
-      ? { ...element, ohms: element.ohms * WEAK }
-      : element
-  );
+/** A coil whose turns touch: next to nothing of its ohms is left. */
+const SHORTED_OHMS = 0.5;
+/** Coils of the outdoor unit hang between the board's screws, not inside it. */
+const OUTDOORS: ReadonlySet<string> = new Set(['Y1', 'Y2', 'Y', 'O', 'B', 'OB', 'O/B']);
+
+function withUpset(elements: Element[], { element: hit, kind }: Upset): Element[] {
+  switch (kind) {
+    case 'open':
+      return elements.filter((element) => element.id !== hit);
+    case 'weak':
+      return elements.map((element) =>
+        element.id === hit && element.kind === 'source' ? { ...element, ohms: element.ohms * WEAK } : element
+      );
+    case 'shorted':
+    case 'closed':
+      return elements.map((element) => (element.id === hit ? bridged(element, kind) : element));
+    case 'bus-open':
+      return elements.map((element) =>
+        isInside(element, hit) ? { ...element, b: `${hit}~inside` } : element
+      );
+    case 'earthed': {
+      const [first] = sourcesOf(elements);
+      if (!first) return elements;
+      return [...elements, { kind: 'earth', id: `earthed:${hit}`, a: hit, b: first.b, ohms: EARTH_OHMS }];
+    }
+  }
+}
+
+/** A coil whose turns touch, or a contact that no longer opens, as the resistance that is left. */
+function bridged({ id, a, b, part }: Element, kind: 'shorted' | 'closed'): Element {
+  const ohms = kind === 'shorted' ? SHORTED_OHMS : CONTACT_OHMS;
+  return { kind: 'resistor', of: 'joint', id, a, b, ohms, ...(part ? { part } : {}) };
+}
+
+function isInside(element: Element, common: string): boolean {
+  return element.kind === 'coil' && element.b === common && !OUTDOORS.has(element.part?.mark ?? '');
 }

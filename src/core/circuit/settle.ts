@@ -16,6 +16,9 @@ import { islandsOf } from './islands';
 /** Longer than any chain of relays in a house; a cycle is noticed before that. */
 const MOST_STEPS = 64;
 
+/** A released coil that gets this share of what pulls it in hums: less is nothing that anybody would hear. */
+export const HUMS_FROM = 0.25;
+
 /** State and scratch of settling one circuit, reused from call to call. */
 export interface Relays {
   readonly circuit: Circuit;

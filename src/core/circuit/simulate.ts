@@ -11,7 +11,7 @@ import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from 
 import { dipVolts } from './inrush';
 import { meterOf, type Meter } from './meter';
 import { netlistOf, sourcesOf, type Netlist } from './netlist';
-import { coilVolts, elementAmps, elementVolts, relaysOf, settle, type Relays } from './settle';
+import { coilVolts, elementAmps, elementVolts, HUMS_FROM, relaysOf, settle, type Relays } from './settle';
 
 export interface LoadResult {
   readonly id: LoadId;
@@ -231,7 +231,7 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
   });
   const starved = Array.from(coils.keys()).filter((number) => {
     const coil = elements[coils[number] ?? 0] as Coil;
-    return (volts[number] ?? 0) > 0.25 * coil.pullIn && energised[number] === 0;
+    return (volts[number] ?? 0) > HUMS_FROM * coil.pullIn && energised[number] === 0;
   });
   const common = {
     call,

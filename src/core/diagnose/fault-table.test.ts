@@ -4,7 +4,6 @@ import { finish } from '../circuit/long-run';
 import { netlistOf } from '../circuit/netlist';
 import { simulate } from '../circuit/simulate';
 import { callsOf } from '../devices/calls';
-import { supplyCases } from '../devices/world';
 import { splitterHouse, type PoweredHouse } from '../houses/half-wave-houses';
 import { boardOf, strandOf, thermostatOf, wiringFrom, worldOf } from '../houses/hand-wired';
 import { plannedHouse, twoSupplyHouse, zonedHouse } from '../houses/powered-houses';
@@ -59,10 +58,7 @@ describe('laid over one circuit', () => {
       const label = hit.map((fault) => fault.id).join(' + ');
       table.calls.forEach((call, column) => {
         const at = row * table.calls.length + column;
-        const sources = netlistOf(house.wiring, house.world)!.elements.filter(
-          (element) => element.kind === 'source'
-        );
-        const solved = supplyCases(sources.length).map((supplyCase) => {
+        const solved = table.cases.map((supplyCase) => {
           const made = simulate(wiring, house.world, call, supplyCase);
           if (!made.ok) throw new Error(`${label}: ${made.why}`);
           return made.result;
@@ -81,6 +77,28 @@ describe('laid over one circuit', () => {
         );
       });
     }
+  });
+});
+
+describe('a cell', () => {
+  it('gives the volts of a coil that hums, and of the case that is worst', () => {
+    const table = tableOf(houses['classroom']!(), false);
+    const at = (kind: string, says: string, call: string) =>
+      (table.faults.findIndex((fault) => fault.kind === kind && fault.says.includes(says)) + 1) *
+        table.calls.length +
+      table.calls.findIndex((candidate) => candidate === call);
+    // The contactor of a released armature takes most of what a corroded joint leaves it.
+    const corroded = at('joint-corroded', 'blue', 'cool1');
+    expect(table.flags[corroded]! & FLAGS.starved).toBeGreaterThan(0);
+    expect(table.starvedVolts[corroded]).toBeGreaterThan(8);
+    expect(table.starvedVolts[corroded]).toBeLessThan(18);
+    const sound = table.calls.findIndex((call) => call === 'cool1');
+    expect(table.flags[sound]! & FLAGS.starved).toBe(0);
+    expect(table.starvedVolts[sound]).toBeNaN();
+    // With one supply, a wire on earthed metal shows only where the common is earthed as well.
+    const earthed = at('conductor-to-earth', 'white', 'idle');
+    expect(table.cases[table.worstCase[earthed]!]).toEqual({ bonded: true, turned: 0 });
+    expect(table.volts[earthed]).toBeLessThan(1);
   });
 });
 

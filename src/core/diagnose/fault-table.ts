@@ -2,12 +2,21 @@
  * What every single fault, and every pair of faults, does in every call: the table that diagnosis reads. A row is a fault or a pair, a
  * column a call; the cells are plain numbers, so that the table crosses a worker without being copied part by part.
  */
-import { circuitOf, isCircuit } from '../circuit/circuit';
+import { circuitOf, fuseAt, isCircuit } from '../circuit/circuit';
 import type { LongRun } from '../circuit/long-run';
 import { netlistOf, type Netlist } from '../circuit/netlist';
-import { coilsOfLoad, elementAmps, elementVolts, relaysOf, settle, type Relays } from '../circuit/settle';
+import {
+  coilsOfLoad,
+  coilVolts,
+  elementAmps,
+  elementVolts,
+  HUMS_FROM,
+  relaysOf,
+  settle,
+  type Relays
+} from '../circuit/settle';
 import type { SimulateFailure } from '../circuit/simulate';
-import type { Source } from '../devices/elements';
+import type { Coil, Sense, Source } from '../devices/elements';
 import { supplyCases, type SupplyCase, type World } from '../devices/world';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
@@ -32,13 +41,20 @@ export interface FaultTable {
   /** Whether each load runs in the plain case of supplies: `runWords` words of 32 loads for each cell (`loadRuns`). */
   readonly runs: Uint32Array;
   readonly runWords: number;
+  /** The cases of polarity and earth that are solved; the first is the plain one. */
+  readonly cases: readonly SupplyCase[];
   /** Least volts at the thermostat over all cases of supplies; NaN where none is fed. */
   readonly volts: Float32Array;
+  /** The case, by its place in `cases`, in which that is so. */
+  readonly worstCase: Uint8Array;
+  /** Least volts across a coil that is called, gets some and does not pull in, in the plain case; NaN where there is none. */
+  readonly starvedVolts: Float32Array;
   /** Bits of `FLAGS`, in any case of supplies. */
   readonly flags: Uint8Array;
 }
 
-export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4 } as const;
+/** `burns`: a short with no fuse that anybody has seen. `starved`: a coil gets some volts, and too little to pull in. */
+export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4, burns: 8, starved: 16 } as const;
 
 /** Whether a load runs in a cell; both by number. */
 export function loadRuns({ runs, runWords }: FaultTable, cell: number, load: number): boolean {
@@ -69,10 +85,10 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
   const overlay = overlayOf(wiring, world, sound, faults);
   if (overlay === null)
     return { ok: false, reason: 'not-solvable', at: 'the wiring', why: 'the wiring cannot be solved' };
-  const cells = tableFor(sound, calls, faults, pairs);
+  const cases = casesFor(sound, faults);
+  const cells = tableFor({ sound, calls, faults, pairs, cases });
   const relays = relaysOf(overlay.circuit);
   const reader = readerFor(relays, cells);
-  const cases = supplyCases(overlay.circuit.sources.length);
   const single = (row: number, edits: readonly Edit[]) => {
     for (const edit of edits) layOver(overlay.circuit, edit);
     readRow(relays, reader, cells, row, cases);
@@ -97,7 +113,8 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
       for (const end = Math.min(total, done + steps); done < end; done += 1) {
         const hit = [cells.rows[2 * done]!, cells.rows[2 * done + 1]!].filter((candidate) => candidate >= 0);
         const edits = hit.map((one) => overlay.edits[one]!);
-        if (edits.length === 2 && !independent(edits[0]!, edits[1]!))
+        const apart = hit.some((number) => faults[number]!.apart === true);
+        if (apart || (edits.length === 2 && !independent(edits[0]!, edits[1]!)))
           alone(
             done,
             hit.map((one) => faults[one]!)
@@ -109,12 +126,23 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
   };
 }
 
-function tableFor(
-  sound: Netlist,
-  calls: readonly Call[],
-  faults: readonly Fault[],
-  pairs: boolean
-): FaultTable {
+/** A fault that touches earth shows where the common is earthed: with one supply, that is a case of its own. */
+function casesFor(sound: Netlist, faults: readonly Fault[]): readonly SupplyCase[] {
+  const count = sound.elements.filter((element) => element.kind === 'source').length;
+  const all = supplyCases(count);
+  const earth = faults.some((fault) => fault.kind === 'conductor-to-earth');
+  return count === 1 && earth ? [...all, { bonded: true, turned: 0 }] : all;
+}
+
+interface TableParts {
+  readonly sound: Netlist;
+  readonly calls: readonly Call[];
+  readonly faults: readonly Fault[];
+  readonly pairs: boolean;
+  readonly cases: readonly SupplyCase[];
+}
+
+function tableFor({ sound, calls, faults, pairs, cases }: TableParts): FaultTable {
   const rows: number[] = [-1, -1];
   faults.forEach((_, fault) => rows.push(fault, -1));
   if (pairs)
@@ -131,7 +159,10 @@ function tableFor(
     rows: Int16Array.from(rows),
     runs: new Uint32Array(cells * runWords),
     runWords,
+    cases,
     volts: new Float32Array(cells).fill(NaN),
+    worstCase: new Uint8Array(cells),
+    starvedVolts: new Float32Array(cells).fill(NaN),
     flags: new Uint8Array(cells)
   };
 }
@@ -168,10 +199,15 @@ function readRow(
     const cell = row * calls.length + call;
     for (let at = 0; at < cases.length; at += 1) {
       settle(relays, calls[call]!, cases[at]!);
-      if (at === 0) noteRunning(relays, reader, cells, cell);
+      if (at === 0) {
+        noteRunning(relays, reader, cells, cell);
+        noteStarved(relays, cells, cell);
+      }
       cells.flags[cell]! |= flagsOf(relays, reader);
       const volts = leastVolts(relays, reader);
-      if (!(cells.volts[cell]! <= volts)) cells.volts[cell] = volts;
+      if (cells.volts[cell]! <= volts || Number.isNaN(volts)) continue;
+      cells.volts[cell] = volts;
+      cells.worstCase[cell] = at;
     }
   }
 }
@@ -191,10 +227,27 @@ function noteRunning(
   }
 }
 
+/** Coils that get a quarter of what they need and more, and do not pull in: they hum. */
+function noteStarved(relays: Relays, { flags, starvedVolts }: FaultTable, cell: number): void {
+  const { circuit, coils, energised } = relays;
+  for (let number = 0; number < coils.length; number += 1) {
+    if (energised[number] === 1) continue;
+    const coil = circuit.netlist.elements[coils[number]!] as Coil | Sense;
+    const volts = coilVolts(relays, number);
+    if (volts <= HUMS_FROM * coil.pullIn) continue;
+    flags[cell]! |= FLAGS.starved;
+    if (!(starvedVolts[cell]! <= volts)) starvedVolts[cell] = volts;
+  }
+}
+
 function flagsOf(relays: Relays, { ratedAmps }: Reader): number {
   const { circuit, openFuses, chattering } = relays;
   let flags = 0;
-  for (let i = 0; i < openFuses.length; i += 1) if (openFuses[i] === 1) flags |= FLAGS.fuseOpen;
+  for (let i = 0; i < openFuses.length; i += 1) {
+    if (openFuses[i] !== 1) continue;
+    flags |= FLAGS.fuseOpen;
+    if (!fuseAt(circuit, circuit.fuses[i]!).seen) flags |= FLAGS.burns;
+  }
   for (let i = 0; i < chattering.length; i += 1) if (chattering[i] === 1) flags |= FLAGS.chatter;
   for (let i = 0; i < ratedAmps.length; i += 1)
     if (elementAmps(relays, circuit.sources[i]!) > ratedAmps[i]!) flags |= FLAGS.overloaded;

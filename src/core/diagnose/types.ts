@@ -10,8 +10,15 @@ export const FAULT_KINDS = [
   'link-missing',
   'link-left-in',
   'short-to-common',
+  'conductors-shorted',
+  'conductor-to-earth',
+  'conductor-nicked',
+  'joint-corroded',
   'fuse-open',
   'coil-open',
+  'coil-shorted',
+  'contact-welded',
+  'board-common-open',
   'supply-off',
   'weak-transformer',
   'switch-open',
@@ -35,6 +42,8 @@ export interface Fault {
   readonly hits: FaultHit;
   /** As a clause: "the red conductor is loose at the wall". */
   readonly says: string;
+  /** It changes what is joined to what, so that it cannot be laid over the sound circuit. */
+  readonly apart?: true;
   /** The wiring with the fault in it. Of a wiring that has another fault already, the two together. */
   apply(wiring: Wiring): Wiring;
 }

@@ -53,11 +53,14 @@ export function zonedHouse(zones: number): PoweredHouse {
   const thermostats = marks.map((_, at) => fellgateOn(`th-${at + 1}`));
   const wiring = wiringFrom({
     devices: [...thermostats, panel],
-    strands: marks.flatMap((mark, at) => [
-      strandOf(`r-${at + 1}`, [`th-${at + 1}`, 'RH'], ['panel', 'R']),
-      strandOf(`w-${at + 1}`, [`th-${at + 1}`, 'W'], ['panel', mark]),
-      strandOf(`c-${at + 1}`, [`th-${at + 1}`, 'C'], ['panel', 'C'])
-    ]),
+    // Each zone has a cable of its own: wires touch only within one.
+    strands: marks.flatMap((mark, at) =>
+      [
+        strandOf(`r-${at + 1}`, [`th-${at + 1}`, 'RH'], ['panel', 'R']),
+        strandOf(`w-${at + 1}`, [`th-${at + 1}`, 'W'], ['panel', mark]),
+        strandOf(`c-${at + 1}`, [`th-${at + 1}`, 'C'], ['panel', 'C'])
+      ].map((strand) => ({ ...strand, cable: `ca-${at + 1}` }))
+    ),
     links: marks.map((_, at) => ({
       id: `clip-${at + 1}`,
       at: 'wall',

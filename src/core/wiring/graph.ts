@@ -85,8 +85,11 @@ export type { StrandEnd };
 /** Something wrong inside a device that no conductor shows: by the id of its circuit element. */
 export interface Upset {
   readonly element: string;
-  /** `open`: it no longer conducts. `weak`: a transformer of half its size. */
-  readonly kind: 'open' | 'weak';
+  /**
+   * `open`: it no longer conducts. `weak`: a transformer of half its size. `shorted`: a coil whose turns touch. `closed`: a contact that is welded.
+   * `bus-open`: the common of a board (its node) no longer reaches the coils inside. `earthed`: a node touches earthed metal.
+   */
+  readonly kind: 'open' | 'weak' | 'shorted' | 'closed' | 'bus-open' | 'earthed';
 }
 
 export interface Wiring {

@@ -16,10 +16,17 @@
     'link-missing': 'Forget a link',
     'link-left-in': 'Leave a link in',
     'short-to-common': 'Touch common',
+    'conductors-shorted': 'Let two wires touch',
+    'conductor-to-earth': 'Touch earthed metal',
+    'conductor-nicked': 'Break a wire at the nick',
+    'joint-corroded': 'Corrode a joint',
     'fuse-open': 'Blow the fuse',
     'supply-off': 'Take power away',
     'weak-transformer': 'Weaken a transformer',
     'coil-open': 'Open a coil',
+    'coil-shorted': 'Short a coil',
+    'contact-welded': 'Weld a contact',
+    'board-common-open': 'Open the common inside',
     'switch-open': 'Open a safety switch',
     'head-not-seated': 'Seat the head badly'
   };

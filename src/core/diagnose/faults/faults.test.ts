@@ -69,11 +69,50 @@ describe('a single fault in a furnace with an air conditioner', () => {
     ['the gas valve’s coil open', 'coil-open:eq-1:coil-W1', 'heat1', []],
     ['no power', 'supply-off:eq-1:secondary', 'cool1', []],
     ['its fuse open', 'fuse-open:eq-1:fuse', 'cool1', []],
-    ['the head not seated', 'head-not-seated:de-fellgate', 'heat1', []]
+    ['the head not seated', 'head-not-seated:de-fellgate', 'heat1', []],
+    ['the gas valve’s coil shorted: its fuse opens', 'coil-shorted:eq-1:coil-W1', 'heat1', []],
+    ['W’s contact welded', 'contact-welded:de-fellgate:contact-W1', 'idle', ['blower', 'burner']],
+    [
+      'R and W touching in the cable',
+      `conductors-shorted:${of('R')}:${of('W1')}`,
+      'idle',
+      ['blower', 'burner']
+    ],
+    ['the common open behind its screw', 'board-common-open:eq-1', 'heat1', []],
+    ['a corroded joint of Y: the contactor hums', `joint-corroded:${of('Y1')}`, 'cool1', ['blower']],
+    ['G broken at the nick', `conductor-nicked:${of('G')}`, 'fan', []]
   ])('%s', (_, id, call, runs) => {
     const before = seen(whole, call);
     expect(before.runs).not.toEqual(runs);
     expect(seen(fault(whole, id).apply(whole), call).runs).toEqual(runs);
+  });
+
+  it('inside the board, behind its C screw, leaves the display lit and the outdoor unit running', () => {
+    const made = fault(whole, 'board-common-open:eq-1').apply(whole);
+    expect(seen(made, 'heat1').volts).toBeGreaterThan(25);
+    expect(seen(made, 'cool1').runs).toEqual(['compressor']);
+  });
+
+  it('that touches earthed metal is nothing where the common is not earthed, and a short where it is', () => {
+    const made = fault(whole, `conductor-to-earth:${of('R')}`).apply(whole);
+    const fuse = (bonded: boolean) => {
+      const one = simulate(made, furnace, 'idle', { bonded, turned: 0 });
+      return one.ok && one.result.supplies.some((supply) => supply.fuseOpen);
+    };
+    expect([fuse(false), fuse(true)]).toEqual([false, true]);
+  });
+
+  it('is no link left in where neither the box nor the plate has one', () => {
+    const kinds = (model: string) => {
+      const { job, thermostat } = heatOnly();
+      const device = findDevice(job, model) ?? null;
+      const { wiringAfter } = planFor(job, thermostat, { device, method: 'plug-in-transformer' });
+      return wiringAfter === null ? [] : all(wiringAfter, worldOf('furnace')).map(({ kind }) => kind);
+    };
+    expect(kinds('de-fellgate')).toContain('link-left-in');
+    const found = furnaceWithCommon();
+    const old = planFor(found.job, found.thermostat).wiringFound;
+    expect(all(old, furnace).map(({ kind }) => kind)).not.toContain('link-left-in');
   });
 
   it('on the common takes the display and leaves every load', () => {
@@ -146,7 +185,7 @@ describe('all faults of a wiring', () => {
       for (const one of faults) {
         expect(FAULT_KINDS).toContain(one.kind);
         expect(one.id.startsWith(`${one.kind}:`)).toBe(true);
-        expect(one.says, one.id).toMatch(/ (is|was|are|touches|has) /);
+        expect(one.says, one.id).toMatch(/ (is|was|are|touch|touches|has) /);
         expect(one.says, one.id).not.toMatch(/undefined|eq-1|co-\d/);
       }
     }

@@ -2,13 +2,25 @@
 import type { Netlist } from '../../circuit/netlist';
 import type { Wiring } from '../../wiring/graph';
 import type { Fault, FaultKind, FaultRule } from '../types';
+import { boardCommonOpen } from './board-common-open';
 import { conductorBroken } from './conductor-broken';
 import { conductorLoose } from './conductor-loose';
+import { conductorToEarth } from './conductor-to-earth';
+import { conductorsShorted } from './conductors-shorted';
 import { conductorsSwapped } from './conductors-swapped';
 import { headNotSeated } from './head-not-seated';
 import { linkLeftIn } from './link-left-in';
 import { linkMissing } from './link-missing';
-import { coilOpen, fuseOpen, supplyOff, switchOpen, weakTransformer } from './parts-open';
+import {
+  coilOpen,
+  coilShorted,
+  contactWelded,
+  fuseOpen,
+  supplyOff,
+  switchOpen,
+  weakTransformer
+} from './parts';
+import { conductorNicked, jointCorroded } from './poor-contact';
 import { shortToCommon } from './short-to-common';
 import { wrongTerminal } from './wrong-terminal';
 
@@ -20,8 +32,15 @@ const byKind: Readonly<Record<FaultKind, FaultRule>> = {
   'link-missing': linkMissing,
   'link-left-in': linkLeftIn,
   'short-to-common': shortToCommon,
+  'conductors-shorted': conductorsShorted,
+  'conductor-to-earth': conductorToEarth,
+  'conductor-nicked': conductorNicked,
+  'joint-corroded': jointCorroded,
   'fuse-open': fuseOpen,
   'coil-open': coilOpen,
+  'coil-shorted': coilShorted,
+  'contact-welded': contactWelded,
+  'board-common-open': boardCommonOpen,
   'supply-off': supplyOff,
   'weak-transformer': weakTransformer,
   'switch-open': switchOpen,

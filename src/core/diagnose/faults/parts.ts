@@ -1,4 +1,4 @@
-/** Faults inside devices: a part of the circuit that no longer conducts, or a transformer that gives too little. */
+/** Faults inside devices: a part that no longer conducts, or conducts all the time, or a transformer that gives too little. */
 import type { Element } from '../../devices/elements';
 import type { PartName } from '../../trade/parts';
 import type { Upset, Wiring } from '../../wiring/graph';
@@ -38,6 +38,20 @@ export const coilOpen = rule(
   'coil-open',
   (part) => part.kind === 'coil' || part.kind === 'sense',
   (part, machine) => `the coil on ${part.part?.mark ?? part.id} of ${machine} is open`
+);
+
+export const coilShorted = rule(
+  'coil-shorted',
+  (part) => part.kind === 'coil',
+  (part, machine) => `the coil on ${part.part?.mark ?? part.id} of ${machine} is shorted`,
+  'shorted'
+);
+
+export const contactWelded = rule(
+  'contact-welded',
+  (part) => part.kind === 'call-contact' || part.kind === 'contact',
+  (part, machine) => `the contact for ${part.part?.mark ?? part.id} of ${machine} is welded shut`,
+  'closed'
 );
 
 export const supplyOff = rule(
