@@ -1,4 +1,5 @@
 /** A solved state as plain data that a meter can be put on: any two terminals, any conductor. */
+import { conducts } from './circuit';
 import { islandsOf } from './islands';
 import { rmsBetween } from './half-waves';
 import { elementAmps, type Relays } from './settle';
@@ -6,6 +7,10 @@ import { elementAmps, type Relays } from './settle';
 export interface Meter {
   /** Volts RMS between two nodes; null when nothing defines a voltage between them, or one is not in the circuit. */
   volts(a: string, b: string): number | null;
+  /** The same with its phase, volts RMS in and out of step with the supply; in circuits of half waves its size at the peak. */
+  phasor(a: string, b: string): { readonly re: number; readonly im: number } | null;
+  /** Whether a supply is in the island of a node. */
+  alive(node: string): boolean;
   /** Amps RMS through an element, by its id; 0 for one that does not conduct or is not there. */
   amps(element: string): number;
   /** Number of the island that a node belongs to, or undefined for one that nothing reaches. */
@@ -27,12 +32,36 @@ export function meterOf(relays: Relays): Meter {
     const number = numberOf.get(node);
     return number === undefined ? undefined : islands[number];
   };
+  const sourced = new Set(
+    Array.from(circuit.sources).flatMap((at) =>
+      conducts(circuit, at) ? [islands[circuit.structure.a[at]!]] : []
+    )
+  );
+  /** Numbers of two nodes, where they are in one island. */
+  const joined = (a: string, b: string): readonly [number, number] | null => {
+    const [one, other] = [numberOf.get(a), numberOf.get(b)];
+    if (one === undefined || other === undefined || islands[one] !== islands[other]) return null;
+    return [one, other];
+  };
   return {
     volts: (a, b) => {
-      const [one, other] = [numberOf.get(a), numberOf.get(b)];
-      if (one === undefined || other === undefined || islands[one] !== islands[other]) return null;
+      const pair = joined(a, b);
+      if (pair === null) return null;
+      const [one, other] = pair;
       if (nodes) return rmsBetween(nodes, one, other);
       return Math.hypot((re[one] ?? 0) - (re[other] ?? 0), (im[one] ?? 0) - (im[other] ?? 0));
+    },
+    phasor: (a, b) => {
+      const pair = joined(a, b);
+      if (pair === null) return null;
+      const [one, other] = pair;
+      if (!nodes) return { re: (re[one] ?? 0) - (re[other] ?? 0), im: (im[one] ?? 0) - (im[other] ?? 0) };
+      const peak = nodes.nodes[0];
+      return { re: ((peak?.[one] ?? 0) - (peak?.[other] ?? 0)) / Math.SQRT2, im: 0 };
+    },
+    alive: (node) => {
+      const number = island(node);
+      return number !== undefined && sourced.has(number);
     },
     amps: (element) => amps.get(element) ?? 0,
     island

@@ -2,7 +2,16 @@
   /** A simulated meter with two probes, for any two terminals. */
   import { commonNode } from '$core/devices/boards/board';
   import { printedMark } from '$core/wiring/graph';
+  import {
+    looseEnds,
+    readMeter,
+    type MeterMode,
+    type MeterReading,
+    type ProbePoint
+  } from '$core/session/meter-reading';
   import type { Bench, Powered } from './bench.svelte';
+
+  const WIRE = 'wire:';
 
   interface Props {
     bench: Bench;
@@ -23,12 +32,26 @@
       ]
     }))
   );
-  const reading = $derived.by(() => {
+  const loose = $derived(
+    looseEnds(powered.wiring).map(({ strand, end }) => ({
+      id: `${WIRE}${strand.id}:${end}`,
+      name: `${strand.name} wire, loose at ${end === 'near' ? 'the wall' : 'the equipment'}`
+    }))
+  );
+  let mode = $state<MeterMode>('high');
+  const reading = $derived.by((): MeterReading | null => {
     const [one, other] = bench.probes;
-    if (one === null || other === null) return 'Put both probes on terminals.';
-    const volts = powered.seen.meter.volts(one, other);
-    return volts === null ? 'No defined voltage: nothing joins the two.' : `${volts.toFixed(1)} V`;
+    if (one === null || other === null) return null;
+    const metered = { wiring: powered.wiring, meter: powered.seen.meter };
+    return readMeter(metered, [pointOf(one), pointOf(other)], mode);
   });
+
+  /** A probe is kept as the id of a screw, or as a wire with its end. */
+  function pointOf(probe: string): ProbePoint {
+    if (!probe.startsWith(WIRE)) return { on: 'screw', terminal: probe };
+    const [strand = '', end] = probe.slice(WIRE.length).split(':');
+    return { on: 'wire', strand, end: end === 'far' ? 'far' : 'near' };
+  }
 
   function set(at: 0 | 1, terminal: string): void {
     const next: [string | null, string | null] = [...bench.probes];
@@ -39,7 +62,15 @@
 
 <section class="sheet-of-paper p-4" aria-label="Simulated meter">
   <h2 class="section-title mb-1">Meter <span class="quiet text-sm font-normal">simulated, AC volts</span></h2>
-  <p class="reading" aria-live="polite" data-reading>{reading}</p>
+  <p class="reading" aria-live="polite" data-reading>
+    {#if reading === null}Put both probes on something.{:else if reading.volts === null}No defined voltage:
+      nothing joins the two.{:else}{reading.volts.toFixed(1)} V{#if reading.phantom}<span
+          class="ml-2 text-base font-semibold">{reading.volts < 0.5 ? 'no phantom left' : 'phantom'}</span
+        >{/if}{/if}
+  </p>
+  {#if reading?.phantom}<p class="quiet mb-2 text-sm">
+      Picked up from the wires beside it, with nothing behind it. Low impedance takes it away.
+    </p>{/if}
   <div class="grid grid-cols-2 gap-3">
     {#each [0, 1] as const as at (at)}
       <label class="flex flex-col gap-1 text-sm"
@@ -57,10 +88,23 @@
                 >{/each}
             </optgroup>
           {/each}
+          {#if loose.length > 0}
+            <optgroup label="Wires on nothing">
+              {#each loose as end (end.id)}<option value={end.id}>{end.name}</option>{/each}
+            </optgroup>
+          {/if}
         </select>
       </label>
     {/each}
   </div>
+  <label class="mt-3 flex items-center gap-2 text-sm">
+    <input
+      type="checkbox"
+      class="checkbox"
+      checked={mode === 'low'}
+      onchange={(event) => (mode = event.currentTarget.checked ? 'low' : 'high')}
+    /> Low impedance (a small load on the probes)
+  </label>
   <p class="quiet mt-2 text-sm">A mark on the sheet takes the next free probe.</p>
 </section>
 
