@@ -2,6 +2,7 @@
  * What each finding says, as facts: names of things as the user or the trade calls them, marks as printed, numbers in SI units, amps, volts
  * and VA. A code keeps its meaning for good, so that files and scripts can rely on it. One code with several cases tells them by `what`.
  */
+import type { HomeSystem } from '../trade/home-systems';
 import type { Call } from '../trade/calls';
 import type { KindWithoutModel } from '../trade/machine-kinds';
 import type { EndSide, EndState, Family, LoadId } from '../trade/vocabulary';
@@ -129,6 +130,16 @@ export interface SurveyParams {
   'signal-not-read': None;
   'no-internet': None;
   'pays-nothing': { readonly why: string | null };
+  /** Setting back costs so many dollars a year. */
+  'setback-costs': { readonly dollars: number };
+  /** Hours until the house is warm again after a setback, as a rule and on a cold day. */
+  'recovery-long': { readonly usualH: number; readonly coldH: number };
+  /** `said`: the sheet names systems, and not these. */
+  'works-not-with': {
+    readonly model: string;
+    readonly systems: readonly HomeSystem[];
+    readonly said: boolean;
+  };
   'pay-back-long': PayBack;
   'pays-back': PayBack;
   'drying-too-long': {
@@ -164,6 +175,8 @@ export interface SurveyParams {
 export interface PayBack {
   readonly dollars: { readonly low: number; readonly mid: number; readonly high: number };
   readonly outlay: number;
+  /** All of the house. */
+  readonly thermostats: number;
   readonly years: { readonly low: number; readonly mid: number; readonly high: number };
 }
 

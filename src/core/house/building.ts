@@ -21,8 +21,12 @@ export interface ThermalModel {
   readonly capacityWhPerK: Band;
   /** What people and things give off, W. */
   readonly gainsW: number;
-  /** What the heating gives at most, W. */
+  /** What the sun brings in through the windows on a day of mean radiation of 1 W/m², W. */
+  readonly solarM2: number;
+  /** What the heating gives at most, W: of its plate, or what the house needs at -15 °C and a fifth more. */
   readonly heatingW: number;
+  /** The plate was read. */
+  readonly heatingKnown: boolean;
   /** Which answers were missing. */
   readonly missing: readonly string[];
 }
@@ -38,6 +42,8 @@ const AIR_WH = 0.34;
 /** Wh/K for a square metre of floor: 110, 165 and 260 kJ/m²K of ISO 13790, table 12. */
 const CAPACITY = { light: 110 / 3.6, medium: 165 / 3.6, heavy: 260 / 3.6 } as const;
 const GAINS_W_PER_M2 = 3;
+/** Windows of an eighth of the floor; half of the sun comes through them, and a good half of that past frames, trees and curtains. */
+const SOLAR_M2_PER_M2 = 0.125 * 0.5 * 0.6;
 /** How far a known answer may be off. */
 const SPREAD = 0.2;
 
@@ -62,7 +68,9 @@ export function thermalModel(facts: BuildingFacts): ThermalModel {
     lossWPerK,
     capacityWhPerK,
     gainsW: GAINS_W_PER_M2 * area,
+    solarM2: SOLAR_M2_PER_M2 * area,
     heatingW: facts.heatingKw === null ? sized : facts.heatingKw * 1000,
+    heatingKnown: facts.heatingKw !== null,
     missing
   };
 }

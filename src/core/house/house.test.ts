@@ -2,13 +2,26 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SURVEY, EMPTY_WALL_FACE, YEAR_HOURS } from '../job/survey-schema';
 import { buildingFindings, thermalModel, timeConstantHours } from './building';
+import type { Equipment } from '../job/schema';
+import type { Family } from '../trade/vocabulary';
+import { compressorW, copAt, heatSourceOf, type HeatSource } from './heat-source';
 import { savingOf, settingOf } from './saving';
-import { coolingCurve, heatingYear, hoursAbove, hoursToCool, type Plant } from './thermal';
+import { coolingCurve, heatingYear, hoursAbove, hoursToCool, sunAt, type Plant } from './thermal';
 import { hoursWithoutHeat, wallTasks } from './wall-work';
 import { coldestStart, dayAt, hourOfDay, WEATHER_PLACES, weatherOf, yearOf } from './weather';
 
 const plant: Plant = { lossWPerK: 200, capacityWhPerK: 6000, gainsW: 300, heatingW: 12000 };
 const year = yearOf(WEATHER_PLACES[0]!);
+/** The same without the weather in which nobody heats. */
+const winter = Float64Array.from(year, (outdoor) => Math.min(outdoor, 12));
+const gas: HeatSource = {
+  kind: 'burner',
+  efficiency: { low: 0.85, mid: 0.85, high: 0.85 },
+  price: { low: 0.12, mid: 0.12, high: 0.12 },
+  strips: false
+};
+const pump = (strips: boolean): HeatSource =>
+  heatSourceOf({ family: 'heat-pump', fuel: 'electricity', strips, efficiency: 2.8, pricePerKWh: 0.17 });
 const facts = {
   ...EMPTY_SURVEY.building,
   floorAreaM2: 140,
@@ -48,7 +61,11 @@ describe('cooling with the heating off', () => {
 describe('a year of heating', () => {
   it('keeps its energy balance within a thousandth', () => {
     for (const place of WEATHER_PLACES) {
-      const yearBalance = heatingYear(plant, yearOf(place), settingOf(habits), 20);
+      const yearBalance = heatingYear(plant, yearOf(place), {
+        setting: settingOf(habits),
+        comfortC: 20,
+        solarM2: 4
+      });
       const into = yearBalance.heatKWh + yearBalance.gainsKWh;
       const out = yearBalance.lossKWh + yearBalance.storedKWh + yearBalance.airedKWh;
       expect(Math.abs(into - out) / into).toBeLessThan(0.001);
@@ -56,15 +73,15 @@ describe('a year of heating', () => {
   });
 
   it('holds the setting whenever the power suffices', () => {
-    const yearBalance = heatingYear(plant, year, () => 20, 20);
+    const yearBalance = heatingYear(plant, winter, { setting: () => 20, comfortC: 20 });
     expect(Math.min(...yearBalance.indoor)).toBeGreaterThan(19.99);
-    const weak = heatingYear({ ...plant, heatingW: 2000 }, year, () => 20, 20);
+    const weak = heatingYear({ ...plant, heatingW: 2000 }, winter, { setting: () => 20, comfortC: 20 });
     expect(Math.min(...weak.indoor)).toBeLessThan(18);
   });
 
   it('takes the loss times the degree hours when nothing is set back and nothing gained', () => {
-    const cold = Float64Array.from(year, (one) => Math.min(one, 15));
-    const yearBalance = heatingYear({ ...plant, gainsW: 0 }, cold, () => 20, 20);
+    const cold = Float64Array.from(year, (outdoor) => Math.min(outdoor, 12));
+    const yearBalance = heatingYear({ ...plant, gainsW: 0 }, cold, { setting: () => 20, comfortC: 20 });
     const degreeHours = cold.reduce((sum, outdoor) => sum + (20 - outdoor), 0);
     expect(yearBalance.heatKWh).toBeCloseTo((plant.lossWPerK * degreeHours) / 1000, 3);
   });
@@ -74,14 +91,17 @@ describe('the saving of a setback', () => {
   const input = {
     model: thermalModel(facts),
     hourly: year,
-    efficiency: 0.85,
-    pricePerKWh: 0.12,
+    source: gas,
     outlay: 100
   };
 
   it('is there for people who go out, and pays back sooner the dearer the fuel', () => {
     const cheap = savingOf({ ...input, habits });
-    const dear = savingOf({ ...input, habits, pricePerKWh: 0.3 });
+    const dear = savingOf({
+      ...input,
+      habits,
+      source: { ...gas, price: { low: 0.3, mid: 0.3, high: 0.3 } }
+    });
     expect(cheap.possible).toBe(true);
     expect(cheap.heatKWh.low).toBeLessThanOrEqual(cheap.heatKWh.mid);
     expect(cheap.heatKWh.mid).toBeLessThanOrEqual(cheap.heatKWh.high);
@@ -100,9 +120,90 @@ describe('the saving of a setback', () => {
     expect(savingOf({ ...input, habits: { ...habits, setsBackToday: 'yes' } }).possible).toBe(false);
   });
 
+  it('may be none at all with a heat pump whose strips bring the house back, and is one without strips', () => {
+    const light = { ...facts, build: 'light' } as const;
+    const at = (strips: boolean, model = thermalModel(light)) =>
+      savingOf({ ...input, model, habits: { ...habits, setbackC: 15 }, source: pump(strips) });
+    const withStrips = at(true);
+    expect(withStrips.costs).toBe(true);
+    expect(withStrips.possible).toBe(false);
+    expect(withStrips.why).toContain('strips');
+    expect(withStrips.heatKWh.mid).toBeGreaterThan(0);
+    expect(withStrips.boughtKWh.mid).toBeLessThan(0);
+    expect(at(false).boughtKWh.mid).toBeGreaterThan(0);
+  });
+
+  it('uses the power of the plate as it is: a small machine takes hours to bring the house back', () => {
+    const hours = (heatingKw: number) =>
+      savingOf({ ...input, habits, model: thermalModel({ ...facts, heatingKw }) }).recovery!;
+    expect(hours(9).coldH).toBeGreaterThan(hours(25).coldH + 2);
+    expect(hours(25).usualH).toBeLessThanOrEqual(2);
+    expect(savingOf({ ...input, habits: { ...habits, setsBackToday: 'yes' } }).recovery).toBeNull();
+  });
+
+  it('has a band as wide as what is not known: efficiency and price of the fuel, loss and capacity together', () => {
+    const known = savingOf({ ...input, habits });
+    const open = savingOf({
+      ...input,
+      habits,
+      source: heatSourceOf({
+        family: 'furnace',
+        fuel: 'unknown',
+        strips: false,
+        efficiency: null,
+        pricePerKWh: null
+      })
+    });
+    expect(open.dollars.high / open.dollars.low).toBeGreaterThan(
+      3 * (known.dollars.high / known.dollars.low)
+    );
+  });
+
+  it('is paid back at once where nothing is laid out', () => {
+    expect(savingOf({ ...input, habits, outlay: 0 }).payBackYears).toEqual({ low: 0, mid: 0, high: 0 });
+  });
+
   it('grows with the depth of the setback', () => {
     const at = (setbackC: number) => savingOf({ ...input, habits: { ...habits, setbackC } }).heatKWh.mid;
     expect(at(14)).toBeGreaterThan(at(17));
+  });
+});
+
+describe('what makes the heat', () => {
+  it('follows the family where nobody knows its efficiency', () => {
+    const of = (family: Family, fuel: Equipment['fuel'] = 'unknown') =>
+      heatSourceOf({ family, fuel, strips: true, efficiency: null, pricePerKWh: null });
+    expect(of('electric-furnace').efficiency.mid).toBe(1);
+    expect(of('heat-pump').efficiency.mid).toBeGreaterThan(2);
+    expect(of('furnace', 'oil').efficiency.mid).toBeLessThan(of('furnace', 'gas').efficiency.mid);
+    expect(of('furnace', 'gas').price.mid).toBeLessThan(of('electric-furnace').price.mid);
+    expect([of('heat-pump').strips, of('furnace').strips]).toEqual([true, false]);
+  });
+
+  it('takes more for the same heat the colder it is, and gives less of it', () => {
+    expect(copAt(2.8, -15)).toBeLessThan(copAt(2.8, 3));
+    expect(copAt(2.8, 3)).toBeCloseTo(2.8, 9);
+    expect(copAt(2.8, -60)).toBeGreaterThanOrEqual(1);
+    expect(compressorW(6000, -20)).toBeLessThan(compressorW(6000, 10));
+    expect(compressorW(6000, -5)).toBe(6000);
+  });
+
+  it('heats nobody’s house in summer', () => {
+    const model = thermalModel(facts);
+    const balance = heatingYear(
+      { ...plant, lossWPerK: model.lossWPerK.mid, capacityWhPerK: model.capacityWhPerK.mid },
+      year,
+      {
+        setting: () => 20,
+        comfortC: 20,
+        solarM2: model.solarM2,
+        boughtW: (heatW, outdoorC) => (outdoorC > 18 ? heatW : 0)
+      }
+    );
+    expect(balance.boughtKWh).toBeLessThan(0.002 * balance.heatKWh);
+    const midsummer = sunAt(172 * 24 + 12);
+    expect(midsummer).toBeGreaterThan(sunAt(355 * 24 + 12) * 1.8);
+    expect(sunAt(172 * 24 + 2)).toBe(0);
   });
 });
 

@@ -1,25 +1,31 @@
-/** What a setback saves in a year, and how long a thermostat takes to pay for itself, each with its band. */
+/**
+ * What a setback saves in a year, and how long a thermostat takes to pay for itself, each with its band. With a heat pump it may cost instead:
+ * what its strips take to bring the house back can be more than the lower temperature saved.
+ */
 import type { Habits } from '../job/survey-schema';
 import type { Band, ThermalModel } from './building';
-import { heatingYear, type Plant } from './thermal';
+import { balanceOf, compressorW, copAt, type HeatSource } from './heat-source';
+import { heatingYear, type Plant, type YearBalance } from './thermal';
 
 export interface Saving {
-  /** False where nothing would be set back that is not set back today. */
+  /** False where nothing would be set back that is not set back today, or where it saves nothing. */
   readonly possible: boolean;
   /** Why not, in a sentence. */
   readonly why: string | null;
+  /** Setting back costs more than it saves, in the middle of the band. */
+  readonly costs: boolean;
+  /** Heat, and energy bought, less; below 0 where it is more. */
   readonly heatKWh: Band;
+  readonly boughtKWh: Band;
   readonly dollars: Band;
-  /** Years until the price less the rebate is back; Infinity where nothing is saved. `low` is the soonest. */
+  /** Years until the price less the rebate is back; Infinity where nothing is saved, 0 where nothing is laid out. `low` is the soonest. */
   readonly payBackYears: Band;
   /** Heat of the year with and without the setback, kWh, in the middle of the band. */
   readonly withKWh: number;
   readonly withoutKWh: number;
+  /** Hours until the house is warm again after the setting is raised, as a rule and on a cold day; null where it never is set back. */
+  readonly recovery: { readonly usualH: number; readonly coldH: number } | null;
 }
-
-/** Usual where nobody knows: a burner of 80 %, a kWh of fuel at 10 cents. */
-const USUAL_EFFICIENCY = 0.8;
-const USUAL_PRICE = 0.1;
 
 /** True in an hour of the day between two hours, over midnight too. */
 function between(hour: number, from: number, to: number): boolean {
@@ -47,56 +53,128 @@ function whyNothing(habits: Habits): string | null {
   return null;
 }
 
-function plants(model: ThermalModel): Plant[] {
-  const rest = { gainsW: model.gainsW, heatingW: model.heatingW };
-  return (['low', 'mid', 'high'] as const).map((end) => ({
-    ...rest,
-    heatingW: Math.max(model.heatingW, model.lossWPerK[end] * 40),
-    lossWPerK: model.lossWPerK[end],
-    capacityWhPerK: model.capacityWhPerK[end]
-  }));
-}
+const STRIPS_COST =
+  'with this heat pump the strips bring the house back, and take more than the lower temperature saves. Keep one setting, or one that is lower by a degree or two at most';
 
 export interface SavingInput {
   readonly model: ThermalModel;
   readonly habits: Habits;
   readonly hourly: Float64Array;
-  readonly efficiency: number | null;
-  readonly pricePerKWh: number | null;
-  /** Price less rebate, dollars. */
+  readonly source: HeatSource;
+  /** Price less rebate, dollars, of all thermostats of the house. */
   readonly outlay: number;
 }
 
-export function savingOf({ model, habits, hourly, efficiency, pricePerKWh, outlay }: SavingInput): Saving {
+const ENDS = ['low', 'mid', 'high'] as const;
+
+/** One house within the band, with and without the setback. */
+interface Run {
+  readonly isMiddle: boolean;
+  readonly without: YearBalance;
+  readonly with: YearBalance;
+}
+
+export function savingOf({ model, habits, hourly, source, outlay }: SavingInput): Saving {
   const why = whyNothing(habits);
-  const setting = settingOf(habits);
-  const constant = () => habits.comfortC;
-  const heatOf = (plant: Plant, wanted: (hour: number) => number) =>
-    heatingYear(plant, hourly, wanted, habits.comfortC).heatKWh;
-  const runs = plants(model).map((plant) => {
-    const without = heatOf(plant, constant);
-    return { without, with: why === null ? heatOf(plant, setting) : without };
-  });
-  const saved = runs.map((run) => Math.max(0, run.without - run.with)).sort((a, b) => a - b);
+  const runs = runsOf({ model, habits, hourly, source }, why === null);
+  const middle = runs.find((run) => run.isMiddle) ?? runs[0]!;
   // With irregular hours some days bring nothing.
   const least = habits.home === 'irregular' ? 0.3 : 1;
-  const heatKWh = { low: (saved[0] ?? 0) * least, mid: saved[1] ?? 0, high: saved[2] ?? 0 };
-  const perKWh = (pricePerKWh ?? USUAL_PRICE) / (efficiency ?? USUAL_EFFICIENCY);
-  // A price or an efficiency that nobody knows is off by a third either way.
-  const doubt = pricePerKWh === null || efficiency === null ? 0.33 : 0;
+  const saved = (what: 'heatKWh' | 'boughtKWh') =>
+    bandOf(
+      runs.map((run) => run.without[what] - run.with[what]),
+      middle.without[what] - middle.with[what],
+      least
+    );
+  const boughtKWh = saved('boughtKWh');
   const dollars = {
-    low: heatKWh.low * perKWh * (1 - doubt),
-    mid: heatKWh.mid * perKWh,
-    high: heatKWh.high * perKWh * (1 + doubt)
+    low: boughtKWh.low * (boughtKWh.low >= 0 ? source.price.low : source.price.high),
+    mid: boughtKWh.mid * source.price.mid,
+    high: boughtKWh.high * (boughtKWh.high >= 0 ? source.price.high : source.price.low)
   };
-  const years = (perYear: number) => (outlay <= 0 ? 0 : perYear < 0.5 ? Infinity : outlay / perYear);
+  const costs = why === null && dollars.mid < 0;
+  const years = (perYear: number) =>
+    outlay <= 0 ? 0 : perYear < LEAST_DOLLARS ? Infinity : outlay / perYear;
   return {
-    possible: why === null && dollars.high >= 0.5,
-    why,
-    heatKWh,
+    possible: why === null && !costs && dollars.high >= LEAST_DOLLARS,
+    why: costs ? STRIPS_COST : why,
+    costs,
+    heatKWh: saved('heatKWh'),
+    boughtKWh,
     dollars,
     payBackYears: { low: years(dollars.high), mid: years(dollars.mid), high: years(dollars.low) },
-    withKWh: runs[1]?.with ?? 0,
-    withoutKWh: runs[1]?.without ?? 0
+    withKWh: middle.with.heatKWh,
+    withoutKWh: middle.without.heatKWh,
+    recovery: recoveryOf(middle.with.recoveries)
   };
+}
+
+/** Less than this in a year is nothing, dollars. */
+const LEAST_DOLLARS = 0.5;
+
+function bandOf(all: readonly number[], mid: number, least: number): Band {
+  const low = Math.min(...all);
+  return { low: low > 0 ? low * least : low, mid, high: Math.max(...all) };
+}
+
+/** Every combination of loss, capacity and efficiency within their bands: which end is worst depends on the house. */
+function runsOf({ model, habits, hourly, source }: Omit<SavingInput, 'outlay'>, setsBack: boolean): Run[] {
+  const setting = settingOf(habits);
+  const constant = () => habits.comfortC;
+  return ENDS.flatMap((loss) =>
+    ENDS.flatMap((capacity) =>
+      ENDS.map((end): Run => {
+        const lossWPerK = model.lossWPerK[loss];
+        const plant: Plant = {
+          lossWPerK,
+          capacityWhPerK: model.capacityWhPerK[capacity],
+          gainsW: model.gainsW,
+          // A plate is used as it is; where nobody read it, the heating is taken to be large enough for this loss.
+          heatingW: model.heatingKnown ? model.heatingW : Math.max(model.heatingW, lossWPerK * 40)
+        };
+        const power = powerOf(source, plant, source.efficiency[end], model.heatingKnown);
+        const year = (wanted: (hour: number) => number) =>
+          heatingYear(plant, hourly, {
+            setting: wanted,
+            comfortC: habits.comfortC,
+            solarM2: model.solarM2,
+            ...power
+          });
+        const without = year(constant);
+        return {
+          isMiddle: loss === 'mid' && capacity === 'mid' && end === 'mid',
+          without,
+          with: setsBack ? year(setting) : without
+        };
+      })
+    )
+  );
+}
+
+/** What the source gives at most, and what is bought for what it gives. */
+function powerOf(source: HeatSource, plant: Plant, efficiency: number, known: boolean) {
+  if (source.kind === 'burner' || source.kind === 'electric')
+    return { boughtW: (heatW: number) => heatW / efficiency };
+  const balance = known ? plant.heatingW : balanceOf(plant.lossWPerK);
+  const pump = (outdoorC: number) => compressorW(balance, outdoorC);
+  // What helps it in the cold: strips, a burner, or nothing.
+  const helps = source.strips || source.kind === 'heat-pump-with-burner' ? plant.lossWPerK * 30 : 0;
+  const helper = source.kind === 'heat-pump-with-burner' ? BESIDE_BURNER : 1;
+  return {
+    mostW: (outdoorC: number) => pump(outdoorC) + helps,
+    boughtW: (heatW: number, outdoorC: number) => {
+      const own = Math.min(heatW, pump(outdoorC));
+      return own / copAt(efficiency, outdoorC) + (heatW - own) / helper;
+    }
+  };
+}
+
+/** The burner of a dual-fuel system: its fuel as if it were bought at the price of electricity, which it is cheaper than. Estimate. */
+const BESIDE_BURNER = 1.6;
+
+function recoveryOf(hours: readonly number[]): Saving['recovery'] {
+  if (hours.length === 0) return null;
+  const sorted = [...hours].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+  return { usualH: at(0.5), coldH: at(0.95) };
 }

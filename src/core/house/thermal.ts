@@ -54,6 +54,8 @@ export function hoursAbove(curve: Float64Array, lowestC: number): number {
 export interface YearBalance {
   /** Heat given by the heating, kWh. */
   readonly heatKWh: number;
+  /** Energy bought for it, kWh. */
+  readonly boughtKWh: number;
   readonly gainsKWh: number;
   /** Lost to outdoors, kWh. */
   readonly lossKWh: number;
@@ -63,55 +65,131 @@ export interface YearBalance {
   readonly airedKWh: number;
   /** Indoor temperature at the end of each hour. */
   readonly indoor: Float64Array;
+  /** Hours that it took after each raise of the setting until half a degree was left. */
+  readonly recoveries: readonly number[];
+}
+
+/** How a year is heated. */
+export interface Heating {
+  readonly setting: (hour: number) => number;
+  readonly comfortC: number;
+  /** What the heating gives at most at an outdoor temperature, W; that of the plant where nothing is said. */
+  readonly mostW?: (outdoorC: number) => number;
+  /** Power bought for a power of heat at an outdoor temperature, W; the same where nothing is said. */
+  readonly boughtW?: (heatW: number, outdoorC: number) => number;
+  /** Window that the sun comes through, m², as `ThermalModel.solarM2`. */
+  readonly solarM2?: number;
 }
 
 /** Above the comfortable temperature by this much, somebody opens a window. */
 const AIRS_ABOVE_K = 4;
+/** Nobody heats when the last three days were, on average, less than this below what is wanted: sun and people make up for it. */
+const HEATS_BELOW_K = 4;
+const TRAILING_HOURS = 72;
+/** Mean of the sun on walls over a day, W/m², in midwinter and midsummer at 45 degrees of latitude: usual tables. */
+const SUN = { winter: 50, summer: 110 } as const;
+const SUN_FROM = 8;
+const SUN_HOURS = 8;
+/** A room is back when so little is left. */
+const BACK_WITHIN_K = 0.5;
+
+/** Mean sun on the walls in an hour of the year, W/m². */
+export function sunAt(hour: number): number {
+  const clock = hour % 24;
+  if (clock < SUN_FROM || clock >= SUN_FROM + SUN_HOURS) return 0;
+  const season = (1 - Math.cos((2 * Math.PI * (Math.floor(hour / 24) + 10)) / 365)) / 2;
+  return ((SUN.winter + (SUN.summer - SUN.winter) * season) * 24) / SUN_HOURS;
+}
 
 /**
- * A year hour by hour with a setting per hour of it. The heating gives what brings the house to the setting by the end of the hour, at
- * most its power; what is warmer than `comfortC` plus 4 K is aired out.
+ * A year hour by hour. The heating gives what brings the house to the setting by the end of the hour, at most its power, and nothing in
+ * weather in which nobody heats; what is warmer than comfortable plus 4 K is aired out.
  */
-export function heatingYear(
-  plant: Plant,
-  hourly: Float64Array,
-  setting: (hour: number) => number,
-  comfortC: number
-): YearBalance {
+export function heatingYear(plant: Plant, hourly: Float64Array, heating: Heating): YearBalance {
+  const { setting, comfortC, solarM2 = 0 } = heating;
+  const mostW = heating.mostW ?? (() => plant.heatingW);
+  const boughtW = heating.boughtW ?? ((heatW: number) => heatW);
   const tau = plant.capacityWhPerK / plant.lossWPerK;
   const keep = Math.exp(-1 / tau);
   const meanShare = tau * (1 - keep);
   const indoor = new Float64Array(hourly.length);
   const most = comfortC + AIRS_ABOVE_K;
+  const season = new Season(hourly, comfortC - HEATS_BELOW_K);
+  const recovery = new Recovery();
   let now = setting(0);
   const start = now;
-  let [heat, loss, aired] = [0, 0, 0];
+  let [heat, bought, gains, loss, aired] = [0, 0, 0, 0, 0];
   for (let hour = 0; hour < hourly.length; hour += 1) {
     const outdoor = hourly[hour] ?? 0;
     const wanted = setting(hour);
+    const gain = plant.gainsW + solarM2 * sunAt(hour);
     const endWanted = (wanted - now * keep) / (1 - keep);
-    const power = Math.min(
-      plant.heatingW,
-      Math.max(0, plant.lossWPerK * (endWanted - outdoor) - plant.gainsW)
-    );
-    const end = outdoor + (power + plant.gainsW) / plant.lossWPerK;
+    const asked = season.heats(hour) ? Math.max(0, plant.lossWPerK * (endWanted - outdoor) - gain) : 0;
+    const power = Math.min(mostW(outdoor), asked);
+    const end = outdoor + (power + gain) / plant.lossWPerK;
     const mean = end + (now - end) * meanShare;
     let next = end + (now - end) * keep;
     heat += power;
+    bought += boughtW(power, outdoor);
+    gains += gain;
     loss += plant.lossWPerK * (mean - outdoor);
     if (next > most) {
       aired += (next - most) * plant.capacityWhPerK;
       next = most;
     }
+    recovery.note(wanted, next, asked > 0);
     indoor[hour] = next;
     now = next;
   }
   return {
     heatKWh: heat / 1000,
-    gainsKWh: (plant.gainsW * hourly.length) / 1000,
+    boughtKWh: bought / 1000,
+    gainsKWh: gains / 1000,
     lossKWh: loss / 1000,
     storedKWh: ((now - start) * plant.capacityWhPerK) / 1000,
     airedKWh: aired / 1000,
-    indoor
+    indoor,
+    recoveries: recovery.hours
   };
+}
+
+/** Whether it is cold enough that anybody heats, by the mean of the last three days. */
+class Season {
+  private sum = 0;
+
+  constructor(
+    private readonly hourly: Float64Array,
+    private readonly belowC: number
+  ) {
+    for (let back = 1; back <= TRAILING_HOURS; back += 1) this.sum += this.at(-back);
+  }
+
+  /** To be asked of each hour in turn. */
+  heats(hour: number): boolean {
+    this.sum += this.at(hour) - this.at(hour - TRAILING_HOURS);
+    return this.sum / TRAILING_HOURS < this.belowC;
+  }
+
+  private at(hour: number): number {
+    const { length } = this.hourly;
+    return this.hourly[(hour + length) % length] ?? 0;
+  }
+}
+
+/** Counts the hours from each raise of the setting until the house is back. */
+class Recovery {
+  readonly hours: number[] = [];
+  private before = NaN;
+  private since = -1;
+
+  note(wanted: number, indoorC: number, heating: boolean): void {
+    if (wanted > this.before && heating) this.since = 0;
+    if (wanted < this.before) this.since = -1;
+    this.before = wanted;
+    if (this.since < 0) return;
+    this.since += 1;
+    if (indoorC < wanted - BACK_WITHIN_K) return;
+    this.hours.push(this.since);
+    this.since = -1;
+  }
 }

@@ -14,11 +14,11 @@ export interface WallTask {
 const FILL_DRIES_H = { screws: 3, large: 24 } as const;
 const PRIMER_DRIES_H = 2;
 const PAINT_DRIES_H = 4;
-/** Changing over the wires and setting up. */
-const SWAP_H = 1.5;
+/** Changing over the wires and setting up, where no way is chosen yet: with a usual one. */
+const SWAP_MINUTES = 90;
 
-/** Tasks one after the other. Under a cover plate nothing has to dry. */
-export function wallTasks(face: WallFace): WallTask[] {
+/** Tasks one after the other. Under a cover plate nothing has to dry. `wayMinutes`: what the chosen way takes, trips and all. */
+export function wallTasks(face: WallFace, wayMinutes: number | null = null): WallTask[] {
   const tasks: WallTask[] = [];
   let at = 0;
   const add = (id: string, name: string, hours: number, drying = false) => {
@@ -39,11 +39,15 @@ export function wallTasks(face: WallFace): WallTask[] {
     }
   }
   if (face.finish === 'plate' || face.finish === 'both') add('plate', 'Fix the cover plate', 0.3);
-  add('swap', 'New thermostat on, power up, set up', SWAP_H);
+  add(
+    'swap',
+    'Wires changed at both ends, new thermostat on, power up, set up',
+    (wayMinutes ?? SWAP_MINUTES) / 60
+  );
   return tasks;
 }
 
 /** Hours during which the heating is off. */
-export function hoursWithoutHeat(face: WallFace): number {
-  return wallTasks(face).reduce((end, task) => Math.max(end, task.start + task.hours), 0);
+export function hoursWithoutHeat(face: WallFace, wayMinutes: number | null = null): number {
+  return wallTasks(face, wayMinutes).reduce((end, task) => Math.max(end, task.start + task.hours), 0);
 }

@@ -1,4 +1,5 @@
 /** Facts of a thermostat as its own sheet states them: the same shape for the shipped catalogue and for a user's device. */
+import { HOME_SYSTEMS } from '../trade/home-systems';
 import * as v from 'valibot';
 import { DeviceId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';
@@ -52,6 +53,11 @@ export const DeviceFacts = v.strictObject({
   accessoryOutputs: v.optional(
     v.picklist(ACCESSORY_OUTPUTS, `one of ${ACCESSORY_OUTPUTS.join(', ')}`),
     'unknown'
+  ),
+  /** Home systems that its sheet names; null where it says nothing. */
+  worksWith: v.optional(
+    v.nullable(v.pipe(v.array(v.picklist(HOME_SYSTEMS)), v.maxLength(HOME_SYSTEMS.length))),
+    null
   ),
   /** Where its menus ask for the kind of system: codes or names, as its sheet has them. */
   setUp: v.optional(text, '')

@@ -3,6 +3,7 @@
  * new cable would take. Everything may stay unknown. Fields have defaults, so that a file without a survey still holds.
  */
 import * as v from 'valibot';
+import { HOME_SYSTEMS } from '../trade/home-systems';
 import { listOf } from './limits';
 import { positive, shortText, text, timeText, wholeNumber } from './primitives';
 
@@ -61,6 +62,8 @@ export const Habits = v.strictObject({
 });
 export type Habits = v.InferOutput<typeof Habits>;
 
+export const HomeSystemId = v.picklist(HOME_SYSTEMS, `one of ${HOME_SYSTEMS.join(', ')}`);
+
 export const Survey = v.strictObject({
   building: BuildingFacts,
   habits: Habits,
@@ -73,6 +76,8 @@ export const Survey = v.strictObject({
   /** Somebody old, ill or very young lives there. */
   frail: YesNo,
   pipesCanFreeze: YesNo,
+  /** What else in the home it has to work with. */
+  worksWith: v.optional(v.pipe(v.array(HomeSystemId), v.maxLength(HOME_SYSTEMS.length, 'each once')), []),
   /** Rebate of the utility on the device, dollars. */
   rebate: v.nullable(v.pipe(v.number('a number'), v.minValue(0, 'at least 0'), v.maxValue(10000))),
   note: text
@@ -110,6 +115,7 @@ export const EMPTY_SURVEY: Survey = {
   internet: 'unknown',
   frail: 'unknown',
   pipesCanFreeze: 'unknown',
+  worksWith: [],
   rebate: null,
   note: ''
 };

@@ -29,6 +29,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'any',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['larkhub', 'open'],
     setUp: 'System menu, page 2: “kind of heat”, “heat pump yes or no”, “valve on O or B”, “fan with heat”.'
   },
   {
@@ -53,6 +54,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'own',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['odelle'],
     setUp: 'Installer code 11 (kind of system), 14 (valve), 17 (one conductor for Y and G).'
   },
   {
@@ -77,6 +79,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'none',
     chargesThrough: 'any',
     accessoryOutputs: 'none',
+    worksWith: ['larkhub', 'odelle', 'thistle'],
     setUp: 'First start asks: heat, cool, or both; air or water.'
   },
   {
@@ -101,6 +104,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: [],
     setUp: 'Switches behind the cells: 1 gas or electric, 2 fan by furnace or by thermostat.'
   },
   {
@@ -125,6 +129,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'any',
     chargesThrough: 'unknown',
     accessoryOutputs: 'dry',
+    worksWith: ['open'],
     setUp: 'Menu “House”: machine, stages, auxiliary heat, valve O or B, humidifier.'
   },
   {
@@ -149,6 +154,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'any',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: null,
     setUp: 'Menu “Wiring”: one or two supplies (it takes one only), stages, valve.'
   },
   {
@@ -173,6 +179,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'none',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['larkhub', 'open'],
     setUp: 'At the receiver: a dial of eight positions for the kind of system; the sheet lists them.'
   },
   {
@@ -197,6 +204,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['odelle'],
     setUp: 'Installer code 3 (air or water), 5 (fan with heat).'
   },
   {
@@ -221,6 +229,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['larkhub', 'odelle', 'thistle'],
     setUp: 'None: it only calls for heat. Cycles an hour are set by a switch behind the head.'
   },
   {
@@ -245,6 +254,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: [],
     setUp: 'A switch behind the cells: air, water, floor.'
   },
   {
@@ -269,6 +279,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'own',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['open'],
     setUp: 'Installer code 11 (kind of system), 12 (second heat stage), 17 (one conductor for Y and G).'
   },
   {
@@ -293,6 +304,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'any',
     chargesThrough: 'unknown',
     accessoryOutputs: 'powered',
+    worksWith: null,
     setUp: 'Menu “System”: machine, stages, valve, accessories, each output by itself.'
   },
   {
@@ -317,6 +329,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'any',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['larkhub', 'open'],
     setUp: 'Hold both keys: kind of heat, fan with heat.'
   },
   {
@@ -341,6 +354,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     adapters: 'none',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
+    worksWith: ['odelle'],
     setUp: 'Menu “Power”: with or without C; menu “Machine”: kind, valve O or B.'
   }
 ];

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { identify } from '../identify/identify';
+import { makeId } from '../job/ids';
 import type { Thermostat } from '../job/schema';
 import { planFor } from '../plan/plan';
 import { FAMILY_HOUSES } from '../houses/families';
@@ -103,4 +104,51 @@ describe('a stop', () => {
       expect(planFor({ ...house.job, thermostats: [resolved] }, resolved).moves.length).toBeGreaterThan(0);
     }
   );
+});
+
+describe('supplies that are tied', () => {
+  /** A boiler and an air conditioner, RH and RC, with the jumper left in. */
+  const tied = () => {
+    const house = FAMILY_HOUSES['boiler-plus-ac'].plain();
+    const screw = (mark: string) => house.thermostat.screws.find((candidate) => candidate.mark === mark)!.id;
+    const at = house.thermostat.id;
+    const link = {
+      id: makeId('link', 'left'),
+      at,
+      a: { at, screw: screw('RH') },
+      b: { at, screw: screw('RC') },
+      kind: 'clip' as const
+    };
+    const thermostat = { ...house.thermostat, links: [link] };
+    return { job: { ...house.job, thermostats: [thermostat] }, thermostat };
+  };
+
+  it('are not dead when one of them is off: both are named, with volts at the screws and at the mains side', () => {
+    const found = standing(tied()).findings.flatMap((one) => (one.code === 'off-is-not-dead' ? [one] : []));
+    expect(found.map(({ because }) => because.map((one) => ('id' in one ? one.id : '')).sort())).toEqual([
+      ['eq-1', 'eq-2'],
+      ['eq-1', 'eq-2']
+    ]);
+    for (const { params } of found) {
+      expect(params.volts).toBeGreaterThan(24);
+      // Close to 120 V at a plug or a switch that is thought dead.
+      expect(params.mainsVolts).toBeGreaterThan(105);
+      expect(params.mainsVolts).toBeLessThan(121);
+    }
+    expect(codes(standing(FAMILY_HOUSES['boiler-plus-ac'].plain()))).not.toContain('off-is-not-dead');
+  });
+
+  it('stop where one of them cannot be switched off, and so does every plan', () => {
+    const cannot = { 'eq-2': { ...off, cut: 'cannot' as const } };
+    const result = standing(tied(), { off: { 'eq-1': off, ...cannot } });
+    const [stop] = result.findings.filter(({ code }) => code === 'supply-cannot-be-off');
+    expect(stop).toMatchObject({ level: 'stop', params: { feeds: [expect.any(String)] } });
+    expect([result.locked, result.safe]).toEqual([true, false]);
+    const { job, thermostat } = tied();
+    const stopped = { ...thermostat, off: cannot };
+    const plan = planFor({ ...job, thermostats: [stopped] }, stopped);
+    expect(plan.options.filter(({ verdict }) => verdict === 'go' || verdict === 'care')).toEqual(
+      plan.options.filter(({ method, verdict }) => method === 'none' && verdict !== 'no' && verdict !== 'pro')
+    );
+  });
 });

@@ -22,6 +22,7 @@ import { unmatchedFindings } from '../reading/match-ends';
 import { traceOf } from '../reading/trace-common';
 import { safetyOf } from '../safety/standing';
 import { beforeBuying } from '../survey/before-buying';
+import { heatSourceIn } from '../survey/heat-source-in';
 import { studyHouse } from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import { FINDING_CODES, findingText } from '../words/findings/table';
@@ -53,12 +54,13 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const wiring = wiringOf(job, thermostat);
   const device =
     thermostat.choice.device === null ? null : (findDevice(job, thermostat.choice.device) ?? null);
-  const study = studyHouse(
-    job.survey,
-    thermostat.face,
-    device?.price ?? null,
-    weatherOf(job.survey.building)
-  );
+  const study = studyHouse({
+    survey: job.survey,
+    face: thermostat.face,
+    prices: job.thermostats.map((place) => findDevice(job, place.choice.device ?? '')?.price ?? null),
+    source: heatSourceIn(job, thermostat, identification),
+    way: null
+  });
   // Every kind of sheet in some ordinary houses; the others with one.
   const models = WITH_ALL_SHEETS.has(name) ? PLANNED : PLANNED.slice(0, 1);
   const devices = device ? [device] : CATALOGUE.filter((candidate) => models.includes(candidate.id));

@@ -8,6 +8,7 @@ import { findDevice } from '../match/catalogue';
 import { planFor, type Plan } from '../plan/plan';
 import { situationOf } from '../supply/situation';
 import type { MethodId, RepairId } from '../trade/vocabulary';
+import { thin, air, cooled, water, pump, gas, boiler, R_W_Y_G, FULL, ac, wet } from './odd-sketches';
 
 interface Odd {
   readonly sketch: HouseSketch;
@@ -29,31 +30,6 @@ interface Odd {
   readonly moves?: RegExp;
   readonly noMove?: RegExp;
 }
-
-const thin = { 'conductor-build': 'thin' } as const;
-const air = { ...thin, 'heat-from': 'registers', flue: 'burner' } as const;
-const cooled = { ...air, 'outdoor-unit': 'rests' } as const;
-const water = { ...thin, 'heat-from': 'radiators', 'measured-volts': 26 } as const;
-const pump = { ...thin, 'heat-from': 'registers', flue: 'none', 'outdoor-unit': 'runs' } as const;
-const gas = { kind: 'furnace', fuel: 'gas' } as const;
-const boiler = { kind: 'boiler', fuel: 'gas' } as const;
-const R_W_Y_G = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G'];
-const FULL = ['R', 'C', 'W', 'Y', 'G'];
-
-const ac = (strands: readonly string[], more: Partial<HouseSketch> = {}): HouseSketch => ({
-  strands,
-  board: FULL,
-  observed: cooled,
-  equipment: gas,
-  ...more
-});
-const wet = (strands: readonly string[], more: Partial<HouseSketch> = {}): HouseSketch => ({
-  strands,
-  board: ['R', 'C', 'W'],
-  observed: water,
-  equipment: boiler,
-  ...more
-});
 
 const HOUSES: Readonly<Record<string, Odd>> = {
   'a third wire of a boiler, with no end read at the machine': {

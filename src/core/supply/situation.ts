@@ -128,6 +128,17 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
   };
 }
 
+/** A supply of these machines that nobody can switch off: nothing is opened on it. */
+function uncuttable(job: Job, thermostat: Thermostat): Finding[] {
+  return Object.entries(thermostat.off).flatMap(([id, { cut }]) => {
+    const machine = job.equipment.find((candidate) => candidate.id === id);
+    if (cut !== 'cannot') return [];
+    return [
+      finding('stop', 'supply-cannot-be-off', { name: machine?.name ?? id, feeds: [] }, [ref.supply(id)])
+    ];
+  });
+}
+
 /** What closes every way: a record that contradicts itself, a voltage that is not settled, a system that nothing is known of. */
 function gate(
   job: Job,
@@ -139,6 +150,7 @@ function gate(
   const because = [ref.thermostat(thermostat.id)];
   const closed = [
     ...stopFindings(thermostat),
+    ...uncuttable(job, thermostat),
     ...machines.flatMap((machine) => traceOf(machine).findings),
     ...thermostatFindings(job, thermostat),
     ...machines.flatMap(withoutModel),

@@ -5,7 +5,8 @@ import type { Job, Thermostat } from '../job/schema';
 import { stopFindings } from '../safety/standing';
 import { sortFindings, type Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
-import { studyHouse, type HouseStudy } from './house-study';
+import { savingPlace } from './heat-source-in';
+import type { HouseStudy } from './house-study';
 import { REASONS } from './reasons/registry';
 import type { Asks } from './types';
 
@@ -41,9 +42,9 @@ export function beforeBuying(
   identification: Identification,
   wiring: Wiring,
   device: DeviceFacts | null,
-  study: HouseStudy = studyHouse(job.survey, thermostat.face, device?.price ?? null)
+  study: HouseStudy
 ): BeforeBuying {
-  const situation = { job, thermostat, identification, wiring, device, study };
+  const situation = { job, thermostat, identification, wiring, device, study, savingAt: savingPlace(job) };
   const results = REASONS.map((reason) => reason.weigh(situation));
   const stops = stopFindings(thermostat);
   const asks =

@@ -1,5 +1,6 @@
 /** The house worked through once: cooling from tonight and in the coldest weather, the wall work against it, what a setback saves. */
 import { buildingFindings, thermalModel, type Band, type ThermalModel } from '../house/building';
+import type { HeatSource } from '../house/heat-source';
 import { savingOf, type Saving } from '../house/saving';
 import { coolingCurve, hoursAbove, type Plant } from '../house/thermal';
 import { hoursWithoutHeat, wallTasks, type WallTask } from '../house/wall-work';
@@ -24,53 +25,77 @@ export interface Cooling {
 export interface HouseStudy {
   readonly model: ThermalModel;
   readonly weather: Weather;
-  readonly workDay: Cooling;
+  /** Null where no day is given. */
+  readonly workDay: Cooling | null;
   readonly coldest: Cooling;
   readonly tasks: readonly WallTask[];
-  /** Hours during which no thermostat hangs on the wall. */
-  readonly withoutHeatH: number;
+  /** Hours during which the heating is off: as a rule, and when things do not go well. */
+  readonly withoutHeatH: { readonly usual: number; readonly late: number };
+  /** Of the whole house, with all its thermostats. */
   readonly saving: Saving;
   readonly outlay: number;
-  /** What the thermostat costs where none is chosen. */
-  readonly priceKnown: boolean;
+  /** How many thermostats the outlay is for, and how many of them nobody has chosen. */
+  readonly thermostats: number;
+  readonly unpriced: number;
   readonly findings: readonly Finding[];
 }
 
 const SHOWN_HOURS = 96;
 /** Work begins at nine in the morning. */
 const WORK_BEGINS = 9;
-/** Where no thermostat is chosen yet, and no day. */
-const USUAL_PRICE = 150;
-const USUAL_DAY = '2001-01-20';
+/** Where no thermostat is chosen yet, dollars. */
+export const USUAL_PRICE = 150;
+/** Where no day is given: what could be done on a day is asked from here on. */
+const ANY_DAY = '2001-01-01';
 
-/** `weather` is the year to work with, where the caller has fetched one; `price` of the thermostat in dollars. */
-export function studyHouse(
-  survey: Survey,
-  face: WallFace,
-  price: number | null,
-  weather: Weather = weatherOf(survey.building)
-): HouseStudy {
+/** What of the house and the plan decides about money and hours. */
+export interface StudyInput {
+  readonly survey: Survey;
+  readonly face: WallFace;
+  /** Price of each thermostat of the house, dollars; null where none is chosen. */
+  readonly prices: readonly (number | null)[];
+  readonly source: HeatSource;
+  /** Minutes of the chosen way; null before one is. */
+  readonly way: MinutesBand | null;
+  /** The year to work with, where the caller has fetched one. */
+  readonly weather?: Weather;
+}
+
+/** Minutes of work as they usually are, and when things do not go well. */
+export interface MinutesBand {
+  readonly usual: number;
+  readonly high: number;
+}
+
+export function studyHouse({
+  survey,
+  face,
+  prices,
+  source,
+  way,
+  weather = weatherOf(survey.building)
+}: StudyInput): HouseStudy {
   const model = thermalModel(survey.building);
-  const day = hourOfDay(survey.workDay ?? USUAL_DAY) + WORK_BEGINS;
   const coldest = coldestStart(weather.hourly, 24);
-  const outlay = Math.max(0, (price ?? USUAL_PRICE) - (survey.rebate ?? 0));
+  const spent = prices.reduce<number>((sum, price) => sum + (price ?? USUAL_PRICE), 0);
+  const outlay = Math.max(0, spent - (survey.rebate ?? 0));
   return {
     model,
     weather,
-    workDay: cooling('work-day', model, weather, day, survey),
+    workDay:
+      survey.workDay === null
+        ? null
+        : cooling('work-day', model, weather, hourOfDay(survey.workDay) + WORK_BEGINS, survey),
     coldest: cooling('coldest', model, weather, coldest, survey),
-    tasks: wallTasks(face),
-    withoutHeatH: hoursWithoutHeat(face),
-    saving: savingOf({
-      model,
-      habits: survey.habits,
-      hourly: weather.hourly,
-      efficiency: survey.building.efficiency,
-      pricePerKWh: survey.building.pricePerKwh,
-      outlay
-    }),
+    tasks: wallTasks(face, way?.usual ?? null),
+    withoutHeatH: {
+      usual: hoursWithoutHeat(face, way?.usual ?? null),
+      late: hoursWithoutHeat(face, way?.high ?? null)
+    },
+    saving: savingOf({ model, habits: survey.habits, hourly: weather.hourly, source, outlay }),
     outlay,
-    priceKnown: price !== null,
+    thermostats: prices.length,
+    unpriced: prices.filter((price) => price === null).length,
     findings: buildingFindings(survey.building, model, Math.min(...weather.hourly))
   };
 }
@@ -109,7 +134,7 @@ function cooling(
 export function firstDayWithHours(study: HouseStudy, survey: Survey, hours: number): string | null {
   const { hourly } = study.weather;
   const plant = plantOf(study.model, 'high', 'low');
-  const begin = hourOfDay(survey.workDay ?? USUAL_DAY) + WORK_BEGINS;
+  const begin = hourOfDay(survey.workDay ?? ANY_DAY) + WORK_BEGINS;
   for (let day = 0; day < 365; day += 1) {
     const curve = coolingCurve(plant, hourly, begin + day * 24, Math.ceil(hours), survey.habits.comfortC);
     if (hoursAbove(curve, survey.lowestC) >= hours) return dayAt(begin + day * 24);
@@ -120,7 +145,7 @@ export function firstDayWithHours(study: HouseStudy, survey: Survey, hours: numb
 /** The first day from the work day on with at least so many degrees at its warmest, as `MM-DD`; null when none has. */
 export function firstWarmDay(study: HouseStudy, survey: Survey, leastC: number): string | null {
   const { hourly } = study.weather;
-  const begin = hourOfDay(survey.workDay ?? USUAL_DAY);
+  const begin = hourOfDay(survey.workDay ?? ANY_DAY);
   for (let day = 0; day < 365; day += 1) {
     for (let hour = 0; hour < 24; hour += 1)
       if ((hourly[(begin + day * 24 + hour) % hourly.length] ?? -99) >= leastC)

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { identify } from '../identify/identify';
 import type { Equipment, Thermostat } from '../job/schema';
 import { EMPTY_SURVEY, EMPTY_WALL_FACE, type Survey } from '../job/survey-schema';
+import { FERRY_HOUSE } from '../../demo/ferry-house';
+import { heatSourceOf } from '../house/heat-source';
 import { findDevice } from '../match/catalogue';
 import type { House } from '../houses/builder';
 import { FAMILY_HOUSES } from '../houses/families';
@@ -9,7 +11,8 @@ import { furnaceWithSpare, heatOnly } from '../houses/houses';
 import { wiringOf } from '../wiring/from-job';
 import { beforeBuying } from './before-buying';
 import { cableAdvice, MOST_DROP_V } from './cable-path';
-import { studyHouse } from './house-study';
+import { heatSourceIn, savingPlace } from './heat-source-in';
+import { studyHouse, type MinutesBand } from './house-study';
 import { REASONS } from './reasons/registry';
 import { gradeOf, simulatedReading, summariseSignal } from './signal';
 import { fitWall } from './wall';
@@ -19,6 +22,7 @@ interface Change {
   readonly thermostat?: Partial<Thermostat>;
   readonly equipment?: Partial<Equipment>;
   readonly device?: string;
+  readonly way?: MinutesBand;
 }
 
 const goodHouse: Survey = {
@@ -53,7 +57,15 @@ function judged(where: House, change: Change = {}) {
     survey: { ...goodHouse, ...change.survey }
   };
   const device = findDevice(job, change.device ?? 'de-fellgate') ?? null;
-  return beforeBuying(job, thermostat, identify(job, thermostat), wiringOf(job, thermostat), device);
+  const identification = identify(job, thermostat);
+  const study = studyHouse({
+    survey: job.survey,
+    face: thermostat.face,
+    prices: [device?.price ?? null],
+    source: heatSourceIn(job, thermostat, identification),
+    way: change.way ?? null
+  });
+  return beforeBuying(job, thermostat, identification, wiringOf(job, thermostat), device, study);
 }
 const codes = (where: House, change?: Change) =>
   judged(where, change).findings.map((finding) => finding.code);
@@ -76,6 +88,8 @@ describe('the verdict before buying', () => {
       'do-not-buy',
       { survey: { habits: { ...goodHouse.habits, home: 'always', night: 'as-by-day' } } }
     ],
+    ['works-not-with', 'buy-now', { survey: { worksWith: ['thistle'] } }],
+    ['recovery-long', 'buy-now', { survey: { building: { ...goodHouse.building, heatingKw: 8 } } }],
     ['frail-people', 'buy-now', { survey: { workDay: '2026-01-21', frail: 'yes' } }],
     ['pipes-can-freeze', 'buy-now', { survey: { workDay: '2026-01-21', pipesCanFreeze: 'yes' } }],
     ['cooling-test-put-off', 'buy-now', { survey: { workDay: '2026-01-21' } }],
@@ -105,6 +119,43 @@ describe('the verdict before buying', () => {
     expect(summer.verdict).toBe('buy-now');
   });
 
+  it('says so where a setback costs: a light house, a deep setback, a heat pump with strips', () => {
+    const change: Change = {
+      survey: {
+        building: { ...goodHouse.building, build: 'light', efficiency: 2.8 },
+        habits: { ...goodHouse.habits, setbackC: 14 }
+      }
+    };
+    const said = judged(FAMILY_HOUSES['heat-pump'].plain(), change).findings.map((finding) => finding.code);
+    expect(said).toContain('setback-costs');
+    expect(said).not.toContain('pays-back');
+    expect(
+      codes(furnaceWithSpare(), { survey: { habits: { ...goodHouse.habits, setbackC: 14 } } })
+    ).not.toContain('setback-costs');
+  });
+
+  it('is no advice to buy where it pays back later than it lasts, and none against it where nothing is laid out', () => {
+    const habits = { ...goodHouse.habits, setbackC: 19.5 };
+    const building = { ...goodHouse.building, pricePerKwh: 0.015 };
+    const slow = judged(furnaceWithSpare(), { survey: { habits, building } });
+    expect([slow.verdict, slow.findings.some(({ code }) => code === 'pay-back-long')]).toEqual([
+      'do-not-buy',
+      true
+    ]);
+    const never = { ...goodHouse.habits, home: 'always', night: 'as-by-day' } as const;
+    expect(codes(furnaceWithSpare(), { survey: { habits: never } })).toContain('pays-nothing');
+    const given = judged(furnaceWithSpare(), { survey: { habits: never, rebate: 500 } });
+    expect(given.findings.map(({ code }) => code)).not.toContain('pays-nothing');
+    expect(given.verdict).toBe('buy-now');
+  });
+
+  it('takes the late end of the work where the cold hurts somebody', () => {
+    const way = { usual: 120, high: 60 * 70 };
+    const workDay = '2026-01-21';
+    expect(codes(heatOnly(), { survey: { workDay }, way })).not.toContain('drying-too-long');
+    expect(codes(heatOnly(), { survey: { workDay, frail: 'yes' }, way })).toContain('drying-too-long');
+  });
+
   it('is not to buy for mains, millivolt and data', () => {
     for (const family of ['line-voltage', 'millivolt', 'communicating', 'mains-hydronic'] as const)
       expect(judged(FAMILY_HOUSES[family].plain()).verdict).toBe('do-not-buy');
@@ -117,20 +168,61 @@ describe('the verdict before buying', () => {
 
   it('has a reason file exercised for each one listed', () => {
     expect(new Set(REASONS.map((reason) => reason.id)).size).toBe(REASONS.length);
-    expect(REASONS).toHaveLength(10);
+    expect(REASONS).toHaveLength(11);
   });
 });
 
+const studied = (survey: Partial<Survey>, more: Partial<Parameters<typeof studyHouse>[0]> = {}) =>
+  studyHouse({
+    survey: { ...goodHouse, ...survey },
+    face: EMPTY_WALL_FACE,
+    prices: [139],
+    source: heatSourceOf({
+      family: 'furnace',
+      fuel: 'gas',
+      strips: false,
+      efficiency: 0.8,
+      pricePerKWh: 0.15
+    }),
+    way: null,
+    ...more
+  });
+
 describe('the study of the house', () => {
+  it('leaves the house without heat as long as the chosen way takes, and longer when it goes badly', () => {
+    const { withoutHeatH } = studied({}, { way: { usual: 120, high: 300 } });
+    expect(withoutHeatH.late - withoutHeatH.usual).toBeCloseTo(3, 9);
+    expect(withoutHeatH.usual).toBeGreaterThan(studied({}).withoutHeatH.usual);
+  });
+
+  it('says nothing of a day that nobody has given', () => {
+    expect(studied({ workDay: null }).workDay).toBeNull();
+    expect(
+      codes(furnaceWithSpare(), { survey: { workDay: null, frail: 'yes', pipesCanFreeze: 'yes' } })
+    ).not.toEqual(expect.arrayContaining(['frail-people']));
+  });
+
+  it('is paid for by all thermostats of the house, and speaks at one of them', () => {
+    const { outlay, thermostats, unpriced } = studied({}, { prices: [139, null, 100] });
+    expect([outlay, thermostats, unpriced]).toEqual([389, 3, 1]);
+    expect(savingPlace(FERRY_HOUSE)).toBe(FERRY_HOUSE.thermostats[0]!.id);
+    const [first, ...rest] = FERRY_HOUSE.thermostats;
+    const stopped = {
+      'gas-smell': { answer: 'yes' as const, at: '2026-01-01T10:00:00.000Z', resolved: null }
+    };
+    const job = { ...FERRY_HOUSE, thermostats: [{ ...first!, stops: stopped }, ...rest] };
+    expect(savingPlace(job)).toBe(rest[0]!.id);
+  });
+
   it('stays warm less long in the coldest weather, and less in the worst case than in the middle', () => {
-    const study = studyHouse({ ...goodHouse, workDay: '2026-10-05' }, EMPTY_WALL_FACE, 139);
-    expect(study.coldest.hours.low).toBeLessThan(study.workDay.hours.low);
+    const study = studied({ workDay: '2026-10-05' });
+    expect(study.coldest.hours.low).toBeLessThan(study.workDay!.hours.low);
     expect(study.coldest.hours.low).toBeLessThan(study.coldest.hours.mid);
   });
 
   it('takes the rebate off the price', () => {
-    expect(studyHouse({ ...goodHouse, rebate: 50 }, EMPTY_WALL_FACE, 139).outlay).toBe(89);
-    expect(studyHouse({ ...goodHouse, rebate: 500 }, EMPTY_WALL_FACE, 139).outlay).toBe(0);
+    expect(studied({ rebate: 50 }).outlay).toBe(89);
+    expect(studied({ rebate: 500 }).outlay).toBe(0);
   });
 });
 

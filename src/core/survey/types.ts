@@ -1,5 +1,6 @@
 /** What speaks for or against buying now: one file for each reason, listed in the registry. */
 import type { Identification } from '../identify/identify';
+import type { ThermostatId } from '../job/ids';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import type { Finding } from '../findings/finding';
@@ -14,6 +15,8 @@ export interface SurveySituation {
   /** The thermostat that is thought of; null before one is chosen. */
   readonly device: DeviceFacts | null;
   readonly study: HouseStudy;
+  /** The thermostat at which the figures of the whole house stand. */
+  readonly savingAt: ThermostatId | null;
 }
 
 /** What a reason asks for: nothing, something first, another day, or to leave it. */

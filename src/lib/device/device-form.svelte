@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The facts of any device, checked by the same schema as the catalogue; each fault stands beside its field's name. */
+  import { HOME_SYSTEM_NAMES, HOME_SYSTEMS } from '$core/trade/home-systems';
   import { SHORT_TEXT } from '$core/job/primitives';
   import * as v from 'valibot';
   import { batch } from '$core/job/steps';
@@ -61,6 +62,8 @@
       adapters: text('adapters'),
       chargesThrough: text('chargesThrough'),
       accessoryOutputs: text('accessoryOutputs'),
+      // Nothing ticked: the sheet is silent.
+      worksWith: form.getAll('worksWith').length > 0 ? form.getAll('worksWith') : null,
       setUp: text('setUp')
     });
     if (!parsed.success) {
@@ -167,6 +170,17 @@
   <label class="flex flex-col gap-1 text-sm sm:col-span-3"
     >Network bands<input class="input w-full" name="wifiBands" maxlength={SHORT_TEXT} /></label
   >
+  <fieldset class="text-sm sm:col-span-3">
+    <legend>Works with, by its sheet</legend>
+    <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
+      {#each HOME_SYSTEMS as system (system)}
+        <label class="flex min-h-8 items-center gap-2"
+          ><input type="checkbox" class="checkbox" name="worksWith" value={system} />
+          {HOME_SYSTEM_NAMES[system]}</label
+        >
+      {/each}
+    </div>
+  </fieldset>
   <label class="flex flex-col gap-1 text-sm"
     >Adapters
     <select class="select w-full" name="adapters" value="unknown"

@@ -6,7 +6,8 @@ import type { Equipment, Job, Thermostat } from '$core/job/schema';
 import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
-import { studyHouse, type HouseStudy } from '$core/survey/house-study';
+import { heatSourceIn } from '$core/survey/heat-source-in';
+import { studyHouse, type HouseStudy, type MinutesBand } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
@@ -73,13 +74,25 @@ export class Place {
   );
   /** The house worked through: cooling, wall work, saving. */
   readonly study: HouseStudy = $derived.by(() =>
-    studyHouse(
-      this.job.survey,
-      this.thermostat.face,
-      this.device?.price ?? null,
-      currentWeather(this.job.survey.building)
-    )
+    studyHouse({
+      survey: this.job.survey,
+      face: this.thermostat.face,
+      prices: this.job.thermostats.map(({ choice: { device } }) =>
+        device === null ? null : (findDevice(this.job, device)?.price ?? null)
+      ),
+      source: heatSourceIn(this.job, this.thermostat, this.identification),
+      way: this.#wayMinutes(),
+      weather: currentWeather(this.job.survey.building)
+    })
   );
+  /** Minutes of the way that is taken, once there is a plan; by itself it makes none. */
+  #wayMinutes(): MinutesBand | null {
+    const plan = this.#made?.plan;
+    if (plan?.thermostat !== this.thermostat.id) return null;
+    const taken = plan.options.find((option) => option.method === plan.taken);
+    return taken && taken.method !== 'none' ? taken.minutesBand : null;
+  }
+
   readonly buying: BeforeBuying = $derived.by(() =>
     beforeBuying(this.job, this.thermostat, this.identification, this.wiring, this.device, this.study)
   );

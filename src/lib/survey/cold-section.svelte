@@ -11,34 +11,40 @@
   const units = $derived(place.job.units);
   const lowest = $derived(toShown(place.job.survey.lowestC, 'temperature', units));
   const shown = (values: Float64Array) => Array.from(values, (value) => toShown(value, 'temperature', units));
-  const hours = $derived(Array.from(study.workDay.mid, (_, hour) => hour));
-  const total = $derived(study.withoutHeatH);
-  const enough = $derived(study.workDay.hours.low >= total);
+  const shownCooling = $derived(study.workDay ?? study.coldest);
+  const when = $derived(study.workDay ? 'work day' : 'coldest weather');
+  const hours = $derived(Array.from(shownCooling.mid, (_, hour) => hour));
+  const total = $derived(study.withoutHeatH.usual);
+  const tooLong = $derived(study.workDay !== null && study.workDay.hours.low < total);
   const data = $derived([
     {
       x: hours,
-      y: shown(study.workDay.mid),
-      name: 'inside, work day',
+      y: shown(shownCooling.mid),
+      name: `inside, ${when}`,
       mode: 'lines' as const,
       line: { color: ink(), width: 3 }
     },
     {
       x: hours,
-      y: shown(study.workDay.worst),
-      name: 'inside, worst case',
+      y: shown(shownCooling.worst),
+      name: `inside, ${when}, worst case`,
       mode: 'lines' as const,
       line: { color: ink(), width: 2, dash: 'dash' as const }
     },
+    ...(study.workDay
+      ? [
+          {
+            x: hours,
+            y: shown(study.coldest.worst),
+            name: 'inside, coldest day, worst case',
+            mode: 'lines' as const,
+            line: { color: ink(0.75), width: 2, dash: 'dot' as const }
+          }
+        ]
+      : []),
     {
       x: hours,
-      y: shown(study.coldest.worst),
-      name: 'inside, coldest day, worst case',
-      mode: 'lines' as const,
-      line: { color: ink(0.75), width: 2, dash: 'dot' as const }
-    },
-    {
-      x: hours,
-      y: shown(study.workDay.outdoorC),
+      y: shown(shownCooling.outdoorC),
       name: 'outside',
       mode: 'lines' as const,
       line: { color: ink(0.45), width: 1 }
@@ -51,11 +57,12 @@
   <p class="mb-2">
     From {toShown(place.job.survey.habits.comfortC, 'temperature', units).toFixed(0)}
     {unitName('temperature', units)} the house is at {lowest.toFixed(0)}
-    {unitName('temperature', units)} after <b>{hoursText(study.workDay.hours.mid)}</b> on the work day ({hoursText(
-      study.workDay.hours.low
-    )} in the worst case), and after <b>{hoursText(study.coldest.hours.mid)}</b> in the coldest weather ({hoursText(
-      study.coldest.hours.low
-    )}).
+    {unitName('temperature', units)}
+    {#if study.workDay}after <b>{hoursText(study.workDay.hours.mid)}</b> on the work day ({hoursText(
+        study.workDay.hours.low
+      )} in the worst case), and{/if} after <b>{hoursText(study.coldest.hours.mid)}</b> in the coldest weather
+    ({hoursText(study.coldest.hours.low)} in the worst case).{#if !study.workDay}
+      Give the day of the work to see that day.{/if}
   </p>
   <Chart
     label="Temperature inside with the heating off, over four days, against time"
@@ -87,7 +94,7 @@
           x: total,
           y: 0,
           yref: 'paper',
-          text: ' wall work done',
+          text: ' work done',
           showarrow: false,
           xanchor: 'left',
           yanchor: 'bottom'
@@ -97,7 +104,9 @@
     }}
   />
   <h3 class="mt-3 mb-1 font-semibold">
-    The wall work: {hoursText(total)} without a thermostat{enough ? '' : ': too long for that day'}
+    The work: {hoursText(total)} without heat, {hoursText(study.withoutHeatH.late)} when it goes badly{tooLong
+      ? ': too long for that day'
+      : ''}
   </h3>
   <ol class="tasks">
     {#each study.tasks as task (task.id)}

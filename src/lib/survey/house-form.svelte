@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The house and who lives in it, from a few answers. */
+  import { HOME_SYSTEM_NAMES, HOME_SYSTEMS } from '$core/trade/home-systems';
   import { boundsOf } from '$core/job/bounds';
   import { BuildingFacts, Habits, Survey } from '$core/job/survey-schema';
   import { readWeather } from '$core/formats/weather-csv';
@@ -205,6 +206,30 @@
         onset={(value) => setHabit(place, 'nightTo', Number(value), 'Morning at')}
       />
     {/if}
+    <fieldset class="col-span-full text-sm">
+      <legend>It has to work with</legend>
+      <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
+        {#each HOME_SYSTEMS as system (system)}
+          <label class="flex min-h-8 items-center gap-2">
+            <input
+              type="checkbox"
+              class="checkbox"
+              checked={survey.worksWith.includes(system)}
+              onchange={(event) =>
+                setSurvey(
+                  place,
+                  'worksWith',
+                  event.currentTarget.checked
+                    ? [...survey.worksWith, system]
+                    : survey.worksWith.filter((other) => other !== system),
+                  'What it has to work with'
+                )}
+            />
+            {HOME_SYSTEM_NAMES[system]}
+          </label>
+        {/each}
+      </div>
+    </fieldset>
     <ChoiceField
       label="Somebody old, ill or very young"
       value={survey.frail}

@@ -2,9 +2,17 @@
   /** What a setback saves, and when the thermostat has paid for itself. */
   import { ink } from '../charts/ink';
   import Chart from '../charts/chart.svelte';
+  import { savingPlace } from '$core/survey/heat-source-in';
+  import { USUAL_PRICE } from '$core/survey/house-study';
   import { getPlace } from '../state/context';
 
   const place = getPlace();
+  const savingAt = $derived(savingPlace(place.job));
+  const elsewhere = $derived(
+    savingAt === place.thermostat.id
+      ? null
+      : (place.job.thermostats.find((thermostat) => thermostat.id === savingAt) ?? null)
+  );
   const saving = $derived(place.study.saving);
   const outlay = $derived(place.study.outlay);
   const years = Array.from({ length: 16 }, (_, year) => year);
@@ -14,7 +22,14 @@
 
 <section class="sheet-of-paper p-4">
   <h2 class="section-title mb-1">What it saves</h2>
-  {#if saving.possible}
+  {#if savingAt === null}
+    <p>Nothing is reckoned while every thermostat of the house has a stop of its own.</p>
+  {:else if elsewhere}
+    <p>
+      A house saves once, whatever hangs on its walls: the figures stand at
+      <a class="underline" href="/job/{place.job.id}/{elsewhere.id}/survey">{elsewhere.name}</a>.
+    </p>
+  {:else if saving.possible}
     <p class="mb-2">
       About <b>${saving.dollars.mid.toFixed(0)} a year</b> (${saving.dollars.low.toFixed(0)} to ${saving.dollars.high.toFixed(
         0
@@ -22,7 +37,12 @@
       back in
       <b>{yearsText(saving.payBackYears.mid)}</b> ({yearsText(saving.payBackYears.low)} to {yearsText(
         saving.payBackYears.high
-      )}).{place.study.priceKnown ? '' : ' No thermostat is chosen: $150 is taken for one.'}
+      )}).{place.study.thermostats > 1 ? ` All ${place.study.thermostats} thermostats are in it.` : ''}{place
+        .study.unpriced > 0
+        ? ` $${USUAL_PRICE} is taken for ${place.study.unpriced === 1 ? 'the one' : `each of the ${place.study.unpriced}`} that is not chosen.`
+        : ''} Saved cooling is not in it.{#if saving.recovery && saving.recovery.coldH > 1}
+        After a setback the house takes about {saving.recovery.usualH} h to be warm again, {saving.recovery
+          .coldH} h on a cold day.{/if}
     </p>
     <Chart
       label="Saved less spent, in dollars, against years"
@@ -57,7 +77,13 @@
     />
   {:else}
     <p>
-      <b>It will not pay:</b>
+      <b
+        >{saving.costs
+          ? 'To set back would cost:'
+          : outlay === 0
+            ? 'It saves nothing:'
+            : 'It will not pay:'}</b
+      >
       {saving.why ?? 'the saving would be next to nothing'}. What is left is reaching it from outside, and
       what it shows.
     </p>

@@ -12,6 +12,7 @@ export const coolingTest: Reason = {
   id: 'cooling-test',
   weigh({ job, identification, wiring, study }) {
     if (!worldsOf(identification, wiring).some((world) => world.world.compressor)) return FINE;
+    if (study.workDay === null) return FINE;
     const warmest = Math.max(...study.workDay.outdoorC.slice(0, 12));
     if (warmest >= COOLING_TEST_LEAST_C) return FINE;
     const day = firstWarmDay(study, job.survey, COOLING_TEST_LEAST_C);

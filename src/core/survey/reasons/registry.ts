@@ -9,6 +9,7 @@ import { payBack } from './pay-back';
 import { people } from './people';
 import { signal } from './signal';
 import { system } from './system';
+import { smartHome } from './smart-home';
 import { wallWork } from './wall-work';
 
 export const REASONS: readonly Reason[] = [
@@ -21,5 +22,6 @@ export const REASONS: readonly Reason[] = [
   people,
   coolingTest,
   accessories,
-  cablePath
+  cablePath,
+  smartHome
 ];

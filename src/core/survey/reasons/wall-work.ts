@@ -7,7 +7,11 @@ import { FINE, type Reason } from '../types';
 export const wallWork: Reason = {
   id: 'wall-work',
   weigh({ job, thermostat, study }) {
-    const needs = study.withoutHeatH;
+    if (study.workDay === null) return FINE;
+    const { frail, pipesCanFreeze } = job.survey;
+    // Where the cold hurts somebody or something, the work is taken to end late.
+    const hurts = frail === 'yes' || pipesCanFreeze === 'yes';
+    const needs = hurts ? study.withoutHeatH.late : study.withoutHeatH.usual;
     const stays = study.workDay.hours.low;
     if (stays >= needs) return FINE;
     const because = [ref.thermostat(thermostat.id), ref.survey('building')];

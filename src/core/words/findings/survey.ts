@@ -1,5 +1,6 @@
 import type { PayBack, SurveyParams } from '../../findings/params';
 import { dayText } from '../../trade/figures';
+import { HOME_SYSTEM_NAMES } from '../../trade/home-systems';
 import { shownText } from '../../trade/units';
 import type { Sentences } from './sentences';
 
@@ -14,8 +15,11 @@ function bandText({ low, mid, high }: PayBack['years']): string {
 
 const money = (dollars: number) => `$${dollars.toFixed(0)}`;
 
-function savesText({ dollars, outlay, years }: PayBack): string {
-  return `saves about ${money(dollars.mid)} a year (${money(dollars.low)} to ${money(dollars.high)}), and ${money(outlay)} are back in ${bandText(years)}`;
+function savesText({ dollars, outlay, years, thermostats }: PayBack): string {
+  if (outlay === 0)
+    return `saves about ${money(dollars.mid)} a year (${money(dollars.low)} to ${money(dollars.high)}), and nothing is laid out`;
+  const all = thermostats > 1 ? ` for all ${thermostats} thermostats` : '';
+  return `saves about ${money(dollars.mid)} a year (${money(dollars.low)} to ${money(dollars.high)}), and ${money(outlay)}${all} are back in ${bandText(years)}`;
 }
 
 export const SURVEY: Sentences<SurveyParams> = {
@@ -30,7 +34,17 @@ export const SURVEY: Sentences<SurveyParams> = {
   'pays-nothing': ({ why }) =>
     `It will not pay: ${why ?? 'the saving would be next to nothing'}. Buy one only to reach it from outside, or for what it shows.`,
   'pay-back-long': (fact) => `It pays little: it ${savesText(fact)}.`,
-  'pays-back': (fact) => `By the house model it ${savesText(fact)}.`,
+  'pays-back': (fact) => `By the house model it ${savesText(fact)}. Cooling is not counted.`,
+  'setback-costs': ({ dollars }) =>
+    `To set back would cost here: about ${money(dollars)} more a year. The strips bring the house back, and take more than the lower temperature saves. Keep one setting, or lower it by a degree or two at most.`,
+  'recovery-long': ({ usualH, coldH }) =>
+    `After a setback the house takes about ${usualH} h to be warm again, and ${coldH} h on a cold day: it is started that much earlier, or the room is cool that long.`,
+  'works-not-with': ({ model, systems, said }) => {
+    const names = systems.map((system) => HOME_SYSTEM_NAMES[system]).join(' and ');
+    return said
+      ? `By its sheet, the ${model} does not work with ${names}.`
+      : `The sheet of the ${model} does not say whether it works with ${names}: ask before you buy.`;
+  },
   'drying-too-long': ({ needsH, staysH, lowestC, dries, weather, until }, units) => {
     const instead = dries
       ? ' A cover plate needs no drying; or hang the old thermostat back on its wires, held clear of the wet wall, while it dries.'
