@@ -1,11 +1,19 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
+import { calibrationBench } from './calibration';
 import { circuitBench } from './circuit';
 import { interviews } from './interviews';
 import { planBench, togetherBench } from './plan';
 import type { Part } from './part';
 import { runsBench } from './runs';
 
-const parts: readonly Part[] = [interviews, circuitBench, runsBench, planBench, togetherBench];
+const parts: readonly Part[] = [
+  interviews,
+  calibrationBench,
+  circuitBench,
+  runsBench,
+  planBench,
+  togetherBench
+];
 
 /** `words`: parts to run, all where there are none; `--plot FILE` writes the plot of the part that has one. */
 export async function main(all: readonly string[]): Promise<number> {

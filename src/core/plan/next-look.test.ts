@@ -22,7 +22,13 @@ const halfKnown: HouseSketch = {
 
 describe('what to look at next', () => {
   it('begins with the look that opens a better way, though it tells nothing of the system', () => {
-    const { next } = listed(halfKnown);
+    const air = {
+      'conductor-build': 'thin',
+      'heat-from': 'registers',
+      flue: 'burner',
+      'outdoor-unit': 'rests'
+    };
+    const { next } = listed({ ...halfKnown, observed: air, equipment: { kind: 'furnace', fuel: 'gas' } });
     expect(next[0]).toMatchObject({ at: { what: 'spares' }, bits: 0, opens: 'spare-conductor' });
     expect(next[0]!.gain).toBeGreaterThan(0);
   });

@@ -26,7 +26,6 @@ import { heatSourceIn } from '../survey/heat-source-in';
 import { studyHouse } from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import { FINDING_CODES, findingText } from '../words/findings/table';
-import { weatherOf } from '../house/weather';
 
 const V1 = 'src/core/formats/fixtures/v1';
 const fixtures = readdirSync(V1)
