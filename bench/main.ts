@@ -1,5 +1,6 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
 import { calibrationBench } from './calibration';
+import { coloursBench } from './colours';
 import { circuitBench } from './circuit';
 import { interviews } from './interviews';
 import { planBench, togetherBench } from './plan';
@@ -9,6 +10,7 @@ import { runsBench } from './runs';
 const parts: readonly Part[] = [
   interviews,
   calibrationBench,
+  coloursBench,
   circuitBench,
   runsBench,
   planBench,

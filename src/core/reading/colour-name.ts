@@ -118,23 +118,49 @@ const SURE_DISTANCE = 12;
 const LIKELY_DISTANCE = 22;
 /** The runner-up has to be farther by this share to be out of the question. */
 const CLEAR_MARGIN = 1.6;
+/**
+ * A wire in the shade of a hand looks like a darker name, one in glare like a lighter one. Sure is only a name that stays the nearest, and clear
+ * of the next, with the wire in so much more or less of the light that fell on the white.
+ */
+const LIGHT_ON_IT = [0.85, 1.4, 2, 2.8] as const;
+/** How clear it has to stay there: less than where the light is as measured. */
+const CLEAR_IN_SHADE = 1.15;
+
+/** What was touched as white is none, or tells nothing of the light. */
+export type WhiteFault = 'dark' | 'coloured' | 'burnt-out';
+
+/** Less than this in linear light is no white under any lamp that a phone can see by. */
+const DARKEST_WHITE = 0.07;
+/** Between a warm bulb and a cold sky: red and blue against green, linear. */
+const RED_TO_GREEN = [0.7, 2.4] as const;
+const BLUE_TO_GREEN = [0.22, 1.6] as const;
+/** The camera has run out of numbers. */
+const BURNT_OUT = 254;
+
+/** Why a spot cannot serve as white; null where it can. */
+export function whiteFault(white: Rgb): WhiteFault | null {
+  if (white.every((value) => value >= BURNT_OUT)) return 'burnt-out';
+  const [r, g, b] = white.map(toLinear) as [number, number, number];
+  if (Math.max(r, g, b) < DARKEST_WHITE) return 'dark';
+  const isWithin = (value: number, [low, high]: readonly [number, number]) => value >= low && value <= high;
+  return isWithin(r / g, RED_TO_GREEN) && isWithin(b / g, BLUE_TO_GREEN) ? null : 'coloured';
+}
+
+/** A bulb that leaves so little blue leaves blue, black and violet apart by next to nothing. */
+const WARM_BLUE_TO_RED = 0.12;
 
 /** Names the colour of a spot. `white` is a spot on something white in the same light, or null. */
 export function nameColour(spot: Rgb, white: Rgb | null = null): ColourGuess {
-  const fixed = colour(correctLight(spot, white));
-  const ranked = COLOUR_CODES.map((code) => ({
-    code,
-    far: Math.min(...SHADES[code].map((shade) => distance(fixed, colour(shade))))
-  })).sort((a, b) => a.far - b.far);
-  const [best, second] = ranked as [(typeof ranked)[number], (typeof ranked)[number]];
+  const fault = white === null ? null : whiteFault(white);
+  const usable = fault === null ? white : null;
+  const fixed = correctLight(spot, usable);
+  const ranked = rankedNames(fixed);
+  const [best, second] = ranked;
   const clear = second.far > Math.max(best.far, 1) * CLEAR_MARGIN;
-  const why = whyDoubt(best.far, clear, white);
-  const sure =
-    best.far <= SURE_DISTANCE && clear && white !== null
-      ? 'sure'
-      : best.far <= LIKELY_DISTANCE && clear
-        ? 'likely'
-        : 'unsure';
+  const steady = usable !== null && !changesWithLight(fixed, best.code);
+  const lamp = usable !== null && toLinear(usable[2]) < WARM_BLUE_TO_RED * toLinear(usable[0]);
+  const why = whyDoubt({ far: best.far, clear, white, fault, steady, lamp });
+  const sure = why === null ? 'sure' : best.far <= LIKELY_DISTANCE && clear ? 'likely' : 'unsure';
   return {
     best: best.code,
     runnerUp: second.code,
@@ -145,8 +171,66 @@ export function nameColour(spot: Rgb, white: Rgb | null = null): ColourGuess {
   };
 }
 
-function whyDoubt(far: number, clear: boolean, white: Rgb | null): string | null {
+interface Ranked {
+  readonly code: ColourCode;
+  readonly far: number;
+}
+
+function rankedNames(spot: Rgb): [Ranked, Ranked] {
+  const fixed = colour(spot);
+  const ranked = COLOUR_CODES.map((code) => ({
+    code,
+    far: Math.min(...SHADES[code].map((shade) => distance(fixed, colour(shade))))
+  })).sort((a, b) => a.far - b.far);
+  return ranked.slice(0, 2) as [Ranked, Ranked];
+}
+
+/** White light that a glossy dark wire may throw back, linear: taken off, the name has to stay. */
+const GLARE = [0.05, 0.1] as const;
+
+/** Whether another name would be nearest, or nearly, if the wire stood in more or less light than the white, or had some glare on it. */
+function changesWithLight(fixed: Rgb, best: ColourCode): boolean {
+  const linear = fixed.map(toLinear);
+  const variants = [
+    ...LIGHT_ON_IT.map((times) => linear.map((value) => value * times)),
+    ...GLARE.map((white) => linear.map((value) => value - white))
+  ];
+  return variants.some((variant) => {
+    const [r = 0, g = 0, b = 0] = variant.map((value) => toCoded(Math.min(1, Math.max(0, value))));
+    const [first, second] = rankedNames([r, g, b]);
+    return first.code !== best || second.far < Math.max(first.far, 1) * CLEAR_IN_SHADE;
+  });
+}
+
+interface Doubt {
+  readonly far: number;
+  readonly clear: boolean;
+  readonly white: Rgb | null;
+  readonly fault: WhiteFault | null;
+  readonly steady: boolean;
+  readonly lamp: boolean;
+}
+
+const WHITE_FAULTS: Readonly<Record<WhiteFault, string>> = {
+  dark: 'what was touched is too dark to be white: touch something white in the same light',
+  coloured: 'what was touched is coloured, not white: touch something white in the same light',
+  'burnt-out': 'the white is burnt out: touch a white that is not in the glare'
+};
+
+/** The same in words; null where it can. */
+export function whiteFaultText(white: Rgb): string | null {
+  const fault = whiteFault(white);
+  return fault === null ? null : WHITE_FAULTS[fault];
+}
+
+function whyDoubt({ far, clear, white, fault, steady, lamp }: Doubt): string | null {
   if (white === null) return 'the light is not corrected: touch something white first';
+  if (fault !== null) return WHITE_FAULTS[fault];
   if (!clear) return 'the runner-up is nearly as close';
-  return far > SURE_DISTANCE ? 'no name is close: shadow, glare or dirt' : null;
+  if (far > SURE_DISTANCE) return 'no name is close: shadow, glare or dirt';
+  if (lamp)
+    return 'the light is so yellow that dark colours look alike: look again by daylight or a white lamp';
+  return steady
+    ? null
+    : 'in a little more or less light it would have another name: look again beside the white';
 }

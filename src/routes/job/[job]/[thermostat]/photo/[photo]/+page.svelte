@@ -10,7 +10,7 @@
   import { placesFor } from '$core/job/places';
   import { refName, screwName } from '$core/job/screws';
   import { conductorName } from '$core/job/names';
-  import { nameColour, type ColourGuess, type Rgb } from '$core/reading/colour-name';
+  import { nameColour, whiteFaultText, type ColourGuess, type Rgb } from '$core/reading/colour-name';
   import type { Photo, Pin } from '$core/job/reading-schema';
   import { COLOURS, type ColourCode } from '$core/trade/colours';
   import Dialog from '$lib/frame/dialog.svelte';
@@ -30,6 +30,8 @@
   let cross = $state({ x: 0.5, y: 0.5 });
   let pinning = $state<{ x: number; y: number } | null>(null);
   let white = $state.raw<Rgb | null>(null);
+  /** Why the last touch was no white. */
+  let whiteTrouble = $state<string | null>(null);
   let guess = $state.raw<ColourGuess | null>(null);
   let target = $state('');
   let read: ((x: number, y: number) => Rgb) | null = $state.raw(null);
@@ -58,7 +60,10 @@
     cross = { x, y };
     if (mode === 'pin') pinning = { x, y };
     else if (mode === 'white' && read) {
-      white = read(x, y);
+      const touched = read(x, y);
+      whiteTrouble = whiteFaultText(touched);
+      if (whiteTrouble !== null) return;
+      white = touched;
       mode = 'colour';
     } else if (read) guess = nameColour(read(x, y), white);
   }
@@ -191,6 +196,11 @@
       {/if}
     </div>
 
+    {#if whiteTrouble !== null}
+      <p class="sheet-of-paper p-4" role="alert">
+        {whiteTrouble.charAt(0).toUpperCase() + whiteTrouble.slice(1)}.
+      </p>
+    {/if}
     {#if guess}
       <section class="sheet-of-paper p-4" aria-label="Name of the colour">
         <p class="mb-1">
