@@ -2,6 +2,7 @@
 import { calibrationBench } from './calibration';
 import { coloursBench } from './colours';
 import { circuitBench } from './circuit';
+import { houseBench } from './house';
 import { interviews } from './interviews';
 import { planBench, togetherBench } from './plan';
 import type { Part } from './part';
@@ -11,6 +12,7 @@ const parts: readonly Part[] = [
   interviews,
   calibrationBench,
   coloursBench,
+  houseBench,
   circuitBench,
   runsBench,
   planBench,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutsFor, ROLLS, type NamedRun } from './cuts';
+import { ROLLS } from '../trade/cable-prices';
+import { cutsFor, type NamedRun } from './cuts';
 
 const run = (lengthM: number, conductors = 5): NamedRun => ({ conductors, gauge: 18, lengthM, for: 'hall' });
 const lengths = (runs: readonly NamedRun[]) =>

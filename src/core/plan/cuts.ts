@@ -7,18 +7,8 @@
  * cheapest by the metre, and each roll is then exchanged for the smallest that holds its runs.
  */
 import type { CableRun } from '../supply/types';
+import { rollHolding, rollPrice, ROLLS } from '../trade/cable-prices';
 
-/** Rolls in the shops: metres, and the price of a metre against the shortest roll's. */
-export const ROLLS: readonly { readonly lengthM: number; readonly factor: number }[] = [
-  { lengthM: 15, factor: 1 },
-  { lengthM: 30, factor: 0.9 },
-  { lengthM: 75, factor: 0.75 },
-  { lengthM: 150, factor: 0.65 }
-];
-
-/** Usual price of a metre on the shortest roll: a sheath, and so much for each conductor. Dollars. */
-const SHEATH = 0.3;
-const CONDUCTOR = 0.35;
 const MOST_EXACT = 10;
 /** What a short piece takes from a rest, metres. */
 const PIECE_M = 0.2;
@@ -65,10 +55,6 @@ export function cutsFor(runs: readonly NamedRun[], pieces = 0): Cuts {
   };
 }
 
-function priceOf(roll: (typeof ROLLS)[number], conductors: number): number {
-  return Math.round(roll.lengthM * roll.factor * (SHEATH + CONDUCTOR * conductors));
-}
-
 function lengthOf(runs: readonly NamedRun[]): number {
   return runs.reduce((sum, run) => sum + run.lengthM, 0);
 }
@@ -79,12 +65,10 @@ function rollFor(runs: readonly NamedRun[]): CutRoll | null {
   if (!first) return null;
   const { conductors, gauge } = first;
   const needed = lengthOf(runs);
-  const [roll] = ROLLS.filter((candidate) => candidate.lengthM >= needed).sort(
-    (a, b) => priceOf(a, conductors) - priceOf(b, conductors)
-  );
+  const roll = rollHolding(needed, conductors);
   if (!roll) return null;
   const { lengthM } = roll;
-  return { conductors, gauge, lengthM, cost: priceOf(roll, conductors), runs, restM: lengthM - needed };
+  return { conductors, gauge, lengthM, cost: rollPrice(roll, conductors), runs, restM: lengthM - needed };
 }
 
 /** The set of rolls with the least price, by sets of runs. */

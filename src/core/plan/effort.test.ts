@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
 import { house } from '../houses/builder';
 import { furnaceFourWires, furnaceWithSpare } from '../houses/houses';
-import { visitsTo } from './effort';
+import { tripsIn, walksIn } from './effort';
 import { planFor } from './plan';
 import { bagFor } from './tools';
 
@@ -23,8 +23,31 @@ const optionOf = (method: string, path: 'free' | 'unknown' = 'free') => {
 
 describe('minutes', () => {
   it('count a second visit to the machine where a new cable has to be landed after it was pulled', () => {
-    expect(visitsTo(optionOf('repurpose-g').moves)).toBe(1);
-    expect(visitsTo(optionOf('new-cable').moves)).toBe(2);
+    expect(tripsIn(optionOf('repurpose-g').moves)).toBe(1);
+    expect(tripsIn(optionOf('new-cable').moves)).toBe(2);
+    expect(optionOf('new-cable').walks).toBe(walksIn(optionOf('new-cable').moves));
+  });
+
+  it('count the ways as the list is walked, each direction, and one more there and back for each further check', () => {
+    const at = (
+      end: 'wall' | 'equipment',
+      place: string,
+      action: 'land' | 'check' | 'power-off' = 'land'
+    ) => ({
+      end,
+      place,
+      action
+    });
+    const there = at('equipment', 'furnace');
+    expect(walksIn([at('equipment', 'furnace', 'power-off'), at('wall', 'wall'), at('wall', 'wall')])).toBe(
+      0
+    );
+    expect(walksIn([there, there, at('wall', 'wall')])).toBe(2);
+    expect(walksIn([there, at('equipment', 'air handler'), at('wall', 'wall')])).toBe(3);
+    const check = at('equipment', 'furnace', 'check');
+    expect(walksIn([check, at('wall', 'wall')])).toBe(2);
+    expect(walksIn([check, check, check, at('wall', 'wall')])).toBe(6);
+    expect(tripsIn([])).toBe(1);
   });
 
   it('reach to half a day where nobody knows whether the cable moves, and not where it does', () => {

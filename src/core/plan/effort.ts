@@ -52,25 +52,36 @@ export function rounded({ low, usual, high }: Band): Band {
   return band(Math.round(low), Math.round(usual), Math.round(high));
 }
 
-/** How often one goes to a machine: once for each stretch of work there; to switch the power on again belongs to the first. */
-export function visitsTo(moves: readonly Move[]): number {
-  let visits = 0;
-  let here: string | null = null;
+/**
+ * Ways between wall and machine, or from machine to machine, as the list is walked, from the wall on; each direction counts. Power is switched on
+ * the way. To measure a wire from end to end, two ends are joined at the wall first: for each such check after the first that is one way there and one back.
+ */
+export function walksIn(moves: readonly Pick<Move, 'end' | 'place' | 'action'>[]): number {
+  let walks = 0;
+  let checks = 0;
+  let here = WALL;
   for (const { end, place, action } of moves) {
-    if (end === 'wall') here = null;
-    else if (!action.startsWith('power-') && place !== here) {
-      visits += 1;
-      here = place;
-    }
+    if (action.startsWith('power-')) continue;
+    if (action === 'check') checks += 1;
+    const there = end === 'wall' ? WALL : place;
+    if (there !== here) walks += 1;
+    here = there;
   }
-  return Math.max(1, visits);
+  return walks + 2 * Math.max(0, checks - 1);
+}
+
+const WALL = 'wall';
+
+/** The same as times that one goes to a machine and back; once at least, for the power. */
+export function tripsIn(moves: readonly Pick<Move, 'end' | 'place' | 'action'>[]): number {
+  return Math.max(1, Math.ceil(walksIn(moves) / 2));
 }
 
 /** `extra`: minutes of the method beyond its moves; `before`: the wiring whose cables show how the path is. */
 export function minutesFor(moves: readonly Move[], extra: number, before: Wiring): Band {
   if (moves.length === 0) return band(0, 0, 0);
   return rounded(
-    sumBands([handsOn(moves, before), scaleBand(WAY_TO_EQUIPMENT, visitsTo(moves)), extraBand(extra)])
+    sumBands([handsOn(moves, before), scaleBand(WAY_TO_EQUIPMENT, tripsIn(moves)), extraBand(extra)])
   );
 }
 

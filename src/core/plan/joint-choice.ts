@@ -2,15 +2,16 @@
  * Which way each thermostat of a job takes when all of them count. Three rounds:
  *
  * 1. each by itself, as if it were alone on its machine;
- * 2. only where that is too much for a shared transformer: one after the other, each beside those that are settled already. What the user
- *    has chosen is settled from the start, even where it is too much: then it is shown to be. Others take the best that is still open, which
- *    may be a supply of their own;
+ * 2. only where that is too much for a shared transformer: the best of all combinations that it carries (`best-together.ts`). What the user
+ *    has chosen is settled from the start, even where it is too much: then it is shown to be. Where there are too many combinations, or none
+ *    holds, one after the other, each beside those that are settled already, with the best that is still open;
  * 3. each proven once more in the way that it has, beside all others in theirs.
  */
 import type { Job } from '../job/schema';
 import type { Prover } from '../proof/types';
 import type { ProofNeighbour } from '../proof/types';
 import type { Wiring } from '../wiring/graph';
+import { bestTogether, type Combination } from './best-together';
 import { asNeighbour } from './neighbours';
 import { endOf, placeOf, todayOf, type Place } from './place';
 import { overloadedMachines } from './shared-supply';
@@ -20,6 +21,7 @@ export class JointChoice {
   private readonly settled: Place[] = [];
   private readonly proven: Place[] = [];
   private crowded: boolean | null = null;
+  private best: Combination | null = null;
 
   constructor(
     private readonly job: Job,
@@ -53,8 +55,17 @@ export class JointChoice {
   }
 
   private settle(): void {
-    this.crowded ??= overloadedMachines(this.job, this.alone, endOf).length > 0;
-    const place = this.alone[this.settled.length]!;
+    if (this.crowded === null) {
+      this.crowded = overloadedMachines(this.job, this.alone, endOf).length > 0;
+      if (this.crowded) this.best = bestTogether(this.job, this.alone, (place) => this.isChosen(place));
+    }
+    const at = this.settled.length;
+    const place = this.alone[at]!;
+    const option = this.best?.options[at];
+    if (option && !this.isChosen(place)) {
+      this.settled.push({ ...place, option, works: option.moves.length > 0 });
+      return;
+    }
     if (!this.crowded || this.isChosen(place)) {
       this.settled.push(place);
       return;

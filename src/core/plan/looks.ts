@@ -70,7 +70,7 @@ const LEAST_GAIN = 0.5;
  * What a way is worth, in half hours of work. The weights are estimates that keep the order of `supply/rank.ts`: to give up the aim or a function
  * counts far more than any work. They decide which look comes first, and nothing about a way.
  */
-function worthOf(option: PlannedOption): number {
+export function worthOf(option: PlannedOption): number {
   if (option.verdict === 'no') return -100;
   const standing = { exists: 0, spare: 1, added: 5, 'given-up': 8, left: 40 }[option.standing];
   const lost = option.loses.filter((loss) => loss.what === 'function' || loss.what === 'stays-dead').length;

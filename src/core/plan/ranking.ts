@@ -6,7 +6,7 @@ import type { Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Variant } from '../supply/types';
 import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
-import { costOf, minutesFor, type Band } from './effort';
+import { costOf, minutesFor, walksIn, type Band } from './effort';
 import type { Move, OtherSupply } from './move-types';
 import { movesLeft } from './moves';
 
@@ -28,6 +28,8 @@ export interface PlannedOption extends Option {
   readonly minutesBand: Band;
   readonly costBand: Band;
   readonly moves: readonly Move[];
+  /** Ways between wall and machine as its list is walked. */
+  readonly walks: number;
   /** Why it stands above the one that follows it; null for the last. */
   readonly whyAbove: string | null;
 }
@@ -70,6 +72,7 @@ export function rankOptions(
     return {
       ...option,
       moves,
+      walks: walksIn(moves),
       minutes: facts.minutes,
       cost: facts.cost,
       minutesBand,

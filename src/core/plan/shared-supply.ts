@@ -41,6 +41,11 @@ export interface SharedSupply {
    * would do.
    */
   readonly enough: number | null;
+  /**
+   * What one of that size would save against the ways that are taken because it is too small: minutes and dollars, its own price and work taken
+   * off; below 0 where it costs more. Null where nothing is given up.
+   */
+  readonly exchangeSaves: { readonly minutes: number; readonly dollars: number } | null;
 }
 
 /**
@@ -68,6 +73,7 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
       TRANSFORMER_SIZES.find(({ va }) => va > size && carries(va, supplyCase))?.va ?? null;
     // Where none is enough in the worst case, the largest that does as a rule.
     const largest = () => TRANSFORMER_SIZES.filter(({ va }) => va > size && carries(va)).at(-1)?.va ?? null;
+    const enough = carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? largest());
     return [
       {
         machine: machine.id,
@@ -79,10 +85,34 @@ export function sharedSupplies(job: Job, places: readonly Place[], alone: readon
         rows,
         overloaded: rows.some((row) => row.share > 1),
         tooSmallForAll: !carries(size),
-        enough: carries(size) ? null : (least({ ...PLAIN_CASE, corner: 'loaded' }) ?? largest())
+        enough,
+        exchangeSaves: enough === null ? null : savedBy(enough, on, wired)
       }
     ];
   });
+}
+
+/** A licensed person's visit for the exchange, minutes, besides the price of the transformer: an estimate. */
+const EXCHANGE_MINUTES = 60;
+
+function savedBy(
+  va: number,
+  taken: readonly Place[],
+  alone: readonly Place[]
+): SharedSupply['exchangeSaves'] {
+  const sum = (places: readonly Place[], of: 'minutes' | 'cost') =>
+    places.reduce((total, { option }) => total + option[of], 0);
+  const differs = taken.some(
+    (place) =>
+      alone.find(({ thermostat }) => thermostat.id === place.thermostat.id)?.option.method !==
+      place.option.method
+  );
+  if (!differs) return null;
+  const price = TRANSFORMER_SIZES.find((size) => size.va === va)?.cost ?? 0;
+  return {
+    minutes: sum(taken, 'minutes') - sum(alone, 'minutes') - EXCHANGE_MINUTES,
+    dollars: sum(taken, 'cost') - sum(alone, 'cost') - price
+  };
 }
 
 /** Machines whose transformer does not carry all that hang on it with these wirings. */

@@ -17,7 +17,8 @@ import {
   rounded,
   scaleBand,
   sumBands,
-  visitsTo,
+  tripsIn,
+  walksIn,
   WAY_TO_EQUIPMENT,
   type Band
 } from './effort';
@@ -45,6 +46,8 @@ export interface Together {
   readonly minutes: Band;
   /** One after the other, each with its own way to the machine. */
   readonly minutesApart: Band;
+  /** Ways between walls and machines as the list is walked. */
+  readonly walks: number;
   readonly cost: Band;
 }
 
@@ -86,6 +89,7 @@ function jointPlan(job: Job, { places, alone }: ReturnType<JointChoice['result']
     cuts,
     minutes: minutesTogether(working, moves),
     minutesApart: sumBands(working.map((place) => place.option.minutesBand)),
+    walks: walksIn(moves),
     cost: costWithRolls(parts, cuts)
   };
 }
@@ -128,7 +132,7 @@ function minutesTogether(places: readonly Place[], moves: readonly JointMove[]):
   return rounded(
     sumBands([
       ...hands,
-      scaleBand(WAY_TO_EQUIPMENT, visitsTo(moves)),
+      scaleBand(WAY_TO_EQUIPMENT, tripsIn(moves)),
       ...places.map((place) => extraBand(place.option.extraMinutes))
     ])
   );

@@ -1,6 +1,7 @@
 /** Pulling something along the old path: how long, and what the path allows. */
 import { ref } from '../findings/refs';
 import { WORST_LENGTH_M } from '../trade/cable';
+import { runPrice } from '../trade/cable-prices';
 import { finding, type Finding } from '../findings/finding';
 import { wallPlace, type Board, type Wiring } from '../wiring/graph';
 import type { Part, SupplySituation } from './types';
@@ -19,10 +20,8 @@ export function endsOf(wiring: Wiring, board: Pick<Board, 'at'> | undefined) {
 }
 
 const GAUGE = 18;
-/** Usual price of a metre for each conductor in it, dollars. */
-const DOLLARS_PER_CONDUCTOR = 0.38;
 
-/** A run of solid 18 AWG cable, priced by the metre. */
+/** A run of solid 18 AWG cable, at the price of the roll that it is cut from. */
 export function cablePart(conductors: number, lengthM: number): Part {
   const metres = Math.ceil(lengthM);
   const what = conductors === 1 ? 'Thermostat conductor, one' : `Thermostat cable, ${conductors} conductors`;
@@ -31,7 +30,7 @@ export function cablePart(conductors: number, lengthM: number): Part {
     name: `${what}, ${GAUGE} AWG solid, listed for walls`,
     quantity: metres,
     unit: 'metre',
-    cost: Math.round(metres * (0.2 + DOLLARS_PER_CONDUCTOR * conductors)),
+    cost: runPrice(metres, conductors),
     run: { conductors, gauge: GAUGE, lengthM: metres }
   };
 }

@@ -26,3 +26,8 @@ export function costText({ low, usual, high }: Band): string {
 export function partText({ quantity, unit, name, cost }: Part): string {
   return `${quantityText(quantity, unit)}: ${name}, about $${cost}`;
 }
+
+/** Ways between wall and machine, each direction counted. */
+export function walksText(walks: number): string {
+  return walks === 1 ? 'one walk' : `${walks} walks`;
+}

@@ -17,6 +17,12 @@
   const size = $derived(shared.plannedVa ?? shared.ratedVa);
   const va = (value: number | null) => (value === null ? 'not solved' : `${value.toFixed(1)} VA`);
 
+  function savesWords({ minutes, dollars }: NonNullable<SharedSupply['exchangeSaves']>): string {
+    const part = (value: number, unit: string) =>
+      `${unit === '$' ? '$' : ''}${Math.abs(Math.round(value))}${unit === '$' ? '' : ` ${unit}`} ${value >= 0 ? 'less' : 'more'}`;
+    return `With it, the work would take ${part(minutes, 'minutes')} and cost ${part(dollars, '$')}, its own price and fitting in it.`;
+  }
+
   function plan(wanted: number | null): void {
     setMachine(
       place,
@@ -77,7 +83,8 @@
       It would not carry all of them wired to it. As planned above, some have a supply of their own instead{shared.enough ===
       null
         ? '.'
-        : `; or one of ${shared.enough} VA carries them all.`}
+        : `; or one of ${shared.enough} VA carries them all.`}{#if shared.exchangeSaves}
+        {savesWords(shared.exchangeSaves)}{/if}
     </p>
   {/if}
   <div class="no-print mt-3 flex flex-wrap gap-2">

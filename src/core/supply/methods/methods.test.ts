@@ -182,7 +182,7 @@ describe('plug-in-transformer', () => {
     const noOutlet = house({
       strands: ['RD R R', 'WH W W'],
       board: ['R', 'C', 'W'],
-      observed: openAir,
+      observed: { ...openAir, 'measured-volts': 26 },
       outlet: 'none'
     });
     expect(codes(optionOf(noOutlet, 'plug-in-transformer'))).toEqual(['no-outlet']);
@@ -205,7 +205,12 @@ describe('new-cable', () => {
 
   it('is refused where the cable is stapled, and careful where nobody has pulled at it', () => {
     const path = (way: 'stapled' | 'unknown') =>
-      house({ strands: ['RD R R', 'WH W W'], board: ['R', 'C', 'W'], observed: openAir, path: way });
+      house({
+        strands: ['RD R R', 'WH W W'],
+        board: ['R', 'C', 'W'],
+        observed: { ...openAir, 'measured-volts': 26 },
+        path: way
+      });
     expect(codes(optionOf(path('stapled'), 'new-cable'))).toContain('cable-stapled');
     expect(optionOf(path('unknown'), 'new-cable').verdict).toBe('care');
   });

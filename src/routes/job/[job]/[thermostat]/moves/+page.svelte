@@ -10,7 +10,7 @@
   import { bagFor } from '$core/plan/tools';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { planAsPdf, planDrawings } from '$lib/files/plan-pdf';
-  import { costText, minutesText, partText } from '$lib/moves/bands';
+  import { costText, minutesText, partText, walksText } from '$lib/moves/bands';
   import { groupMoves, placeHead } from '$lib/moves/groups';
   import MoveRow from '$lib/moves/move-row.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
@@ -127,7 +127,7 @@
     <section class="sheet-of-paper p-4" aria-label="Verdict">
       <p class="mb-2">
         <VerdictMark verdict={taken.verdict} />{#if taken.verdict !== 'no' && taken.minutes > 0}<span
-            >&ensp;{minutesText(taken.minutesBand)}</span
+            >&ensp;{minutesText(taken.minutesBand)}, {walksText(taken.walks)} between wall and machine</span
           >{/if}
       </p>
       <FindingList findings={conditions} />

@@ -9,7 +9,7 @@
   import { downloadBlob, fileName } from '$lib/files/download';
   import { togetherAsPdf } from '$lib/files/together-pdf';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
-  import { minutesText } from '$lib/moves/bands';
+  import { minutesText, walksText } from '$lib/moves/bands';
   import MoveRow from '$lib/moves/move-row.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
   import { clock } from '$lib/state/clock.svelte';
@@ -127,7 +127,7 @@
       {#if together.moves.length > 0}<p class="mt-3">
           All of it takes {minutesText(together.minutes)}; one after the other it would be {minutesText(
             together.minutesApart
-          )}.
+          )}. It takes {walksText(together.walks)} between walls and machines.
         </p>{/if}
     </section>
 
