@@ -54,7 +54,7 @@ function whyNothing(habits: Habits): string | null {
 }
 
 const STRIPS_COST =
-  'with this heat pump the strips bring the house back, and take more than the lower temperature saves. Keep one setting, or one that is lower by a degree or two at most';
+  'with this heat pump the strips bring the house back, and take more than the lower temperature saves. Keep one setting, or have the thermostat bring the house back without its strips';
 
 export interface SavingInput {
   readonly model: ThermalModel;

@@ -36,7 +36,7 @@ export const SURVEY: Sentences<SurveyParams> = {
   'pay-back-long': (fact) => `It pays little: it ${savesText(fact)}.`,
   'pays-back': (fact) => `By the house model it ${savesText(fact)}. Cooling is not counted.`,
   'setback-costs': ({ dollars }) =>
-    `To set back would cost here: about ${money(dollars)} more a year. The strips bring the house back, and take more than the lower temperature saves. Keep one setting, or lower it by a degree or two at most.`,
+    `To set back would cost here: about ${money(dollars)} more a year. The strips bring the house back, and take more than the lower temperature saves. Keep one setting, or have the thermostat bring the house back without its strips.`,
   'recovery-long': ({ usualH, coldH }) =>
     `After a setback the house takes about ${usualH} h to be warm again, and ${coldH} h on a cold day: it is started that much earlier, or the room is cool that long.`,
   'works-not-with': ({ model, systems, said }) => {
