@@ -22,7 +22,7 @@ import { unmatchedFindings } from '../reading/match-ends';
 import { traceOf } from '../reading/trace-common';
 import { safetyOf } from '../safety/standing';
 import { beforeBuying } from '../survey/before-buying';
-import { heatSourceIn } from '../survey/heat-source-in';
+import { heatSourceIn, pricesIn } from '../survey/heat-source-in';
 import { studyHouse } from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import { FINDING_CODES, findingText } from '../words/findings/table';
@@ -56,7 +56,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const study = studyHouse({
     survey: job.survey,
     face: thermostat.face,
-    prices: job.thermostats.map((place) => findDevice(job, place.choice.device ?? '')?.price ?? null),
+    prices: pricesIn(job),
     source: heatSourceIn(job, thermostat, identification),
     way: null
   });

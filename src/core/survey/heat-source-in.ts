@@ -3,6 +3,7 @@ import { heatSourceOf, type HeatSource } from '../house/heat-source';
 import { identify, type Identification } from '../identify/identify';
 import type { ThermostatId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
+import { findDevice } from '../match/catalogue';
 import { stopFindings } from '../safety/standing';
 import { marksMean } from '../trade/terminals';
 
@@ -20,14 +21,24 @@ export function heatSourceIn(job: Job, thermostat: Thermostat, { family }: Ident
   });
 }
 
-/**
- * Where the figures of the whole house stand: at the first thermostat that nothing stops and that may be one of the 24 V class. Null where there
- * is none. A house saves once, however many thermostats it has.
- */
+/** Thermostats that the house may save with: nothing stops them, and they may be of the 24 V class. The others have a verdict of their own. */
+export function savingPlaces(job: Job): Thermostat[] {
+  return job.thermostats.filter(
+    (thermostat) =>
+      stopFindings(thermostat).length === 0 && OPEN_CLASSES.has(identify(job, thermostat).voltageClass)
+  );
+}
+
+/** Where the figures of the whole house stand: at the first of these, or nowhere. A house saves once, however many thermostats it has. */
 export function savingPlace(job: Job): ThermostatId | null {
-  const speaks = (thermostat: Thermostat) =>
-    stopFindings(thermostat).length === 0 && OPEN_CLASSES.has(identify(job, thermostat).voltageClass);
-  return job.thermostats.find(speaks)?.id ?? null;
+  return savingPlaces(job)[0]?.id ?? null;
+}
+
+/** Prices of their thermostats, dollars; null where none is chosen. */
+export function pricesIn(job: Job): (number | null)[] {
+  return savingPlaces(job).map(({ choice: { device } }) =>
+    device === null ? null : (findDevice(job, device)?.price ?? null)
+  );
 }
 
 const OPEN_CLASSES: ReadonlySet<Identification['voltageClass']> = new Set(['24v', 'unknown']);

@@ -3,6 +3,7 @@ import { identify } from '../identify/identify';
 import type { Equipment, Thermostat } from '../job/schema';
 import { EMPTY_SURVEY, EMPTY_WALL_FACE, type Survey } from '../job/survey-schema';
 import { FERRY_HOUSE } from '../../demo/ferry-house';
+import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { heatSourceOf } from '../house/heat-source';
 import { findDevice } from '../match/catalogue';
 import type { House } from '../houses/builder';
@@ -11,7 +12,7 @@ import { furnaceWithSpare, heatOnly } from '../houses/houses';
 import { wiringOf } from '../wiring/from-job';
 import { beforeBuying } from './before-buying';
 import { cableAdvice, MOST_DROP_V } from './cable-path';
-import { heatSourceIn, savingPlace } from './heat-source-in';
+import { heatSourceIn, pricesIn, savingPlace } from './heat-source-in';
 import { studyHouse, type MinutesBand } from './house-study';
 import { REASONS } from './reasons/registry';
 import { gradeOf, simulatedReading, summariseSignal } from './signal';
@@ -212,6 +213,9 @@ describe('the study of the house', () => {
     };
     const job = { ...FERRY_HOUSE, thermostats: [{ ...first!, stops: stopped }, ...rest] };
     expect(savingPlace(job)).toBe(rest[0]!.id);
+    expect(pricesIn(job)).toHaveLength(FERRY_HOUSE.thermostats.length - 1);
+    // The bell room is on mains: its thermostat is no part of it.
+    expect(pricesIn(SCHOOLHOUSE)).toEqual([139, expect.any(Number)]);
   });
 
   it('stays warm less long in the coldest weather, and less in the worst case than in the middle', () => {

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Every single mistake on this wiring, by what it would do: what harms comes first, what nobody would notice last. */
+  import { caseName, PLAIN_CASE } from '$core/devices/world';
   import { countMistakes, mistakesOf } from '$core/diagnose/mistakes';
   import type { Bench } from './bench.svelte';
   import { LongWork } from './long-run.svelte';
@@ -41,6 +42,10 @@
       {counts.all} mistakes: <b>{counts.harming} would harm</b>, {counts.noticed} would show at the tests, {counts.hidden}
       would not show at all.
     </p>
+    {#if run.result.cases.length > 1}<p class="quiet mb-2 text-sm">
+        What runs is that of {caseName(run.result.cases[0] ?? PLAIN_CASE)}; fuses, loads of transformers and
+        the volts of the display are those of the worst of {run.result.cases.length} cases of polarity and earth.
+      </p>{/if}
     <details>
       <summary class="cursor-pointer font-semibold">All of them</summary>
       <table class="table table-sm">

@@ -6,7 +6,7 @@ import type { Equipment, Job, Thermostat } from '$core/job/schema';
 import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
-import { heatSourceIn } from '$core/survey/heat-source-in';
+import { heatSourceIn, pricesIn } from '$core/survey/heat-source-in';
 import { studyHouse, type HouseStudy, type MinutesBand } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
@@ -77,9 +77,7 @@ export class Place {
     studyHouse({
       survey: this.job.survey,
       face: this.thermostat.face,
-      prices: this.job.thermostats.map(({ choice: { device } }) =>
-        device === null ? null : (findDevice(this.job, device)?.price ?? null)
-      ),
+      prices: pricesIn(this.job),
       source: heatSourceIn(this.job, this.thermostat, this.identification),
       way: this.#wayMinutes(),
       weather: currentWeather(this.job.survey.building)

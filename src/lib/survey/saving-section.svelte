@@ -15,6 +15,11 @@
   );
   const saving = $derived(place.study.saving);
   const outlay = $derived(place.study.outlay);
+  const recoveryWords = $derived(
+    saving.recovery && saving.recovery.coldH > 1
+      ? ` After a setback the house takes about ${saving.recovery.usualH} h to be warm again, ${saving.recovery.coldH} h on a cold day.`
+      : ''
+  );
   const years = Array.from({ length: 16 }, (_, year) => year);
   const after = (perYear: number) => years.map((year) => year * perYear - outlay);
   const yearsText = (value: number) => (value === Infinity ? 'never' : `${value.toFixed(1)} years`);
@@ -40,9 +45,7 @@
       )}).{place.study.thermostats > 1 ? ` All ${place.study.thermostats} thermostats are in it.` : ''}{place
         .study.unpriced > 0
         ? ` $${USUAL_PRICE} is taken for ${place.study.unpriced === 1 ? 'the one' : `each of the ${place.study.unpriced}`} that is not chosen.`
-        : ''} Saved cooling is not in it.{#if saving.recovery && saving.recovery.coldH > 1}
-        After a setback the house takes about {saving.recovery.usualH} h to be warm again, {saving.recovery
-          .coldH} h on a cold day.{/if}
+        : ''} Saved cooling is not in it.{recoveryWords}
     </p>
     <Chart
       label="Saved less spent, in dollars, against years"
