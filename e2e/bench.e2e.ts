@@ -56,6 +56,23 @@ test('the meter is read by keyboard, a blown fuse is explained, and what showed 
   );
 });
 
+test('a wire pulled off shows a phantom, and a small load takes it away', async ({ page }) => {
+  await openDemo(page, 'classroom');
+  await station(page, 'Bench').click();
+  await page.getByRole('button', { name: 'nothing', exact: false }).first().click();
+  const sheet = page.getByRole('region', { name: 'On the bench' });
+  await sheet.getByRole('button', { name: /^blue: / }).click();
+  await sheet.getByRole('button', { name: 'Pull off at the equipment' }).click();
+  const meter = page.getByRole('region', { name: 'Simulated meter' });
+  const reading = meter.locator('[data-reading]');
+  await meter.getByLabel('Probe 1').selectOption({ label: 'C · Oil furnace' });
+  await meter.getByLabel('Probe 2').selectOption({ label: 'blue wire, loose at the equipment' });
+  await expect(reading).toHaveText(/\d\.\d V\s*phantom/);
+  await meter.getByLabel('Low impedance').check();
+  await expect(reading).toHaveText(/0\.\d V\s*no phantom left/);
+  await expectAccessible(page);
+});
+
 test('long work runs in a thread of its own, and can be stopped', async ({ page }) => {
   await openDemo(page, 'classroom');
   await station(page, 'Bench').click();

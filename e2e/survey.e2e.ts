@@ -194,6 +194,24 @@ test('a stop locks the moves, not the record, until it is resolved', async ({ pa
   await expect(page.getByRole('region', { name: 'Move list' })).toBeVisible();
 });
 
+test('a supply that cannot be switched off is a stop, and the moves are closed', async ({ page }) => {
+  await openDemo(page, 'classroom');
+  await station(page, 'Make safe').click();
+  const furnace = page.locator('[data-supply]').first();
+  await furnace.getByLabel('Cut').selectOption('cannot');
+  await expect(page.getByRole('region', { name: 'What is open' })).toContainText(
+    'cannot be switched off. Stop'
+  );
+  await expect(page.getByRole('status').filter({ hasText: 'A stop is open' })).toBeVisible();
+  await station(page, 'Moves').click();
+  await expect(page.getByRole('main')).toContainText('Nothing is moved');
+  await station(page, 'Make safe').click();
+  await furnace.getByLabel('Cut').selectOption('both');
+  await expect(page.getByRole('region', { name: 'What is open' })).not.toContainText(
+    'cannot be switched off'
+  );
+});
+
 test('labels come out as PDF with its fonts, and as SVG', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Labels' }).click();

@@ -15,6 +15,13 @@
   );
   const saving = $derived(place.study.saving);
   const outlay = $derived(place.study.outlay);
+  const thermostatWords = $derived(
+    place.study.thermostats < 2
+      ? ''
+      : place.study.thermostats === 2
+        ? ' Both thermostats are in it.'
+        : ` All ${place.study.thermostats} thermostats are in it.`
+  );
   const recoveryWords = $derived(
     saving.recovery && saving.recovery.coldH > 1
       ? ` After a setback the house takes about ${saving.recovery.usualH} h to be warm again, ${saving.recovery.coldH} h on a cold day.`
@@ -42,8 +49,7 @@
       back in
       <b>{yearsText(saving.payBackYears.mid)}</b> ({yearsText(saving.payBackYears.low)} to {yearsText(
         saving.payBackYears.high
-      )}).{place.study.thermostats > 1 ? ` All ${place.study.thermostats} thermostats are in it.` : ''}{place
-        .study.unpriced > 0
+      )}).{thermostatWords}{place.study.unpriced > 0
         ? ` $${USUAL_PRICE} is taken for ${place.study.unpriced === 1 ? 'the one' : `each of the ${place.study.unpriced}`} that is not chosen.`
         : ''} Saved cooling is not in it.{recoveryWords}
     </p>
