@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { JOB_MIGRATIONS, migrate, type Migrations } from '../job/migrations';
 import { Job, JOB_FORMAT, JOB_VERSION } from '../job/schema';
 import { faultsOf, type Fault } from '../job/faults';
+import { tooLongLists } from './list-lengths';
 import { isRefusal, parseJson, recordOf, refuse } from './json-text';
 
 /** A job of some hundred conductors is below 200 kB; what is larger than this is not read. */
@@ -27,6 +28,8 @@ export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): 
 export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS): JobRead {
   const record = recordOf(raw, JOB_FORMAT, 'a job');
   if (isRefusal(record)) return record;
+  const long = tooLongLists(Job, record);
+  if (long.length > 0) return { ok: false, faults: long };
   const migrated = migrate(record, JOB_VERSION, migrations);
   if (!migrated.ok) {
     if (migrated.reason === 'faults') return { ok: false, faults: migrated.faults };

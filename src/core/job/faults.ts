@@ -16,7 +16,20 @@ type AnyIssue = v.BaseIssue<unknown>;
 
 /** Valibot's issues as faults, one for each place; `under` stands before each path. */
 export function faultsOf(issues: readonly AnyIssue[], under: readonly (string | number)[] = []): Fault[] {
-  return issues.flatMap((issue) => faultOf(issue, under));
+  return cut(issues.flatMap((issue) => faultOf(issue, under)));
+}
+
+/** More than so many faults nobody reads, and no answer carries. */
+export const MOST_FAULTS = 200;
+
+function cut(faults: readonly Fault[]): Fault[] {
+  if (faults.length <= MOST_FAULTS) return [...faults];
+  const more = {
+    path: 'the file',
+    expected: 'nothing more to be wrong',
+    found: `${faults.length - MOST_FAULTS} more faults`
+  };
+  return [...faults.slice(0, MOST_FAULTS), more];
 }
 
 function faultOf(issue: AnyIssue, under: readonly (string | number)[]): Fault[] {
@@ -45,7 +58,11 @@ function expectedText(issue: AnyIssue): string {
 export function pathText(path: readonly (string | number)[]): string {
   if (path.length === 0) return 'the file';
   return path
-    .map((key, index) => (typeof key === 'number' ? `[${key}]` : index === 0 ? key : `.${key}`))
+    .map((key, index) => {
+      if (typeof key === 'number') return `[${key}]`;
+      const name = key === '' ? '""' : key;
+      return index === 0 ? name : `.${name}`;
+    })
     .join('');
 }
 
@@ -56,6 +73,7 @@ function shown(value: unknown): string {
       ? Array.isArray(value)
         ? 'a list'
         : 'an object'
-      : JSON.stringify(value);
+      : // What JSON has no word for is named by its kind.
+        (JSON.stringify(value) ?? `a ${typeof value}`);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }

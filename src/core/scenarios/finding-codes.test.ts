@@ -56,7 +56,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const study = studyHouse({
     survey: job.survey,
     face: thermostat.face,
-    prices: pricesIn(job),
+    prices: pricesIn(job, (id) => findDevice(job, id)?.price ?? null),
     source: heatSourceIn(job, thermostat, identification),
     way: null
   });

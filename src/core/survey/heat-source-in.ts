@@ -3,7 +3,6 @@ import { heatSourceOf, type HeatSource } from '../house/heat-source';
 import { identify, type Identification } from '../identify/identify';
 import type { ThermostatId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
-import { findDevice } from '../match/catalogue';
 import { stopFindings } from '../safety/standing';
 import { marksMean } from '../trade/terminals';
 
@@ -34,11 +33,9 @@ export function savingPlace(job: Job): ThermostatId | null {
   return savingPlaces(job)[0]?.id ?? null;
 }
 
-/** Prices of their thermostats, dollars; null where none is chosen. */
-export function pricesIn(job: Job): (number | null)[] {
-  return savingPlaces(job).map(({ choice: { device } }) =>
-    device === null ? null : (findDevice(job, device)?.price ?? null)
-  );
+/** Prices of their thermostats, dollars, by what `priceOf` knows of a model; null where none is chosen, or it has no price. */
+export function pricesIn(job: Job, priceOf: (device: string) => number | null): (number | null)[] {
+  return savingPlaces(job).map(({ choice: { device } }) => (device === null ? null : priceOf(device)));
 }
 
 const OPEN_CLASSES: ReadonlySet<Identification['voltageClass']> = new Set(['24v', 'unknown']);

@@ -77,7 +77,7 @@ export class Place {
     studyHouse({
       survey: this.job.survey,
       face: this.thermostat.face,
-      prices: pricesIn(this.job),
+      prices: pricesIn(this.job, (id) => findDevice(this.job, id)?.price ?? null),
       source: heatSourceIn(this.job, this.thermostat, this.identification),
       way: this.#wayMinutes(),
       weather: currentWeather(this.job.survey.building)
