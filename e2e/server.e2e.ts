@@ -57,6 +57,31 @@ test('POST /api/plan refuses with the path at fault', async ({ request }) => {
   }
 });
 
+test('every answer forbids what it does not need, and the server says that it is there', async ({
+  request
+}) => {
+  const health = await request.get('/healthz');
+  expect(await health.json()).toEqual({ ok: true });
+  for (const path of ['/', '/healthz', '/api/catalogue', '/api/weather/harrowdale']) {
+    const headers = (await request.get(path)).headers();
+    expect(headers['x-content-type-options'], path).toBe('nosniff');
+    expect(headers['referrer-policy'], path).toBe('no-referrer');
+    expect(headers['permissions-policy'], path).toContain('camera=(self)');
+    expect(headers['cross-origin-opener-policy'], path).toBe('same-origin');
+    expect(headers['content-security-policy'] ?? '', path).toMatch(
+      path === '/' ? /'self'|^$/ : /default-src 'none'/
+    );
+  }
+  const text = await request.post('/api/plan', { data: 'a house', headers: { 'content-type': 'text/xml' } });
+  expect(text.status()).toBe(415);
+  const many = { ...(await classroom()), thermostats: Array.from({ length: 300_000 }, () => ({})) };
+  const refused = await request.post('/api/plan', { data: many });
+  expect(refused.status()).toBe(422);
+  expect((await refused.json()).faults).toEqual([
+    { path: 'thermostats', expected: expect.stringContaining('at most'), found: '300000' }
+  ]);
+});
+
 test('the schema and the catalogue are served', async ({ request }) => {
   for (const version of [1, 2]) {
     const schema = await request.get(`/schema/job.v${version}.json`);

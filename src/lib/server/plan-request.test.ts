@@ -7,7 +7,8 @@ import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { readBody } from './body';
 import { planOf, readPlanRequest, type PlanRequest } from './plan-request';
 
-const post = (body: BodyInit) => new Request('http://here/api/plan', { method: 'POST', body });
+const post = (body: BodyInit, kind = 'application/json') =>
+  new Request('http://here/api/plan', { method: 'POST', body, headers: { 'content-type': kind } });
 const asked = (body: unknown) => readPlanRequest(post(JSON.stringify(body)), {});
 const classroom = {
   ...SCHOOLHOUSE,
@@ -129,11 +130,42 @@ describe('a body', () => {
     const request = new Request('http://here/', {
       method: 'POST',
       body: stream,
+      headers: { 'content-type': 'application/json; charset=utf-8' },
       duplex: 'half'
     } as RequestInit);
     const read = await readBody(request);
     expect(read.ok ? null : read.response.status).toBe(413);
     expect(read.ok ? '' : read.response.headers.get('connection')).toBe('close');
+  });
+
+  it('that trickles in is let go after a while, with a word', async () => {
+    const stream = new ReadableStream<Uint8Array>({
+      start: (controller) => controller.enqueue(new TextEncoder().encode('{"job": '))
+    });
+    const headers = { 'content-type': 'application/json' };
+    const request = new Request('http://here/', {
+      method: 'POST',
+      body: stream,
+      headers,
+      duplex: 'half'
+    } as RequestInit);
+    const read = await readBody(request, 20);
+    if (read.ok) throw new Error('It was read');
+    expect(read.response.status).toBe(408);
+    expect(read.response.headers.get('connection')).toBe('close');
+    expect(await read.response.json()).toMatchObject({
+      faults: [{ path: 'the body', found: 'a part of it' }]
+    });
+  });
+
+  it('of another kind is refused in the same form as everything else', async () => {
+    for (const kind of ['text/plain', 'application/xml', '']) {
+      const read = await readBody(post('{}', kind));
+      if (read.ok) throw new Error('It was read');
+      expect(read.response.status).toBe(415);
+      const { faults } = (await read.response.json()) as { faults: unknown[] };
+      expect(faults).toMatchObject([{ path: 'content-type', expected: 'application/json' }]);
+    }
   });
 
   it('at the limit is read', async () => {
