@@ -58,6 +58,12 @@ const terminal: Streams = {
   error: (text) => void process.stderr.write(`${text}\n`)
 };
 
+// Whoever reads has gone (`| head`): there is nothing more to say, and nothing wrong.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit(0);
+  throw error;
+});
+
 /** Runs one command; returns the exit code. */
 export async function main(words: readonly string[], streams: Streams = terminal): Promise<number> {
   const args = readArguments(words);

@@ -43,7 +43,7 @@
   }
 
   /** Stores a job that is new here; one that is here already is never replaced, the newcomer gets an id of its own. */
-  async function keep(job: Job): Promise<string | null> {
+  async function keep(job: Job): Promise<Job['id'] | null> {
     const taken = (await store.load(job.id)).ok;
     const own = taken ? { ...job, id: makeId('job', freshRest()) } : job;
     const saved = await store.save(
@@ -85,8 +85,10 @@
       return;
     }
     trouble = null;
-    const lost = await keepPhotos(store, read.photos);
-    if ((await keep(read.job)) !== null) await refresh();
+    const id = await keep(read.job);
+    if (id === null) return;
+    const lost = await keepPhotos(store, { ...read.job, id }, read.photos);
+    await refresh();
     if (read.from < JOB_VERSION)
       trouble = {
         title: `${file.name} was written by an earlier version`,

@@ -85,37 +85,33 @@ function picturesAcceptance(what: string, make: () => JobStore): void {
     it('keeps a picture as it was, and says null of one that it does not have', async () => {
       const store = make();
       const picture = new Blob([new Uint8Array([1, 2, 250])], { type: 'image/jpeg' });
-      expect(await store.putPhoto(makeId('photo', 'oak'), picture)).toEqual({ ok: true });
-      const back = await store.getPhoto(makeId('photo', 'oak'));
+      expect(await store.putPhoto('job-a', makeId('photo', 'oak'), picture)).toEqual({ ok: true });
+      const back = await store.getPhoto('job-a', makeId('photo', 'oak'));
       expect(back?.type).toBe('image/jpeg');
       expect(new Uint8Array(await back!.arrayBuffer())).toEqual(new Uint8Array([1, 2, 250]));
-      expect(await store.getPhoto(makeId('photo', 'nowhere'))).toBeNull();
+      expect(await store.getPhoto('job-a', makeId('photo', 'nowhere'))).toBeNull();
     });
 
-    it('takes a job’s pictures along when it goes, except those that another job shows', async () => {
+    it('tells the pictures of two jobs apart that call theirs by the same id', async () => {
       const store = make();
-      const picture = new Blob(['x'], { type: 'image/jpeg' });
-      const showing = (rest: string, photos: string[]) => {
-        const newRecord = record(rest);
-        const [place] = newRecord.job.thermostats;
-        const shown = photos.map((id) => ({
-          id: makeId('photo', id),
-          of: 'wall' as const,
-          equipment: null,
-          caption: '',
-          takenAt: '2026-01-02T03:04:05.000Z',
-          widthPx: 10,
-          heightPx: 10,
-          pins: []
-        }));
-        return { ...newRecord, job: { ...newRecord.job, thermostats: [{ ...place!, photos: shown }] } };
-      };
-      for (const id of ['own', 'shared']) await store.putPhoto(makeId('photo', id), picture);
-      await store.save(showing('gorse', ['own', 'shared']), 0, NO_HISTORY);
-      await store.save(showing('heather', ['shared']), 0, NO_HISTORY);
+      const id = makeId('photo', 'elm');
+      await store.putPhoto('job-a', id, new Blob(['first']));
+      await store.putPhoto('job-b', id, new Blob(['second']));
+      expect(await (await store.getPhoto('job-a', id))!.text()).toBe('first');
+      expect(await (await store.getPhoto('job-b', id))!.text()).toBe('second');
+    });
+
+    it('takes a job’s pictures along when it goes, and no others', async () => {
+      const store = make();
+      const id = makeId('photo', 'ash');
+      for (const rest of ['gorse', 'gorse-2', 'heather']) {
+        await store.save(record(rest), 0, NO_HISTORY);
+        await store.putPhoto(`job-${rest}`, id, new Blob([rest]));
+      }
       await store.remove('job-gorse');
-      expect(await store.getPhoto(makeId('photo', 'own'))).toBeNull();
-      expect(await store.getPhoto(makeId('photo', 'shared'))).not.toBeNull();
+      expect(await store.getPhoto('job-gorse', id)).toBeNull();
+      expect(await store.getPhoto('job-gorse-2', id)).not.toBeNull();
+      expect(await store.getPhoto('job-heather', id)).not.toBeNull();
     });
   });
 }

@@ -117,3 +117,38 @@ describe('the steps of undo', () => {
     }
   });
 });
+
+describe('pictures that an earlier version kept under the id of their photo', () => {
+  const id = makeId('photo', 'larch');
+  const showing = (rest: string) => {
+    const job = newJob(makeId('job', rest), rest);
+    const [place] = job.thermostats;
+    const photo = {
+      id,
+      of: 'wall' as const,
+      equipment: null,
+      caption: '',
+      takenAt: '2026-01-02T03:04:05.000Z',
+      widthPx: 10,
+      heightPx: 10,
+      pins: []
+    };
+    return { job: { ...job, thermostats: [{ ...place!, photos: [photo] }] }, saved: '', history: NO_HISTORY };
+  };
+
+  it('are found, give way to a job’s own, and go with the last job that shows them', async () => {
+    const name = fresh();
+    const store = browserStore(name);
+    const old = localforage.createInstance({ name, storeName: 'photos' });
+    await old.setItem(id, { type: 'image/jpeg', bytes: new TextEncoder().encode('old').buffer });
+    await store.save(showing('larch-a'), 0, NO_HISTORY);
+    await store.save(showing('larch-b'), 0, NO_HISTORY);
+    expect(await (await store.getPhoto('job-larch-a', id))!.text()).toBe('old');
+    await store.putPhoto('job-larch-b', id, new Blob(['own']));
+    expect(await (await store.getPhoto('job-larch-b', id))!.text()).toBe('own');
+    await store.remove('job-larch-b');
+    expect(await (await store.getPhoto('job-larch-a', id))!.text()).toBe('old');
+    await store.remove('job-larch-a');
+    expect(await old.keys()).toEqual([]);
+  });
+});

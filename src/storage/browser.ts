@@ -9,6 +9,7 @@ import { faultText } from '$core/job/faults';
 import { NO_HISTORY, type History } from '$core/job/history';
 import {
   orphansOf,
+  pictureKey,
   summaryOf,
   type JobStore,
   type JobSummary,
@@ -57,20 +58,27 @@ export function browserStore(name = 'ulterum'): JobStore {
       const gone = await forage.getItem<unknown>(id);
       await forage.removeItem(id);
       await history.remove(id);
-      await removeOrphans(forage, pictures, gone);
+      for (const key of await pictures.keys()) if (key.startsWith(`${id}/`)) await pictures.removeItem(key);
+      await removeOldOrphans(forage, pictures, gone);
       channel?.postMessage(id);
     },
-    async putPhoto(id, picture) {
+    async putPhoto(job, id, picture) {
       try {
         // Bytes and type apart: some browsers keep no blobs in their database.
-        await pictures.setItem(id, { type: picture.type, bytes: await picture.arrayBuffer() });
+        await pictures.setItem(pictureKey(job, id), {
+          type: picture.type,
+          bytes: await picture.arrayBuffer()
+        });
         return { ok: true };
       } catch (error) {
         return failure(error);
       }
     },
-    async getPhoto(id) {
-      const kept = await pictures.getItem<{ type: string; bytes: ArrayBuffer }>(id).catch(() => null);
+    async getPhoto(job, id) {
+      const read = (key: string) =>
+        pictures.getItem<{ type: string; bytes: ArrayBuffer }>(key).catch(() => null);
+      // A picture that an earlier version kept lies under the id of its photo alone.
+      const kept = (await read(pictureKey(job, id))) ?? (await read(id));
       return kept === null ? null : new Blob([kept.bytes], { type: kept.type });
     },
     watch(listener) {
@@ -128,8 +136,10 @@ function failure(error: unknown): { ok: false; reason: 'full' | 'refused'; why: 
   return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
 }
 
-/** Takes away the pictures that only the removed job showed. A job that does not hold leaves all pictures where they are. */
-async function removeOrphans(forage: LocalForage, pictures: LocalForage, gone: unknown): Promise<void> {
+/**
+ * Takes away the pictures of an earlier version that only the removed job showed. A job that does not hold leaves all of those where they are.
+ */
+async function removeOldOrphans(forage: LocalForage, pictures: LocalForage, gone: unknown): Promise<void> {
   const read = readRecord(gone);
   if (!read.ok) return;
   const others: Job[] = [];

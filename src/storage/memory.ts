@@ -1,6 +1,7 @@
 /** A store that lives as long as its page: for tests, and where the browser refuses to keep anything. */
 import { JOB_VERSION } from '$core/job/schema';
-import { orphansOf, summaryOf, type JobRecord, type JobStore } from './port';
+import type { PhotoId } from '$core/job/ids';
+import { pictureKey, summaryOf, type JobRecord, type JobStore } from './port';
 
 /** `capacity` limits the characters held in all, to play a full disk. */
 export function memoryStore(capacity = Infinity): JobStore {
@@ -32,19 +33,18 @@ export function memoryStore(capacity = Infinity): JobStore {
       return { ok: true, revision: revision + 1 };
     },
     async remove(id) {
-      const text = held.get(id);
       held.delete(id);
-      const others = [...held.values()].map((one) => read(one).job);
-      if (text !== undefined) for (const photo of orphansOf(read(text).job, others)) pictures.delete(photo);
+      for (const key of pictures.keys())
+        if (key.startsWith(pictureKey(id, '' as PhotoId))) pictures.delete(key);
       for (const listener of listeners) listener(id);
     },
-    async putPhoto(id, picture) {
+    async putPhoto(job, id, picture) {
       if (picture.size > capacity) return { ok: false, reason: 'full', why: 'no room is left' };
-      pictures.set(id, picture);
+      pictures.set(pictureKey(job, id), picture);
       return { ok: true };
     },
-    async getPhoto(id) {
-      return pictures.get(id) ?? null;
+    async getPhoto(job, id) {
+      return pictures.get(pictureKey(job, id)) ?? null;
     },
     watch(listener) {
       listeners.add(listener);

@@ -57,12 +57,12 @@ export interface JobStore {
    * so that only its new steps are written.
    */
   save(record: NewRecord, revision: number, known: History): Promise<SaveResult>;
-  /** Removes a job and those of its photos that no other job shows. */
+  /** Removes a job and its pictures, and no others. */
   remove(id: string): Promise<void>;
-  /** Keeps a picture beside the jobs, under the id of its photo. */
-  putPhoto(id: PhotoId, picture: Blob): Promise<PutResult>;
-  /** The picture of a photo, or null where this browser does not keep it. */
-  getPhoto(id: PhotoId): Promise<Blob | null>;
+  /** Keeps a picture beside its job: what another job calls by the same id is another picture. */
+  putPhoto(job: string, id: PhotoId, picture: Blob): Promise<PutResult>;
+  /** The picture of a job's photo, or null where this browser does not keep it. */
+  getPhoto(job: string, id: PhotoId): Promise<Blob | null>;
   /** Calls back when another tab saves or removes a job; returns the way to stop. */
   watch(listener: (id: string) => void): () => void;
 }
@@ -80,6 +80,11 @@ export function summaryOf({ job, saved }: Pick<JobRecord, 'job' | 'saved'>): Job
 /** The photos that a job shows. */
 export function photosOf(job: Pick<Job, 'thermostats'>): PhotoId[] {
   return job.thermostats.flatMap((thermostat) => thermostat.photos.map((photo) => photo.id));
+}
+
+/** Under what a picture of a job is kept. Earlier versions kept it under the id of the photo alone. */
+export function pictureKey(job: string, id: PhotoId): string {
+  return `${job}/${id}`;
 }
 
 /** Photos of the first job that none of the others shows. */

@@ -119,6 +119,7 @@ export interface SafetyParams {
     readonly mainsVolts: number;
   };
   'supply-cannot-be-off': Named & { readonly feeds: readonly string[] };
+  'off-in-future': Named;
   'off-long-ago': Named & { readonly hours: number };
   mercury: None;
 }

@@ -80,6 +80,8 @@ export const ODD_HOUSES = {
     odd({ sketch: { ...noC, strands: [...noC.strands!, 'BU coiled coiled'], continuity: 'broken' } }),
   'spare seen at the wall only': () =>
     odd({ sketch: { strands: [...sketch.strands.slice(0, 4), 'BU coiled unseen'] } }),
+  'a supply that was off since tomorrow': () =>
+    odd({ place: { off: { 'eq-1': { cut: 'both', proof: 'both', at: '2030-03-01T10:00:00.000Z' } } } }),
   'a supply that nobody can switch off': () =>
     odd({ place: { off: { 'eq-1': { cut: 'cannot', proof: 'none', at: '2026-03-01T10:00:00.000Z' } } } }),
   'it has to work with a speaker': () =>

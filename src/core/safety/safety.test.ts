@@ -106,6 +106,18 @@ describe('a stop', () => {
   );
 });
 
+describe('a proof that is dated later than now', () => {
+  it('proves nothing, but for the little by which two clocks differ', () => {
+    const at = (when: string) => standing(heatOnly(), { off: { 'eq-1': { ...off, at: when } } });
+    const tomorrow = at('2026-02-02T10:00:00.000Z');
+    expect(tomorrow.supplies[0]!.off).toBe(false);
+    expect(codes(tomorrow)).toContain('off-in-future');
+    const aMinute = at('2026-02-01T10:01:00.000Z');
+    expect(aMinute.supplies[0]!.off).toBe(true);
+    expect(codes(aMinute)).not.toContain('off-in-future');
+  });
+});
+
 describe('supplies that are tied', () => {
   /** A boiler and an air conditioner, RH and RC, with the jumper left in. */
   const tied = () => {

@@ -15,6 +15,9 @@ import { impliedSupplies, type ImpliedSupply } from './supplies';
 /** After so many hours somebody may have switched it on again. */
 export const TRUSTED_HOURS = 12;
 
+/** A proof from later than now proves nothing: a clock was set back, or a file came from elsewhere. Two clocks may differ by so much. */
+export const CLOCK_HOURS = 0.1;
+
 export interface SupplyStanding {
   readonly supply: ImpliedSupply;
   readonly record: SupplyOff | null;
@@ -52,7 +55,7 @@ export function safetyOf(
     const record = thermostat.off[supply.id] ?? null;
     const proven = record !== null && record.proof !== 'none' && record.proof !== 'display-dark';
     const hoursAgo = record && now ? (Date.parse(now) - Date.parse(record.at)) / 3_600_000 : null;
-    const recent = hoursAgo === null || hoursAgo <= TRUSTED_HOURS;
+    const recent = hoursAgo === null || (hoursAgo <= TRUSTED_HOURS && hoursAgo >= -CLOCK_HOURS);
     return { supply, record, off: proven && record.cut !== 'cannot' && recent, hoursAgo };
   });
   const stops = stopsOf(thermostat);
@@ -149,6 +152,8 @@ function supplyFindings({ supply, record, off, hoursAgo }: SupplyStanding): Find
     return [finding('warn', 'supply-not-off', { name, why }, because)];
   if (record.proof === 'display-dark')
     return [finding('warn', 'proves-nothing', { what: 'display-dark', name }, because)];
+  if (hoursAgo !== null && hoursAgo < -CLOCK_HOURS)
+    return [finding('warn', 'off-in-future', { name }, because)];
   if (!off && hoursAgo !== null) return [finding('warn', 'off-long-ago', { name, hours: hoursAgo }, because)];
   return [];
 }

@@ -81,12 +81,35 @@ describe('a job file', () => {
 
 describe('pictures that came with a job', () => {
   const photos: ReadonlyMap<PhotoId, Uint8Array> = new Map([[photo, bytes]]);
+  const [place] = SCHOOLHOUSE.thermostats;
+  const shows = {
+    id: photo,
+    of: 'wall' as const,
+    equipment: null,
+    caption: '',
+    takenAt: '2026-01-02T03:04:05.000Z',
+    widthPx: 10,
+    heightPx: 10,
+    pins: []
+  };
+  const job = { id: SCHOOLHOUSE.id, thermostats: [{ ...place!, photos: [shows] }] };
 
   it('are kept beside it', async () => {
     const store = memoryStore();
-    expect(await keepPhotos(store, photos)).toBeNull();
-    const kept = await store.getPhoto(photo);
+    expect(await keepPhotos(store, job, photos)).toBeNull();
+    const kept = await store.getPhoto(job.id, photo);
     expect(new Uint8Array(await kept!.arrayBuffer())).toEqual(bytes);
+  });
+
+  it('leave those of other jobs alone, and are left out with a word where the job does not show them', async () => {
+    const store = memoryStore();
+    await store.putPhoto('job-other', photo, new Blob(['theirs']));
+    await keepPhotos(store, job, photos);
+    expect(await (await store.getPhoto('job-other', photo))!.text()).toBe('theirs');
+    const none = { ...job, thermostats: [{ ...place!, photos: [] }] };
+    expect(await keepPhotos(memoryStore(), none, photos)).toBe(
+      '1 picture that the job does not show was left out.'
+    );
   });
 
   it('that find no room are told, not dropped in silence', async () => {
@@ -94,6 +117,6 @@ describe('pictures that came with a job', () => {
       ...memoryStore(),
       putPhoto: async () => ({ ok: false, reason: 'full', why: 'no room is left' })
     };
-    expect(await keepPhotos(full, photos)).toBe('no room is left');
+    expect(await keepPhotos(full, job, photos)).toBe('no room is left');
   });
 });

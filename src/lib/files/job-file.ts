@@ -10,7 +10,7 @@ import { download, downloadBlob, fileName } from './download';
 export async function exportJob(store: JobStore, job: Job): Promise<void> {
   const photos = new Map<PhotoId, Uint8Array>();
   for (const id of photosOf(job)) {
-    const picture = await store.getPhoto(id).catch(() => null);
+    const picture = await store.getPhoto(job.id, id).catch(() => null);
     if (picture) photos.set(id, new Uint8Array(await picture.arrayBuffer()));
   }
   if (photos.size === 0) download(fileName(job.name, 'ulterum.json'), writeJob(job));
@@ -51,17 +51,21 @@ export async function readJobFile(file: File): Promise<JobFileRead> {
   return read.ok ? read : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
 }
 
-/** Keeps the pictures that came with a job; says what went wrong, or null. */
+/** Keeps the pictures that came with a job, beside it and no other; says what was left out or went wrong, or null. */
 export async function keepPhotos(
   store: JobStore,
+  job: Pick<Job, 'id' | 'thermostats'>,
   photos: ReadonlyMap<PhotoId, Uint8Array>
 ): Promise<string | null> {
+  const shown = new Set(photosOf(job));
   for (const [id, bytes] of photos) {
-    const kept = await store.putPhoto(
-      id,
-      new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' })
-    );
+    if (!shown.has(id)) continue;
+    const picture = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' });
+    const kept = await store.putPhoto(job.id, id, picture);
     if (!kept.ok) return kept.why;
   }
-  return null;
+  const left = [...photos.keys()].filter((id) => !shown.has(id)).length;
+  return left === 0
+    ? null
+    : `${left} ${left === 1 ? 'picture' : 'pictures'} that the job does not show ${left === 1 ? 'was' : 'were'} left out.`;
 }

@@ -36,7 +36,7 @@
       return;
     }
     const id = makeId('photo', freshRest());
-    const kept = await jobStore().putPhoto(id, taken.picture);
+    const kept = await jobStore().putPhoto(place.job.id, id, taken.picture);
     trouble = kept.ok ? '' : `The picture was not kept: ${kept.why}. Free some room and take it again.`;
     if (!kept.ok) return;
     const photo: Photo = {

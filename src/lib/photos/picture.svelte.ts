@@ -6,14 +6,14 @@ export class Picture {
   address = $state<string | null>(null);
   missing = $state(false);
 
-  constructor(id: () => PhotoId) {
+  constructor(job: () => string, id: () => PhotoId) {
     $effect(() => {
-      const wanted = id();
+      const [of, wanted] = [job(), id()];
       let open = true;
       let own: string | null = null;
       this.missing = false;
       void jobStore()
-        .getPhoto(wanted)
+        .getPhoto(of, wanted)
         .then((picture) => {
           if (!open) return;
           this.missing = picture === null;

@@ -12,7 +12,10 @@
 
   let { photo }: Props = $props();
   const place = getPlace();
-  const picture = new Picture(() => photo.id);
+  const picture = new Picture(
+    () => place.job.id,
+    () => photo.id
+  );
 </script>
 
 <a

@@ -20,6 +20,8 @@ export const SAFETY: Sentences<SafetyParams> = {
     feeds.length > 0
       ? `${name} cannot be switched off, and ${feeds.join(' and ')} is tied to it: nothing there is dead. Stop, and have an electrician cut it first.`
       : `${name} cannot be switched off. Stop: nothing is opened on it before an electrician has cut it.`,
+  'off-in-future': ({ name }) =>
+    `${name}: its proof is dated later than now. A clock was set back, or the file comes from elsewhere: prove it anew.`,
   'off-long-ago': ({ name, hours }) =>
     `${name}: proven off ${Math.round(hours)} hours ago. Somebody may have switched it on again: prove it anew.`,
   mercury: () =>

@@ -12,6 +12,8 @@
   });
 </script>
 
+<svelte:head><title>{session.job.name} · Ulterum</title></svelte:head>
+
 <main class="p-6">
   <h1 class="station-title">{session.job.name}</h1>
   {#if !first}<p>This job holds no thermostat.</p>{/if}

@@ -5,3 +5,5 @@
 
   onMount(() => void goto(`${page.url.pathname.replace(/\/$/, '')}/sheet`, { replaceState: true }));
 </script>
+
+<svelte:head><title>Strands · Ulterum</title></svelte:head>

@@ -25,7 +25,10 @@
   const photo = $derived<Photo | undefined>(
     place.thermostat.photos.find((one) => one.id === page.params['photo'])
   );
-  const picture = new Picture(() => photo?.id ?? ('ph-none' as Photo['id']));
+  const picture = new Picture(
+    () => place.job.id,
+    () => photo?.id ?? ('ph-none' as Photo['id'])
+  );
   let mode = $state<'pin' | 'white' | 'colour'>('pin');
   let cross = $state({ x: 0.5, y: 0.5 });
   let pinning = $state<{ x: number; y: number } | null>(null);
