@@ -4,12 +4,13 @@
  */
 import localforage from 'localforage';
 import { readRawJob } from '$core/formats/job-json';
+import type { PhotoId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
 import { faultText } from '$core/job/faults';
 import { NO_HISTORY, type History } from '$core/job/history';
+import { Pictures } from './pictures';
 import {
   orphansOf,
-  pictureKey,
   summaryOf,
   type JobStore,
   type JobSummary,
@@ -23,7 +24,7 @@ const CHANNEL = 'ulterum-jobs';
 
 export function browserStore(name = 'ulterum'): JobStore {
   const forage = localforage.createInstance({ name, storeName: 'jobs' });
-  const pictures = localforage.createInstance({ name, storeName: 'photos' });
+  const pictures = new Pictures(localforage.createInstance({ name, storeName: 'photos' }));
   const history = new StepStore(localforage.createInstance({ name, storeName: 'steps' }));
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${CHANNEL}-${name}`);
   return {
@@ -58,29 +59,18 @@ export function browserStore(name = 'ulterum'): JobStore {
       const gone = await forage.getItem<unknown>(id);
       await forage.removeItem(id);
       await history.remove(id);
-      for (const key of await pictures.keys()) if (key.startsWith(`${id}/`)) await pictures.removeItem(key);
-      await removeOldOrphans(forage, pictures, gone);
+      await pictures.remove(id, await oldOrphans(forage, gone));
       channel?.postMessage(id);
     },
     async putPhoto(job, id, picture) {
       try {
-        // Bytes and type apart: some browsers keep no blobs in their database.
-        await pictures.setItem(pictureKey(job, id), {
-          type: picture.type,
-          bytes: await picture.arrayBuffer()
-        });
+        await pictures.put(job, id, picture);
         return { ok: true };
       } catch (error) {
         return failure(error);
       }
     },
-    async getPhoto(job, id) {
-      const read = (key: string) =>
-        pictures.getItem<{ type: string; bytes: ArrayBuffer }>(key).catch(() => null);
-      // A picture that an earlier version kept lies under the id of its photo alone.
-      const kept = (await read(pictureKey(job, id))) ?? (await read(id));
-      return kept === null ? null : new Blob([kept.bytes], { type: kept.type });
-    },
+    getPhoto: (job, id) => pictures.get(job, id),
     watch(listener) {
       const hear = (event: MessageEvent<string>) => listener(event.data);
       channel?.addEventListener('message', hear);
@@ -136,12 +126,10 @@ function failure(error: unknown): { ok: false; reason: 'full' | 'refused'; why: 
   return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
 }
 
-/**
- * Takes away the pictures of an earlier version that only the removed job showed. A job that does not hold leaves all of those where they are.
- */
-async function removeOldOrphans(forage: LocalForage, pictures: LocalForage, gone: unknown): Promise<void> {
+/** Pictures of an earlier version that only the removed job showed; none where another stored job does not hold, and nobody knows. */
+async function oldOrphans(forage: LocalForage, gone: unknown): Promise<PhotoId[]> {
   const read = readRecord(gone);
-  if (!read.ok) return;
+  if (!read.ok) return [];
   const others: Job[] = [];
   let whole = true;
   await forage.iterate<unknown, void>((value) => {
@@ -149,8 +137,7 @@ async function removeOldOrphans(forage: LocalForage, pictures: LocalForage, gone
     if (other.ok) others.push(other.record.job);
     else whole = false;
   });
-  if (!whole) return;
-  for (const photo of orphansOf(read.record.job, others)) await pictures.removeItem(photo);
+  return whole ? orphansOf(read.record.job, others) : [];
 }
 
 type RecordRead =
