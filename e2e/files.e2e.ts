@@ -99,6 +99,24 @@ test('two tabs: the other one follows, and a late edit never overwrites', async 
   await expect(jobs).toContainText('The old schoolhouse (copy)');
 });
 
+test('a job that another tab has removed stays removed, and can be kept as a new one', async ({
+  context
+}) => {
+  const page = await context.newPage();
+  await openDemo(page);
+  const two = await context.newPage();
+  await open(two, '/');
+  await two.getByRole('button', { name: /^Remove The old schoolhouse/ }).click();
+  await two.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('removed in another tab');
+  await cell(page, 5, 'colour').focus();
+  await page.keyboard.type('vt');
+  await expect(two.getByRole('list', { name: 'Jobs' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep it as a new job' }).click();
+  await expectSaved(page);
+  await expect(two.getByRole('list', { name: 'Jobs' })).toContainText('The old schoolhouse (copy)');
+});
+
 test('a browser that is full says so, and the work can still be exported', async ({ page }) => {
   await openDemo(page);
   await page.evaluate(() => {

@@ -17,7 +17,7 @@
   import Dialog from '$lib/frame/dialog.svelte';
   import ThemeButton from '$lib/frame/theme-button.svelte';
   import { freshRest, jobStore } from '$lib/state/store';
-  import type { JobSummary } from '$storage/port';
+  import { whyNotSaved, type JobSummary } from '$storage/port';
 
   const store = jobStore();
   let jobs = $state<readonly JobSummary[] | null>(null);
@@ -54,7 +54,7 @@
     if (saved.ok) return own.id;
     trouble = {
       title: 'The job was not stored',
-      lines: [saved.reason === 'conflict' ? 'another tab stored one with the same id just now' : saved.why]
+      lines: [whyNotSaved(saved)]
     };
     return null;
   }

@@ -18,6 +18,7 @@ function record(rest: string, name = rest): NewRecord {
 
 export function storeAcceptance(what: string, make: () => JobStore): void {
   jobsAcceptance(what, make);
+  removalAcceptance(what, make);
   picturesAcceptance(what, make);
 }
 
@@ -69,6 +70,22 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
         store.save(record('elm', 'b'), 1, NO_HISTORY)
       ]);
       expect(results.filter((result) => result.ok)).toHaveLength(1);
+    });
+  });
+}
+
+function removalAcceptance(what: string, make: () => JobStore): void {
+  describe(`${what} removes`, () => {
+    it('does not write again what somebody has removed since, unless as a new one', async () => {
+      const store = make();
+      await store.save(record('sorrel'), 0, NO_HISTORY);
+      await store.remove('job-sorrel');
+      expect(await store.save(record('sorrel', 'late'), 1, NO_HISTORY)).toEqual({
+        ok: false,
+        reason: 'gone'
+      });
+      expect(await store.load('job-sorrel')).toEqual({ ok: false, reason: 'missing' });
+      expect(await store.save(record('sorrel', 'anew'), 0, NO_HISTORY)).toMatchObject({ ok: true });
     });
 
     it('forgets a job that was removed', async () => {

@@ -97,6 +97,7 @@ async function compareAndSave(
 ): Promise<SaveResult> {
   try {
     const stored = await forage.getItem<unknown>(record.job.id);
+    if (stored === null && revision > 0) return { ok: false, reason: 'gone' };
     if (stored !== null) {
       const read = readRecord(stored);
       if (!read.ok)

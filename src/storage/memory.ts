@@ -24,6 +24,7 @@ export function memoryStore(capacity = Infinity): JobStore {
     async save(record, revision) {
       const text = held.get(record.job.id);
       const theirs = text === undefined ? null : read(text);
+      if (theirs === null && revision > 0) return { ok: false, reason: 'gone' };
       if (theirs && theirs.revision !== revision) return { ok: false, reason: 'conflict', theirs };
       const next = JSON.stringify({ ...record, revision: revision + 1 });
       const others = [...held].reduce((sum, [id, one]) => (id === record.job.id ? sum : sum + one.length), 0);

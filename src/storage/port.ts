@@ -37,6 +37,8 @@ export type SaveResult =
   | { readonly ok: true; readonly revision: number }
   /** Somebody else saved since: their record is the newer one. */
   | { readonly ok: false; readonly reason: 'conflict'; readonly theirs: JobRecord }
+  /** Somebody has removed it since: it is not written again. */
+  | { readonly ok: false; readonly reason: 'gone' }
   | { readonly ok: false; readonly reason: 'full' | 'refused'; readonly why: string };
 
 export type LoadResult =
@@ -80,6 +82,12 @@ export function summaryOf({ job, saved }: Pick<JobRecord, 'job' | 'saved'>): Job
 /** The photos that a job shows. */
 export function photosOf(job: Pick<Job, 'thermostats'>): PhotoId[] {
   return job.thermostats.flatMap((thermostat) => thermostat.photos.map((photo) => photo.id));
+}
+
+/** Why a job was not stored, in a clause. */
+export function whyNotSaved(result: Extract<SaveResult, { ok: false }>): string {
+  if (result.reason === 'conflict') return 'another tab stored one with the same id just now';
+  return result.reason === 'gone' ? 'it was removed in another tab' : result.why;
 }
 
 /** Under what a picture of a job is kept. Earlier versions kept it under the id of the photo alone. */

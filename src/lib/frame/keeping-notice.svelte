@@ -51,6 +51,16 @@
       >
     </div>
   </div>
+{:else if keeping.state === 'gone'}
+  <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
+    <p>
+      <b>This job was removed in another tab.</b> What you see is still here, and nothing of it is kept any longer.
+    </p>
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button type="button" class="btn btn-primary btn-sm" onclick={keepBoth}>Keep it as a new job</button>
+      <a class="btn btn-outline btn-sm" href="/">Let it go</a>
+    </div>
+  </div>
 {:else if keeping.state === 'full' || keeping.state === 'refused'}
   <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
     <p>

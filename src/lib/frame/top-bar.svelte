@@ -14,9 +14,14 @@
   const last = $derived(lastDone(session.history));
   const next = $derived(nextAgain(session.history));
   const keeping = $derived(
-    { saved: 'Saved', saving: 'Saving …', full: 'Not saved', refused: 'Not saved', conflict: 'Not saved' }[
-      session.keeping.state
-    ]
+    {
+      saved: 'Saved',
+      saving: 'Saving …',
+      full: 'Not saved',
+      refused: 'Not saved',
+      conflict: 'Not saved',
+      gone: 'Not kept'
+    }[session.keeping.state]
   );
 
   function key(event: KeyboardEvent): void {

@@ -9,12 +9,14 @@ import { faultText } from '$core/job/faults';
 import { lastDone, movedBy, nextAgain, NO_HISTORY, withStep, type History } from '$core/job/history';
 import { apply, describe, invert, type Step } from '$core/job/steps';
 import { adoptTicks } from '$core/plan/adopt-ticks';
-import type { JobRecord, JobStore, Opened } from '$storage/port';
+import { photosOf, type JobRecord, type JobStore, type Opened } from '$storage/port';
 
 export type Keeping =
   | { readonly state: 'saved' | 'saving' }
   | { readonly state: 'full' | 'refused'; readonly why: string }
-  | { readonly state: 'conflict'; readonly theirs: JobRecord };
+  | { readonly state: 'conflict'; readonly theirs: JobRecord }
+  /** Another tab has removed the job: nothing is written before the user says so. */
+  | { readonly state: 'gone' };
 
 export class JobSession {
   job: Job = $state.raw(undefined as unknown as Job);
@@ -34,6 +36,7 @@ export class JobSession {
   #stored: History = NO_HISTORY;
   #dirty = false;
   #busy: Promise<void> | null = null;
+  #pictures: Promise<void> = Promise.resolve();
   #unwatch: () => void;
 
   /** `now` gives the time of a save as ISO text. */
@@ -119,14 +122,16 @@ export class JobSession {
     this.said = 'The version of the other tab is shown';
   }
 
-  /** Settles a conflict: keeps both, this one as a job of its own. Returns its id. */
+  /** Settles a conflict, or a job that was removed elsewhere: keeps this one as a job of its own. Returns its id. */
   keepMineAs(rest: string): string {
+    const before = this.job;
     this.job = { ...this.job, id: makeId('job', rest), name: `${this.job.name} (copy)`.slice(0, 120) };
     this.#revision = 0;
     this.#stored = NO_HISTORY;
     this.keeping = { state: 'saved' };
     this.said = 'Kept as a job of its own';
     this.#save();
+    this.#pictures = this.#copyPictures(before, this.job.id);
     return this.job.id;
   }
 
@@ -135,8 +140,17 @@ export class JobSession {
     this.#save();
   }
 
+  /** A copy has pictures of its own, as far as they are still kept. */
+  async #copyPictures(from: Job, to: string): Promise<void> {
+    for (const id of photosOf(from)) {
+      const picture = await this.#store.getPhoto(from.id, id).catch(() => null);
+      if (picture) await this.#store.putPhoto(to, id, picture);
+    }
+  }
+
   /** Resolves when everything done so far is saved or has failed to be. */
   async settled(): Promise<void> {
+    await this.#pictures;
     while (this.#busy) await this.#busy;
   }
 
@@ -153,14 +167,14 @@ export class JobSession {
 
   #save(): void {
     this.#dirty = true;
-    if (this.keeping.state === 'conflict') return;
+    if (this.#waits) return;
     this.#busy ??= this.#run().finally(() => {
       this.#busy = null;
     });
   }
 
   async #run(): Promise<void> {
-    while (this.#dirty && this.keeping.state !== 'conflict') {
+    while (this.#dirty && !this.#waits) {
       this.#dirty = false;
       this.keeping = { state: 'saving' };
       const record = {
@@ -175,6 +189,8 @@ export class JobSession {
         this.keeping = { state: 'saved' };
       } else if (saved.reason === 'conflict') {
         this.keeping = { state: 'conflict', theirs: saved.theirs };
+      } else if (saved.reason === 'gone') {
+        this.keeping = { state: 'gone' };
       } else {
         this.keeping = { state: saved.reason, why: saved.why };
         return;
@@ -182,10 +198,19 @@ export class JobSession {
     }
   }
 
-  /** Another tab saved this job: with nothing unsaved here it is shown at once, else the next save reports the conflict. */
+  /** Nothing is saved before the user has said which. */
+  get #waits(): boolean {
+    return this.keeping.state === 'conflict' || this.keeping.state === 'gone';
+  }
+
+  /** Another tab saved this job, or removed it: with nothing unsaved here it is shown at once, else the next save reports the conflict. */
   async #heard(id: string): Promise<void> {
     if (id !== this.job.id || this.#dirty || this.#busy) return;
     const loaded = await this.#store.load(id);
+    if (!loaded.ok && loaded.reason === 'missing' && !this.#dirty && !this.#busy) {
+      this.keeping = { state: 'gone' };
+      this.said = 'Removed in another tab';
+    }
     if (!loaded.ok || this.#dirty || this.#busy || loaded.record.revision <= this.#revision) return;
     this.#adopt(loaded.record);
     this.said = 'Changed in another tab';

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
 import { NO_HISTORY } from '$core/job/history';
@@ -68,6 +68,47 @@ describe('the open job', () => {
     await two.settled();
     expect(await store.load('job-oak-copy')).toMatchObject({ record: { job: { name: 'Elm (copy)' } } });
     expect(await store.load('job-oak')).toMatchObject({ record: { job: { name: 'Beech' } } });
+  });
+
+  it('does not write again what another tab has removed, and keeps it as a new one, with its pictures, on request', async () => {
+    const store = memoryStore();
+    const session = await open(deaf(store));
+    const photo = makeId('photo', 'oak-1');
+    const [place] = session.job.thermostats;
+    const shows = {
+      id: photo,
+      of: 'wall' as const,
+      equipment: null,
+      caption: '',
+      takenAt: '2026-01-02T03:04:05.000Z',
+      widthPx: 10,
+      heightPx: 10,
+      pins: []
+    };
+    session.edit(setStep(session.job, ['thermostats', { id: place!.id }, 'photos'], [shows], 'Photo'));
+    await session.settled();
+    await store.remove('job-oak');
+    await store.putPhoto('job-oak', photo, new Blob(['kept']));
+    rename(session, 'Late');
+    await session.settled();
+    expect(session.keeping.state).toBe('gone');
+    expect(await store.load('job-oak')).toMatchObject({ ok: false, reason: 'missing' });
+    rename(session, 'Later');
+    await session.settled();
+    expect(await store.load('job-oak')).toMatchObject({ ok: false, reason: 'missing' });
+    session.keepMineAs('oak-new');
+    await session.settled();
+    expect(await store.load('job-oak-new')).toMatchObject({ record: { job: { name: 'Later (copy)' } } });
+    expect(await (await store.getPhoto('job-oak-new', photo))!.text()).toBe('kept');
+  });
+
+  it('hears that another tab has removed it', async () => {
+    const store = memoryStore();
+    const session = await open(store);
+    rename(session, 'Ash');
+    await session.settled();
+    await store.remove('job-oak');
+    await vi.waitFor(() => expect(session.keeping.state).toBe('gone'));
   });
 
   it('takes the other side on request', async () => {

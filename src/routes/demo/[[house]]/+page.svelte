@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Opens the demo house; what somebody changed in it before is kept. */
+  import { whyNotSaved } from '$storage/port';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -21,7 +22,7 @@
         NO_HISTORY
       );
       if (!saved.ok && saved.reason !== 'conflict') {
-        trouble = saved.why;
+        trouble = whyNotSaved(saved);
         return;
       }
     }
