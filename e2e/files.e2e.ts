@@ -117,6 +117,33 @@ test('a job that another tab has removed stays removed, and can be kept as a new
   await expect(two.getByRole('list', { name: 'Jobs' })).toContainText('The old schoolhouse (copy)');
 });
 
+test('one broken record hides no other: it is listed, taken out as it is, and removed', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(async () => {
+    const request = indexedDB.open('ulterum');
+    const base = await new Promise<IDBDatabase>((done) => (request.onsuccess = () => done(request.result)));
+    const store = base.transaction('jobs', 'readwrite').objectStore('jobs');
+    store.put({ job: [[]], revision: 'x', saved: 'no time' }, 'job-broken');
+    const read = store.get('job-schoolhouse');
+    await new Promise<void>(
+      (done) =>
+        (read.onsuccess = () => {
+          store.put({ ...read.result, saved: 'yesterday, or so' }, 'job-schoolhouse');
+          done();
+        })
+    );
+    base.close();
+  });
+  await open(page, '/');
+  const jobs = page.getByRole('list', { name: 'Jobs' });
+  await expect(jobs).toContainText('The old schoolhouse');
+  await expect(jobs).toContainText('job-broken (damaged)');
+  await page.getByRole('button', { name: /^Remove job-broken/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(jobs).not.toContainText('job-broken');
+  await expect(jobs).toContainText('The old schoolhouse');
+});
+
 test('a browser that is full says so, and the work can still be exported', async ({ page }) => {
   await openDemo(page);
   await page.evaluate(() => {

@@ -109,10 +109,12 @@
     await refresh();
   }
 
-  const when = (iso: string) =>
-    iso === ''
-      ? ''
-      : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
+  /** A record whose time is none is listed like every other. */
+  function when(iso: string): string {
+    const time = new Date(iso);
+    if (Number.isNaN(time.getTime())) return '';
+    return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(time);
+  }
 </script>
 
 <svelte:head><title>Jobs · Ulterum</title></svelte:head>

@@ -1,6 +1,7 @@
 /** `today 14:05`, or day and time. */
 export function timeText(iso: string, now: Date = new Date()): string {
   const date = new Date(iso);
+  if (Number.isNaN(date.getTime())) return 'at no time that is one';
   const time = new Intl.DateTimeFormat(undefined, { timeStyle: 'short' }).format(date);
   if (date.toDateString() === now.toDateString()) return `today ${time}`;
   return `${new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' }).format(date)} ${time}`;
