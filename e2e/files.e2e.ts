@@ -183,3 +183,31 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await open(page, '/job/job-schoolhouse/th-nobody/sheet');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('No such thermostat');
 });
+
+test('a tab that is killed in the moment of an edit, or while one types, loses nothing', async ({
+  context
+}) => {
+  const page = await context.newPage();
+  await openDemo(page);
+  // The database does not answer any more: only what is noted at once can be there afterwards.
+  await page.evaluate(() => {
+    IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+    IDBObjectStore.prototype.put = () => new EventTarget() as IDBRequest<IDBValidKey>;
+  });
+  await cell(page, 1, 'strand').click();
+  const label = page.getByRole('dialog').getByLabel('Own label');
+  await label.pressSequentially('blue tape');
+  await expect(page.getByText('Saving …')).toBeAttached();
+  await expect.poll(() => page.evaluate(() => JSON.stringify(localStorage))).toContain('blue tape');
+  const kill = await context.newCDPSession(page);
+  void kill.send('Page.crash').catch(() => undefined);
+  await page.waitForEvent('crash');
+  const again = await context.newPage();
+  await open(again, '/job/job-schoolhouse/th-classroom/sheet');
+  await expect(again.getByRole('status').filter({ hasText: 'They are here' })).toBeVisible();
+  await cell(again, 1, 'strand').click();
+  await expect(again.getByRole('dialog').getByLabel('Own label')).toHaveValue('blue tape');
+  await again.keyboard.press('Escape');
+  await expectSaved(again);
+  expect(await again.evaluate(() => localStorage.length)).toBe(0);
+});

@@ -3,19 +3,24 @@
 /// <reference lib="esnext" />
 /// <reference lib="webworker" />
 /**
- * Makes the product work with the network gone. Everything that the page may ever load is put by at installation, lazy parts too: a cellar
- * is no place to find out that a part is missing. Pages are drawn in the browser, so one shell serves every address. Jobs and photos are
- * in the browser's own database and need no network anyway.
+ * Makes the product work with the network gone, slow or lying. Everything that the page may ever load is put by at installation, lazy parts
+ * too: a cellar is no place to find out that a part is missing. Pages are drawn in the browser, so one shell serves every address, and what
+ * is put by answers first: an error page of a gateway or a sign-in page is never taken for the application. Jobs and photos are in the
+ * browser's own database and need no network anyway.
+ *
+ * A newer version waits until no page runs on the older one, whose parts stay that long, or until the only page asks for it.
  */
 import { build, files, version } from '$service-worker';
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `ulterum-${version}`;
 const SHELL = '/';
+/** So long an answer is waited for where there is one at hand. */
+const PATIENCE_MS = 1500;
 const WEATHER = ['harrowdale', 'saltmere', 'colderbrook', 'duneford'].map((place) => `/api/weather/${place}`);
 
 worker.addEventListener('install', (event) => {
-  event.waitUntil(putBy().then(() => worker.skipWaiting()));
+  event.waitUntil(putBy());
 });
 
 worker.addEventListener('activate', (event) => {
@@ -26,17 +31,28 @@ worker.addEventListener('fetch', (event) => {
   const { request } = event;
   const address = new URL(request.url);
   if (request.method !== 'GET' || address.origin !== worker.location.origin) return;
-  if (request.mode === 'navigate') event.respondWith(shell(request));
+  const answered = address.pathname.startsWith('/api/') || address.pathname === '/healthz';
+  if (request.mode === 'navigate' && !answered) event.respondWith(shell(request));
   else if (address.pathname.startsWith('/_app/immutable/') || files.includes(address.pathname))
     event.respondWith(keptFirst(request));
   else if (address.pathname.startsWith('/api/')) event.respondWith(networkFirst(request));
 });
 
+worker.addEventListener('message', (event) => {
+  if (event.data === 'take-over') event.waitUntil(takeOver());
+});
+
+/** Only where no other page would lose the parts that it runs on. */
+async function takeOver(): Promise<void> {
+  const pages = await worker.clients.matchAll({ type: 'window', includeUncontrolled: true });
+  if (pages.length <= 1) await worker.skipWaiting();
+}
+
 async function putBy(): Promise<void> {
   const cache = await caches.open(CACHE);
   await cache.addAll([SHELL, ...build, ...files]);
   // The weather is a help, not a need: its absence must not spoil the installation.
-  await Promise.allSettled(WEATHER.map((one) => cache.add(one)));
+  await Promise.allSettled(WEATHER.map((address) => cache.add(address)));
 }
 
 async function dropOld(): Promise<void> {
@@ -45,11 +61,8 @@ async function dropOld(): Promise<void> {
 }
 
 async function shell(request: Request): Promise<Response> {
-  try {
-    return await fetch(request);
-  } catch {
-    return (await caches.match(SHELL)) ?? Response.error();
-  }
+  const kept = await (await caches.open(CACHE)).match(SHELL);
+  return kept ?? fetch(request);
 }
 
 async function keptFirst(request: Request): Promise<Response> {
@@ -61,9 +74,13 @@ async function keptFirst(request: Request): Promise<Response> {
 }
 
 async function networkFirst(request: Request): Promise<Response> {
+  const kept = await caches.match(request);
+  if (!kept) return fetch(request);
   try {
-    return await fetch(request);
+    const fresh = await fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    const ours = fresh.headers.get('content-type')?.startsWith('application/json') ?? false;
+    return fresh.status < 500 && ours ? fresh : kept;
   } catch {
-    return (await caches.match(request)) ?? Response.error();
+    return kept;
   }
 }

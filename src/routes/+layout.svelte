@@ -4,6 +4,7 @@
   import '@fontsource/dejavu-sans/latin-700.css';
   import '../app.css';
   import { onMount, type Snippet } from 'svelte';
+  import NewerVersion from '$lib/frame/newer-version.svelte';
 
   let { children }: { children: Snippet } = $props();
 
@@ -14,3 +15,4 @@
 </script>
 
 {@render children()}
+<NewerVersion />

@@ -2,7 +2,7 @@
  * What can be undone and done again: the steps of a job in their order, and how far one has gone back. Each step has a number that it keeps,
  * so that a store writes only those that are new.
  */
-import type { Step } from './steps';
+import { batch, pathName, type Step } from './steps';
 
 /** Steps kept for undo; older ones are forgotten. */
 export const MOST_STEPS = 200;
@@ -32,6 +32,19 @@ export function withStep({ first, steps, cursor }: History, step: Step): History
   const kept = [...steps.slice(0, cursor - first), step];
   const over = Math.max(0, kept.length - MOST_STEPS);
   return { first: first + over, steps: kept.slice(over), cursor: cursor + 1 };
+}
+
+/** With a step that goes on with the last one: both are taken back together. */
+export function withMerged(history: History, step: Step): History {
+  const last = lastDone(history);
+  if (!last) return withStep(history, step);
+  return withStep(movedBy(history, -1), merged(last, step));
+}
+
+function merged(first: Step, second: Step): Step {
+  return first.kind === 'set' && second.kind === 'set' && pathName(first.path) === pathName(second.path)
+    ? { ...second, before: first.before }
+    : batch(second.label, [...(first.kind === 'batch' ? first.steps : [first]), second]);
 }
 
 export function movedBy(history: History, by: -1 | 1): History {

@@ -2,6 +2,7 @@
   /** A number with its unit as the job shows it; what is typed is checked and told, and kept in metric. */
   import { fromShown, toShown, unitName, type Quantity } from '$core/trade/units';
   import { getPlace } from '../state/context';
+  import { keepTyped } from './keep-typed';
 
   interface Props {
     label: string;
@@ -36,29 +37,33 @@
     value === null ? '' : String(Number(toShown(value, quantity, units).toFixed(digits)))
   );
   let trouble = $state('');
+  /** What stands in the field while it is typed in. */
+  let draft: string | null = $state(null);
+  let typing = {};
 
-  function take(event: Event): void {
-    const input = event.currentTarget as HTMLInputElement;
-    const text = input.value.trim().replace(',', '.');
-    if (text === '' && optional) {
-      trouble = '';
-      onset(null);
-      return;
-    }
+  function take(text: string, goesOn: boolean): void {
+    const read = readIn(text.trim().replace(',', '.'));
+    // Half of a number is nothing to complain of.
+    if (goesOn && (read === undefined || read === null)) return;
+    trouble = read === undefined ? limits() : '';
+    if (read !== undefined && read !== value) place.session.typed(typing, () => onset(read));
+    if (goesOn) return;
+    draft = trouble ? draft : null;
+    typing = {};
+  }
+
+  /** The number that the text says, null for none; undefined where it cannot be. */
+  function readIn(text: string): number | null | undefined {
+    if (text === '') return optional ? null : undefined;
+    if (text === shown) return value;
     const read = fromShown(Number(text), quantity, units);
-    if (
-      text === '' ||
-      !Number.isFinite(read) ||
-      read < least ||
-      read > most ||
-      (whole && !Number.isInteger(read))
-    ) {
-      const limit = (one: number) => Number(toShown(one, quantity, units).toFixed(1));
-      trouble = `${whole ? 'A whole number' : 'A number'} from ${limit(least)} to ${limit(most)}`;
-      return;
-    }
-    trouble = '';
-    onset(read);
+    const holds = Number.isFinite(read) && read >= least && read <= most;
+    return holds && (!whole || Number.isInteger(read)) ? read : undefined;
+  }
+
+  function limits(): string {
+    const limit = (metric: number) => Number(toShown(metric, quantity, units).toFixed(1));
+    return `${whole ? 'A whole number' : 'A number'} from ${limit(least)} to ${limit(most)}`;
   }
 </script>
 
@@ -68,9 +73,10 @@
     class="input w-full"
     inputmode="decimal"
     placeholder={optional ? 'not known' : ''}
-    value={shown}
+    value={draft ?? shown}
     aria-invalid={trouble !== ''}
-    onchange={take}
+    oninput={(event) => (draft = event.currentTarget.value)}
+    {@attach keepTyped(take)}
   />
   {#if trouble}<span role="alert">{trouble}; nothing was changed.</span>{/if}
 </label>

@@ -1,10 +1,10 @@
 <script lang="ts">
   /** What else is known of a conductor: its own label, a stripe, joints on the way, whether it was measured through. */
-  import { SHORT_TEXT } from '$core/job/primitives';
   import { removeConductor, setConductorField, setSplices } from '$core/job/edits';
   import { conductorName } from '$core/job/names';
   import { nextId, type ConductorId } from '$core/job/ids';
   import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
+  import TextField from '../fields/text-field.svelte';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
 
@@ -62,15 +62,11 @@
 >
   {#if conductor}
     <div class="grid gap-3 sm:grid-cols-2">
-      <label class="flex flex-col gap-1 text-sm"
-        >Own label (tape, number)
-        <input
-          class="input w-full"
-          maxlength={SHORT_TEXT}
-          value={conductor.label}
-          onchange={(event) => set('label', event.currentTarget.value as never)}
-        />
-      </label>
+      <TextField
+        label="Own label (tape, number)"
+        value={conductor.label}
+        onset={(label) => set('label', label as never)}
+      />
       <label class="flex flex-col gap-1 text-sm"
         >Stripe
         <select
@@ -121,15 +117,12 @@
               >{/each}
           </select>
         </label>
-        <label class="flex flex-col gap-1 text-sm"
-          >Where
-          <input
-            class="input input-sm w-full"
-            maxlength={SHORT_TEXT}
-            value={splice.place}
-            onchange={(event) => changeSplice(at, { place: event.currentTarget.value })}
-          />
-        </label>
+        <TextField
+          label="Where"
+          small
+          value={splice.place}
+          onset={(where) => changeSplice(at, { place: where })}
+        />
         <label class="flex items-center gap-2 text-sm"
           ><input
             type="checkbox"

@@ -6,10 +6,19 @@ import { makeId } from '$core/job/ids';
 import { JOB_VERSION, type Job } from '$core/job/schema';
 import { edit as checkedEdit } from '$core/job/edit';
 import { faultText } from '$core/job/faults';
-import { lastDone, movedBy, nextAgain, NO_HISTORY, withStep, type History } from '$core/job/history';
-import { apply, describe, invert, type Step } from '$core/job/steps';
+import {
+  lastDone,
+  movedBy,
+  nextAgain,
+  NO_HISTORY,
+  withMerged,
+  withStep,
+  type History
+} from '$core/job/history';
+import { apply, describe, invert, valueAt, type Step } from '$core/job/steps';
 import { adoptTicks } from '$core/plan/adopt-ticks';
 import { photosOf, type JobRecord, type JobStore, type Opened } from '$storage/port';
+import type { Unsaved, UnsavedNotes } from '$storage/unsaved';
 
 export type Keeping =
   | { readonly state: 'saved' | 'saving' }
@@ -17,6 +26,17 @@ export type Keeping =
   | { readonly state: 'conflict'; readonly theirs: JobRecord }
   /** Another tab has removed the job: nothing is written before the user says so. */
   | { readonly state: 'gone' };
+
+/** What a session is opened with, besides its record. */
+export interface SessionParts {
+  /** The time of a save as ISO text. */
+  readonly now?: () => string;
+  readonly opened?: Opened | null;
+  /** Where steps are noted until they are saved. */
+  readonly notes?: UnsavedNotes | null;
+  /** What closed tabs had not saved of this job. */
+  readonly left?: readonly Unsaved[];
+}
 
 export class JobSession {
   job: Job = $state.raw(undefined as unknown as Job);
@@ -31,6 +51,12 @@ export class JobSession {
 
   readonly #store: JobStore;
   readonly #now: () => string;
+  readonly #notes: UnsavedNotes | null;
+  /** Steps made since the stored revision, undone ones as what takes them back. */
+  #pending: Step[] = [];
+  /** The field in which the last step was typed. */
+  #typedIn: object | null = null;
+  #typing: object | null = null;
   #revision: number;
   /** The history as the store holds it. */
   #stored: History = NO_HISTORY;
@@ -39,18 +65,19 @@ export class JobSession {
   #pictures: Promise<void> = Promise.resolve();
   #unwatch: () => void;
 
-  /** `now` gives the time of a save as ISO text. */
   constructor(
     store: JobStore,
     record: JobRecord,
-    { now = isoNow, opened = null }: { now?: () => string; opened?: Opened | null } = {}
+    { now = isoNow, opened = null, notes = null, left = [] }: SessionParts = {}
   ) {
     this.#store = store;
     this.#now = now;
+    this.#notes = notes;
     this.#revision = record.revision;
     this.#adopt(record);
     this.#unwatch = store.watch((id) => void this.#heard(id));
     if (opened) this.#welcome(opened);
+    this.#takeUp(left, record.revision);
   }
 
   /** Makes the edit where the job that comes of it holds; else says why not, and leaves everything as it is. */
@@ -62,11 +89,29 @@ export class JobSession {
       return false;
     }
     this.job = edited.job;
-    this.history = withStep(this.history, step);
+    const goesOn = this.#typing !== null && this.#typing === this.#typedIn;
+    this.history = goesOn ? withMerged(this.history, step) : withStep(this.history, step);
+    this.#typedIn = this.#typing;
     this.refused = [];
     this.said = describe(step);
-    this.#save();
+    this.#made(step);
     return true;
+  }
+
+  /** Makes an edit that goes on with the one before where both were typed in the same field: one undo takes back all of it. */
+  typed(field: object, work: () => void): void {
+    this.#typing = field;
+    try {
+      work();
+    } finally {
+      this.#typing = null;
+    }
+  }
+
+  /** Whether closing the page now would lose something. */
+  get unsaved(): boolean {
+    const { state } = this.keeping;
+    return state !== 'saved' && (state !== 'saving' || this.#notes === null);
   }
 
   get canUndo(): boolean {
@@ -83,7 +128,8 @@ export class JobSession {
     this.job = apply(this.job, invert(step));
     this.history = movedBy(this.history, -1);
     this.said = `Taken back: ${describe(step)}`;
-    this.#save();
+    this.#typedIn = null;
+    this.#made(invert(step));
   }
 
   redo(): void {
@@ -92,7 +138,8 @@ export class JobSession {
     this.job = apply(this.job, step);
     this.history = movedBy(this.history, 1);
     this.said = `Done again: ${describe(step)}`;
-    this.#save();
+    this.#typedIn = null;
+    this.#made(step);
   }
 
   /** Says how an older job was opened, takes its ticks over into the log, and saves it as it is now, so that this is said once. */
@@ -113,10 +160,47 @@ export class JobSession {
     this.#save();
   }
 
+  /** Makes what closed tabs had not saved; says what of it could not be made any longer. */
+  #takeUp(left: readonly Unsaved[], revision: number): void {
+    const lost: string[] = [];
+    let made = 0;
+    for (const note of left) {
+      if (note.revision !== revision) lost.push(...missingIn(this.job, note.steps));
+      else
+        for (const step of note.steps)
+          if (this.edit(step)) made += 1;
+          else lost.push(describe(step));
+    }
+    this.refused = [];
+    if (made > 0)
+      this.notice = [
+        ...this.notice,
+        'Your last edits before the page was closed were not saved yet. They are here.'
+      ];
+    if (lost.length > 0)
+      this.notice = [
+        ...this.notice,
+        `The job has changed since a page was closed; this edit of that page is not in it: ${lost.join('; ')}.`
+      ];
+  }
+
+  #made(step: Step): void {
+    this.#pending.push(step);
+    this.#note();
+    this.#save();
+  }
+
+  #note(): void {
+    if (this.#pending.length === 0) this.#notes?.clear(this.job.id);
+    else this.#notes?.note(this.job.id, { revision: this.#revision, steps: this.#pending });
+  }
+
   /** Settles a conflict: takes what the other tab saved, and gives up the edits made here since. */
   takeTheirs(): void {
     if (this.keeping.state !== 'conflict') return;
     this.#dirty = false;
+    this.#pending = [];
+    this.#note();
     this.#adopt(this.keeping.theirs);
     this.keeping = { state: 'saved' };
     this.said = 'The version of the other tab is shown';
@@ -125,6 +209,7 @@ export class JobSession {
   /** Settles a conflict, or a job that was removed elsewhere: keeps this one as a job of its own. Returns its id. */
   keepMineAs(rest: string): string {
     const before = this.job;
+    this.#notes?.clear(before.id);
     this.job = { ...this.job, id: makeId('job', rest), name: `${this.job.name} (copy)`.slice(0, 120) };
     this.#revision = 0;
     this.#stored = NO_HISTORY;
@@ -182,10 +267,13 @@ export class JobSession {
         saved: this.#now(),
         history: this.history
       };
+      const holds = this.#pending.length;
       const saved = await this.#store.save(record, this.#revision, this.#stored);
       if (saved.ok) {
         this.#stored = record.history;
         this.#revision = saved.revision;
+        this.#pending = this.#pending.slice(holds);
+        this.#note();
         this.keeping = { state: 'saved' };
       } else if (saved.reason === 'conflict') {
         this.keeping = { state: 'conflict', theirs: saved.theirs };
@@ -215,6 +303,19 @@ export class JobSession {
     this.#adopt(loaded.record);
     this.said = 'Changed in another tab';
   }
+}
+
+/** Labels of steps that the job shows no sign of. */
+function missingIn(job: Job, steps: readonly Step[]): string[] {
+  const last = steps.at(-1);
+  return last === undefined || stands(job, last) ? [] : steps.map(describe);
+}
+
+function stands(job: Job, step: Step): boolean {
+  if (step.kind === 'batch') return step.steps.every((part) => stands(job, part));
+  if (step.kind === 'set') return JSON.stringify(valueAt(job, step.path)) === JSON.stringify(step.after);
+  const there = valueAt(job, [...step.path, { id: step.value.id }]) !== undefined;
+  return there === (step.kind === 'insert');
 }
 
 function isoNow(): string {

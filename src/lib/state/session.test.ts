@@ -5,6 +5,7 @@ import { NO_HISTORY } from '$core/job/history';
 import { setStep } from '$core/job/steps';
 import { memoryStore } from '$storage/memory';
 import type { JobStore } from '$storage/port';
+import type { Unsaved, UnsavedNotes } from '$storage/unsaved';
 import { JobSession } from './session.svelte';
 
 const fresh = () => newJob(makeId('job', 'oak'), 'Oak');
@@ -143,5 +144,105 @@ describe('the open job', () => {
     session.retry();
     await session.settled();
     expect(session.keeping.state).toBe('saved');
+  });
+});
+
+describe('what is not saved yet', () => {
+  /** Notes as they lie in the browser, for each job. */
+  function notebook() {
+    const held = new Map<string, Unsaved>();
+    const notes: UnsavedNotes = {
+      note: (job, unsaved) => void held.set(job, structuredClone(unsaved)),
+      clear: (job) => void held.delete(job),
+      take: (job) => Promise.resolve([held.get(job)].flatMap((note) => note ?? []))
+    };
+    return { held, notes };
+  }
+
+  async function openWith(store: JobStore, notes: UnsavedNotes): Promise<JobSession> {
+    const loaded = await store.load('job-oak');
+    if (!loaded.ok) throw new Error('no such job');
+    const left = await notes.take('job-oak');
+    return new JobSession(store, loaded.record, { opened: loaded.opened, notes, left });
+  }
+
+  /** A store that never answers a save: the tab is killed before. */
+  const silent = (store: JobStore): JobStore => ({ ...store, save: () => new Promise(() => undefined) });
+
+  it('is noted with the edit itself, and is there when the job is opened next', async () => {
+    const store = memoryStore();
+    await (await open(store)).settled();
+    const { held, notes } = notebook();
+    const killed = await openWith(silent(store), notes);
+    rename(killed, 'Beech');
+    rename(killed, 'Ash');
+    killed.undo();
+    const again = await openWith(store, notes);
+    expect(again.job.name).toBe('Beech');
+    expect(again.notice.join()).toContain('They are here');
+    await again.settled();
+    expect(held.size).toBe(0);
+    expect((await open(store)).job.name).toBe('Beech');
+  });
+
+  it('is no longer noted once it is saved, and a note that was saved after all is not made twice', async () => {
+    const store = memoryStore();
+    await (await open(store)).settled();
+    const { held, notes } = notebook();
+    const session = await openWith(store, notes);
+    rename(session, 'Beech');
+    const note = held.get('job-oak');
+    await session.settled();
+    expect(held.size).toBe(0);
+    held.set('job-oak', note!);
+    const again = await openWith(store, notes);
+    expect(again.job.name).toBe('Beech');
+    expect(again.history.steps).toHaveLength(1);
+    expect(again.notice).toEqual([]);
+  });
+
+  it('does not overwrite what another tab saved since: it is named instead', async () => {
+    const store = memoryStore();
+    await (await open(store)).settled();
+    const { notes } = notebook();
+    rename(await openWith(silent(store), notes), 'Beech');
+    const other = await open(store);
+    rename(other, 'Ash');
+    await other.settled();
+    const again = await openWith(store, notes);
+    expect(again.job.name).toBe('Ash');
+    expect(again.notice.join()).toContain('named Beech');
+  });
+
+  it('asks before closing only where nothing notes it', async () => {
+    const store = memoryStore();
+    await (await open(store)).settled();
+    const loaded = await store.load('job-oak');
+    if (!loaded.ok) throw new Error('no such job');
+    const without = new JobSession(silent(store), loaded.record);
+    rename(without, 'Beech');
+    expect(without.unsaved).toBe(true);
+    const noted = new JobSession(silent(store), loaded.record, { notes: notebook().notes });
+    rename(noted, 'Beech');
+    expect(noted.unsaved).toBe(false);
+  });
+});
+
+describe('what is typed in one field', () => {
+  it('is taken back in one go, and another field is another step', async () => {
+    const session = await open(memoryStore());
+    const [name, place] = [{}, {}];
+    session.typed(name, () => rename(session, 'B'));
+    session.typed(name, () => rename(session, 'Beech'));
+    session.typed(place, () => session.edit(setStep(session.job, ['place'], 'Hill', 'placed')));
+    session.typed(name, () => rename(session, 'Beech hill'));
+    session.undo();
+    expect(session.job).toMatchObject({ name: 'Beech', place: 'Hill' });
+    session.undo();
+    session.undo();
+    expect(session.job).toMatchObject({ name: 'Oak', place: '' });
+    expect(session.canUndo).toBe(false);
+    session.redo();
+    expect(session.job.name).toBe('Beech');
   });
 });

@@ -1,3 +1,8 @@
+<script module lang="ts">
+  /** The job that was open before is saved first: it may be the one that is opened now. */
+  let closing: Promise<void> = Promise.resolve();
+</script>
+
 <script lang="ts">
   /** Opens the job named in the address, and says plainly when it cannot be. */
   import { onDestroy, untrack, type Snippet } from 'svelte';
@@ -5,7 +10,7 @@
   import { download, fileName } from '$lib/files/download';
   import { setSession } from '$lib/state/context';
   import { JobSession } from '$lib/state/session.svelte';
-  import { jobStore } from '$lib/state/store';
+  import { jobNotes, jobStore } from '$lib/state/store';
   import type { LoadResult } from '$storage/port';
 
   let { children }: { children: Snippet } = $props();
@@ -26,14 +31,29 @@
   });
 
   async function open(id: string): Promise<void> {
+    await closing;
+    await session?.settled();
     const loaded = await jobStore().load(id);
+    const notes = jobNotes();
+    const left = loaded.ok ? await notes?.take(id) : [];
     session?.close();
     failed = loaded.ok ? null : loaded;
-    session = loaded.ok ? new JobSession(jobStore(), loaded.record, { opened: loaded.opened }) : null;
+    session = loaded.ok
+      ? new JobSession(jobStore(), loaded.record, { opened: loaded.opened, notes, left: left ?? [] })
+      : null;
   }
 
-  onDestroy(() => session?.close());
+  function ask(event: BeforeUnloadEvent): void {
+    if (session?.unsaved) event.preventDefault();
+  }
+
+  onDestroy(() => {
+    session?.close();
+    closing = session?.settled() ?? closing;
+  });
 </script>
+
+<svelte:window onbeforeunload={ask} />
 
 {#if session}
   {@render children()}

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** A photo: pins that tie a spot to a conductor or a terminal, and the name of a colour by touch. */
-  import { SHORT_TEXT } from '$core/job/primitives';
+  import TextField from '$lib/fields/text-field.svelte';
   import Pipette from '@lucide/svelte/icons/pipette';
   import MapPin from '@lucide/svelte/icons/map-pin';
   import { goto } from '$app/navigation';
@@ -239,15 +239,13 @@
     {/if}
 
     <section class="sheet-of-paper p-4">
-      <label class="mb-3 flex flex-col gap-1 text-sm"
-        >Caption
-        <input
-          class="input w-full"
-          maxlength={SHORT_TEXT}
+      <div class="mb-3">
+        <TextField
+          label="Caption"
           value={photo.caption}
-          onchange={(event) => setPhoto({ caption: event.currentTarget.value.trim() }, 'Caption')}
-        /></label
-      >
+          onset={(caption) => setPhoto({ caption }, 'Caption')}
+        />
+      </div>
       <h2 class="section-title mb-1">Pins</h2>
       {#if photo.pins.length === 0}<p class="quiet text-sm">None yet.</p>{/if}
       <ol>
