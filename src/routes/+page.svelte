@@ -94,6 +94,8 @@
         title: `${file.name} was written by an earlier version`,
         lines: ['Everything in it came in. Exported again, it is a file of the present version.']
       };
+    if (read.idsChanged.length > 0)
+      trouble = { title: `${file.name} came in with a change`, lines: read.idsChanged };
     if (lost !== null) trouble = { title: 'The job came in without all of its photos', lines: [lost] };
   }
 

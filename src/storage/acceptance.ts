@@ -31,7 +31,7 @@ function jobsAcceptance(what: string, make: () => JobStore): void {
       expect(await store.load('job-alder')).toEqual({
         ok: true,
         record: { ...newRecord, revision: 1 },
-        opened: { from: JOB_VERSION, historyLetGo: false }
+        opened: { from: JOB_VERSION, historyLetGo: false, idsChanged: [] }
       });
     });
 

@@ -75,7 +75,7 @@ describe('a job that an earlier version stored', () => {
     const store = await old(fresh(), { job, revision: 1, saved: '', past: [], future: [] });
     const loaded = await store.load(job.id);
     if (!loaded.ok) throw new Error('opens');
-    expect(loaded.opened).toEqual({ from: 1, historyLetGo: false });
+    expect(loaded.opened).toEqual({ from: 1, historyLetGo: false, idsChanged: [] });
     await store.save(loaded.record, 1, NO_HISTORY);
     expect(await store.load(job.id)).toMatchObject({ opened: { from: 2, historyLetGo: false } });
   });

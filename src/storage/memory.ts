@@ -19,7 +19,11 @@ export function memoryStore(capacity = Infinity): JobStore {
       const text = held.get(id);
       return text === undefined
         ? { ok: false, reason: 'missing' }
-        : { ok: true, record: read(text), opened: { from: JOB_VERSION, historyLetGo: false } };
+        : {
+            ok: true,
+            record: read(text),
+            opened: { from: JOB_VERSION, historyLetGo: false, idsChanged: [] }
+          };
     },
     async save(record, revision) {
       const text = held.get(record.job.id);

@@ -21,6 +21,8 @@ export interface Opened {
   readonly from: number;
   /** What could be undone was written by an older version, or is not whole: it was let go. */
   readonly historyLetGo: boolean;
+  /** A sentence for each id that was there twice and had to be changed. */
+  readonly idsChanged: readonly string[];
 }
 
 export type NewRecord = Omit<JobRecord, 'revision'>;

@@ -2,6 +2,7 @@
  * The steps of undo and redo, each stored by itself under the job's id and its number, so that a save writes the new ones only. What an
  * older version wrote, and what is not whole, is let go: the job stays as it is.
  */
+import { withUniqueIds } from '$core/formats/unique-ids';
 import { changeSince, NO_HISTORY, type History } from '$core/job/history';
 import type { Job } from '$core/job/schema';
 import { STEP_VERSION, type Step } from '$core/job/steps';
@@ -52,11 +53,12 @@ export class StepStore {
   /** The record with its steps, or without them where they cannot be read. */
   async opened(stored: StoredRecord, from: number): Promise<Extract<LoadResult, { ok: true }>> {
     const history = await this.#read(stored);
-    const { job, revision, saved } = stored;
+    const { revision, saved } = stored;
+    const { job, words } = withUniqueIds(stored.job);
     return {
       ok: true,
       record: { job, revision, saved, history: history ?? NO_HISTORY },
-      opened: { from, historyLetGo: history === null }
+      opened: { from, historyLetGo: history === null, idsChanged: words }
     };
   }
 

@@ -5,7 +5,8 @@ import { YEAR_HOURS } from '../job/survey-schema';
 import { furnaceWithSpare } from '../houses/houses';
 import { faultText } from '../job/faults';
 import { isBundle, readBundle, writeBundle } from './job-bundle';
-import { writeJob } from './job-json';
+import { readJob, writeJob } from './job-json';
+import { withUniqueIds } from './unique-ids';
 import { labelPages, LABELS_A_PAGE, labelsOf } from './labels';
 import { readWeather } from './weather-csv';
 
@@ -37,6 +38,73 @@ describe('a job with its photos', () => {
     expect(faults(grown).join()).toContain('at most 4 MB');
     const cut = writeBundle(job, new Map()).slice(0, 300);
     expect(readBundle(cut).ok).toBe(false);
+  });
+
+  /** The bytes of a ZIP file with one of the names in its list, and before its files, written over by another. */
+  function renamed(zip: Uint8Array, from: string, to: string): Uint8Array {
+    const text = Buffer.from(zip).toString('latin1').replaceAll(from, to);
+    return new Uint8Array(Buffer.from(text, 'latin1'));
+  }
+
+  const faultsOf = (bytes: Uint8Array) => {
+    const read = readBundle(bytes);
+    return read.ok ? [] : read.faults.map(faultText);
+  };
+
+  it('is refused where its list says a size that is none of its file', () => {
+    const zip = zipSync({ 'job.json': strToU8(writeJob(job)), 'photos/ph-a.jpg': new Uint8Array(3000) });
+    const at = Buffer.from(zip).lastIndexOf('photos/ph-a.jpg');
+    for (const says of [10, 2999, 3001]) {
+      const lying = zip.slice();
+      // The unpacked size stands 22 bytes before the name in the list of a ZIP file.
+      new DataView(lying.buffer).setUint32(at - 22, says, true);
+      expect(faultsOf(lying)).toEqual([expect.stringContaining('photos/ph-a.jpg')]);
+    }
+    expect(faultsOf(zip)).toEqual([]);
+  });
+
+  it('is refused where two files have one name', () => {
+    const zip = zipSync({
+      'job.json': strToU8(writeJob(job)),
+      'photos/ph-a.jpg': new Uint8Array(3),
+      'photos/ph-b.jpg': new Uint8Array(4)
+    });
+    expect(faultsOf(renamed(zip, 'ph-b', 'ph-a')).join()).toContain('two of this name');
+  });
+
+  it('is refused before it is unpacked where all of it together would fill the memory', () => {
+    const photos = Array.from({ length: 26 }, (_, at) => [`photos/ph-${at}.jpg`, new Uint8Array(4_000_000)]);
+    const zip = zipSync({ 'job.json': strToU8(writeJob(job)), ...Object.fromEntries(photos) }, { level: 1 });
+    expect(zip.length).toBeLessThan(1_000_000);
+    expect(faultsOf(zip).join()).toContain('at most 100 MB unpacked');
+  });
+});
+
+describe('ids that come twice', () => {
+  it('become ids of their own, with a word for each and the first left as it was', () => {
+    const [first, second, third, ...others] = thermostat.conductors;
+    const doubled = {
+      ...job,
+      thermostats: [
+        {
+          ...thermostat,
+          conductors: [first!, { ...second!, id: first!.id }, { ...third!, id: first!.id }, ...others]
+        }
+      ]
+    };
+    const { job: unique, words } = withUniqueIds(doubled);
+    const ids = unique.thermostats[0]!.conductors.map((conductor) => conductor.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids[0]).toBe(first!.id);
+    expect(unique.thermostats[0]!.conductors[1]).toEqual({ ...second!, id: ids[1] });
+    expect(words).toHaveLength(2);
+    expect(words[0]).toContain(`thermostats[0].conductors[1]: ${first!.id}`);
+    expect(readJob(writeJob(unique)).ok).toBe(true);
+  });
+
+  it('are the exception: a job without any is the very same', () => {
+    expect(withUniqueIds(job)).toEqual({ job, words: [] });
+    expect(withUniqueIds(job).job).toBe(job);
   });
 });
 

@@ -2,6 +2,7 @@
 import { faultText } from '$core/job/faults';
 import { isBundle, MOST_BUNDLE_BYTES, readBundle, writeBundle } from '$core/formats/job-bundle';
 import { readJob, writeJob } from '$core/formats/job-json';
+import { withUniqueIds } from '$core/formats/unique-ids';
 import type { PhotoId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
 import { photosOf, type JobStore } from '$storage/port';
@@ -26,6 +27,8 @@ export type JobFileRead =
       readonly ok: true;
       readonly job: Job;
       readonly from: number;
+      /** What had to be changed so that it can be opened, a sentence each. */
+      readonly idsChanged: readonly string[];
       readonly photos: ReadonlyMap<PhotoId, Uint8Array>;
     }
   | { readonly ok: false; readonly lines: readonly string[] };
@@ -44,11 +47,18 @@ export async function readJobFile(file: File): Promise<JobFileRead> {
   if (!isBundle(bytes)) {
     const read = readJob(new TextDecoder().decode(bytes));
     return read.ok
-      ? { ok: true, job: read.job, from: read.from, photos: new Map() }
+      ? taken(read.job, read.from, new Map())
       : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
   }
   const read = readBundle(bytes);
-  return read.ok ? read : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
+  return read.ok
+    ? taken(read.job, read.from, read.photos)
+    : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
+}
+
+function taken(job: Job, from: number, photos: ReadonlyMap<PhotoId, Uint8Array>): JobFileRead {
+  const { job: unique, words } = withUniqueIds(job);
+  return { ok: true, job: unique, from, photos, idsChanged: words };
 }
 
 /** Keeps the pictures that came with a job, beside it and no other; says what was left out or went wrong, or null. */

@@ -143,10 +143,10 @@ export class JobSession {
   }
 
   /** Says how an older job was opened, takes its ticks over into the log, and saves it as it is now, so that this is said once. */
-  #welcome({ from, historyLetGo }: Opened): void {
+  #welcome({ from, historyLetGo, idsChanged }: Opened): void {
     const older = from < JOB_VERSION;
     const ticks = adoptTicks(this.job);
-    if (!older && !historyLetGo && !ticks) return;
+    if (!older && !historyLetGo && !ticks && idsChanged.length === 0) return;
     this.notice = [
       ...(older
         ? [
@@ -154,6 +154,7 @@ export class JobSession {
           ]
         : []),
       ...(ticks ? ['Moves that were ticked are in the log of what has been done now.'] : []),
+      ...idsChanged,
       ...(historyLetGo ? ['What could be undone before is not kept any longer: undo begins anew.'] : [])
     ];
     if (ticks) this.edit(ticks);
