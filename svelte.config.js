@@ -1,9 +1,9 @@
-import adapter from '@sveltejs/adapter-node';
+import { serverAdapter } from './scripts/server-adapter.mjs';
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
   kit: {
-    adapter: adapter(),
+    adapter: serverAdapter(),
     alias: {
       $core: 'src/core',
       $storage: 'src/storage',

@@ -4,13 +4,18 @@ import { createServer } from 'node:net';
 import { resolve } from 'node:path';
 import { bin, ensureDependencies, ensureGenerated, isStale, root, run } from './set-up.mjs';
 
-/** Bodies a little above what the routes accept, so that they can answer in their own words. */
-const BODY_SIZE_LIMIT = '2200000';
-
 export function ensureBuild() {
   ensureDependencies();
   if (
-    !isStale('build/index.js', ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json'])
+    !isStale('build/index.js', [
+      'src',
+      'static',
+      'scripts/server-entry.mjs',
+      'scripts/server-adapter.mjs',
+      'svelte.config.js',
+      'vite.config.ts',
+      'package-lock.json'
+    ])
   )
     return;
   console.error('Building …');
@@ -23,8 +28,9 @@ export async function startServer(port) {
   const origin = `http://localhost:${port}`;
   const server = spawn(process.execPath, [resolve(root, 'build/index.js')], {
     cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), ORIGIN: origin, BODY_SIZE_LIMIT }
+    // The channel tells the server when this process is gone, however it ended.
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), ORIGIN: origin }
   });
   for (let tries = 0; tries < 100; tries += 1) {
     if (server.exitCode !== null) throw new Error(`The server ended with code ${server.exitCode}`);
