@@ -38,6 +38,45 @@ test.describe('at 390 pixels', () => {
   }
 });
 
+const tight = [
+  { what: 'at 320 pixels', viewport: { width: 320, height: 700 }, textPx: 16 },
+  { what: 'with the text twice as large', viewport: { width: 1280, height: 800 }, textPx: 32 }
+];
+
+for (const { what, viewport, textPx } of tight)
+  test.describe(what, () => {
+    test.use({ viewport });
+
+    test('nothing has to be pushed sideways, and every toggle can be hit', async ({ page }) => {
+      // As one sets it in the browser: what the layout does at a width follows it.
+      const browser = await page.context().newCDPSession(page);
+      await browser.send('Page.setFontSizes', { fontSizes: { standard: textPx, fixed: textPx } });
+      await openDemo(page);
+      await walkStations(page, 'classroom', stations, async (station) => {
+        await expectNoSideways(page);
+        for (const toggle of await page.locator('summary:visible').all())
+          expect((await toggle.boundingBox())?.height, station).toBeGreaterThanOrEqual(24);
+        expect(await page.title(), station).toMatch(/ · Ulterum$/);
+      });
+    });
+  });
+
+test('who wants no motion gets none that runs on', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await openDemo(page, 'classroom', 'bench');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  const endless = () =>
+    page.evaluate(
+      () =>
+        document
+          .getAnimations()
+          .filter((animation) => animation.effect?.getComputedTiming().iterations === Infinity).length
+    );
+  expect(await endless()).toBe(0);
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
+  expect(await endless()).toBeGreaterThan(0);
+});
+
 test('the jobs page is accessible, empty and filled', async ({ page }) => {
   await open(page, '/');
   await expect(page.getByRole('heading', { name: 'No job yet' })).toBeVisible();

@@ -13,7 +13,11 @@ if (trouble) {
 }
 for (const [name, value] of Object.entries(DEFAULTS)) process.env[name] ??= value;
 // Started by another process of ours: when that is gone, this goes as well.
-if (process.send) process.on('disconnect', () => process.exit(0));
+if (process.send) {
+  process.on('disconnect', () => process.exit(0));
+  // It is no reason to stay once the server has ended.
+  process.channel?.unref();
+}
 await import('./main.js');
 `;
 

@@ -17,10 +17,13 @@
 {#if pieces.length === 0}
   <p class="quiet">Nothing is recorded yet that would tell one system from another.</p>
 {:else}
-  <table class="table table-sm">
+  <table class="table table-fixed table-sm break-words">
     <caption class="sr-only">Evidence for {FAMILY_NAMES[family]}</caption>
     <thead
-      ><tr><th scope="col">Evidence</th><th scope="col" class="text-right">For {FAMILY_NAMES[family]}</th></tr
+      ><tr
+        ><th scope="col">Evidence</th><th scope="col" class="w-28 text-right whitespace-normal"
+          >For {FAMILY_NAMES[family]}</th
+        ></tr
       ></thead
     >
     <tbody>

@@ -7,7 +7,7 @@ import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
 import { heatSourceIn, pricesIn } from '$core/survey/heat-source-in';
-import { studyHouse, type HouseStudy, type MinutesBand } from '$core/survey/house-study';
+import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
@@ -20,6 +20,8 @@ import { clock } from './clock.svelte';
 import type { Planner } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
+
+type Money = Pick<StudyInput, 'prices' | 'source' | 'way'>;
 
 /** So long nothing is edited before looks are weighed. */
 const QUIET_MS = 400;
@@ -72,15 +74,23 @@ export class Place {
   readonly match: Match | null = $derived.by(() =>
     this.device === null ? null : matchDevice(this.job, this.thermostat, this.device, this.identification)
   );
-  /** The house worked through: cooling, wall work, saving. */
-  readonly study: HouseStudy = $derived.by(() =>
-    studyHouse({
-      survey: this.job.survey,
-      face: this.thermostat.face,
+  readonly #survey = $derived.by(() => this.job.survey);
+  readonly #face = $derived.by(() => this.thermostat.face);
+  /** As text, so that it is the same where nothing in it has changed: most edits are none of money's business. */
+  readonly #money: string = $derived.by(() =>
+    JSON.stringify({
       prices: pricesIn(this.job, (id) => findDevice(this.job, id)?.price ?? null),
       source: heatSourceIn(this.job, this.thermostat, this.identification),
-      way: this.#wayMinutes(),
-      weather: currentWeather(this.job.survey.building)
+      way: this.#wayMinutes()
+    } satisfies Money)
+  );
+  /** The house worked through: cooling, wall work, saving. It takes longer than all else that an edit asks for. */
+  readonly study: HouseStudy = $derived.by(() =>
+    studyHouse({
+      survey: this.#survey,
+      face: this.#face,
+      ...(JSON.parse(this.#money) as Money),
+      weather: currentWeather(this.#survey.building)
     })
   );
   /** Minutes of the way that is taken, once there is a plan; by itself it makes none. */

@@ -52,7 +52,7 @@
     </section>
   {/if}
 
-  <div class="grid gap-4 lg:grid-cols-2">
+  <div class="grid grid-cols-1 gap-4 lg:grid-cols-2">
     <div class="flex flex-col gap-4">
       <NextQuestion />
       <section class="sheet-of-paper p-4">
