@@ -155,7 +155,7 @@ test('a browser that is full says so, and the work can still be exported', async
   await page.keyboard.type('vt');
   await expect(page.getByRole('alert')).toContainText('The browser has no room left');
   const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export the job', exact: true }).click();
+  await page.getByRole('button', { name: 'Export the job, photos too' }).click();
   expect(await readFile(await (await waiting).path(), 'utf8')).toContain('"colour": "VT"');
 });
 
