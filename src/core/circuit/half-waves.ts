@@ -142,16 +142,18 @@ function charged(light: number, heavy: number, { ohms, farads }: Sense): Charged
   const behind = Math.max(0.01, (light - heavy) / Math.max(heavyAmps - lightAmps, 1e-9)) + DIODE.ohms;
   const open = light + behind * lightAmps;
   // Backward Euler from above, so that it only has to fall into place.
-  const seconds = 1 / (MAINS_HERTZ * STEPS_PER_CYCLE);
+  const rise = 1 / (MAINS_HERTZ * STEPS_PER_CYCLE) / farads;
+  const feeding = 1 / (1 + rise * (1 / behind + 1 / ohms));
+  const resting = 1 / (1 + rise / ohms);
   let volts = open - DIODE.drop;
   let [sum, square, sine] = [0, 0, 0];
   for (let step = 0; step < CHARGING_CYCLES * STEPS_PER_CYCLE; step += 1) {
     const share = SINE[step % STEPS_PER_CYCLE]!;
     const input = open * share - DIODE.drop;
-    const siemens = input > volts ? 1 / behind : 0;
-    volts = (volts + (seconds / farads) * input * siemens) / (1 + (seconds / farads) * (siemens + 1 / ohms));
+    const feeds = input > volts;
+    volts = feeds ? (volts + (rise / behind) * input) * feeding : volts * resting;
     if (step < (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) continue;
-    const amps = Math.max(0, (input - volts) * siemens);
+    const amps = feeds ? Math.max(0, (input - volts) / behind) : 0;
     const resistive = lightAmps * Math.max(0, share);
     sum += volts;
     square += amps * amps - resistive * resistive;

@@ -264,15 +264,18 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
 /** One row per load: two machines that both have a blower make one row that runs when either does. */
 function resultOf({ common, energised, volts }: Reading, { bench, loads }: Subject): CallResult {
   const rows = new Map<LoadId, LoadResult>();
-  for (const rule of loads) {
-    const own = rule.coils.flatMap((id) => bench.relays.numberOf.get(id) ?? []);
-    if (own.length === 0) continue;
-    const before = rows.get(rule.load);
-    rows.set(rule.load, {
-      id: rule.load,
-      energised: (before?.energised ?? false) || own.some((number) => energised[number] === 1),
-      volts: Math.max(before?.volts ?? 0, ...own.map((number) => volts[number] ?? 0))
-    });
+  // Every point that is solved comes through here: nothing is made that is not kept.
+  for (const { load, coils } of loads) {
+    const before = rows.get(load);
+    let [runs, most, there] = [before?.energised ?? false, before?.volts ?? 0, false];
+    for (const id of coils) {
+      const number = bench.relays.numberOf.get(id);
+      if (number === undefined) continue;
+      there = true;
+      runs ||= energised[number] === 1;
+      most = Math.max(most, volts[number] ?? 0);
+    }
+    if (there) rows.set(load, { id: load, energised: runs, volts: most });
   }
   return { ...common, loads: [...rows.values()] };
 }
