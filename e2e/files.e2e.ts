@@ -207,7 +207,7 @@ test('a tab that is killed in the moment of an edit, or while one types, loses n
   await page.waitForEvent('crash');
   const again = await context.newPage();
   await open(again, '/job/job-schoolhouse/th-classroom/sheet');
-  await expect(again.getByRole('status').filter({ hasText: 'They are here' })).toBeVisible();
+  await expect(again.getByRole('status').filter({ hasText: 'have been restored' })).toBeVisible();
   await cell(again, 1, 'strand').click();
   await expect(again.getByRole('dialog').getByLabel('Own label')).toHaveValue('blue tape');
   await again.keyboard.press('Escape');

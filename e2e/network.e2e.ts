@@ -1,6 +1,6 @@
 /** What the network does to an application that was opened before: nothing. */
 import { createServer, request, type Server } from 'node:http';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { cell, expectSaved, open, openDemo } from './helpers';
 
 /** How the gateway in front of the server behaves; `newer`: as if a newer version had been put there. */
@@ -42,15 +42,24 @@ async function gateway(upstream: string): Promise<Gateway> {
   return gate;
 }
 
-/** Until everything is put by and the worker answers. */
-async function putBy(page: Page): Promise<void> {
+/** The demo behind a gateway, once everything is put by and the worker answers. */
+async function installed(browser: Browser, upstream: string): Promise<{ gate: Gateway; page: Page }> {
+  const gate = await gateway(upstream);
+  gates.push(gate);
+  const context = await browser.newContext({ baseURL: gate.address, serviceWorkers: 'allow' });
+  contexts.push(context);
+  const page = await context.newPage();
+  await openDemo(page);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  return { gate, page };
 }
 
 test.use({ serviceWorkers: 'allow' });
 const gates: Gateway[] = [];
-test.afterEach(() => {
+const contexts: BrowserContext[] = [];
+test.afterEach(async () => {
+  for (const context of contexts.splice(0)) await context.close();
   for (const gate of gates.splice(0)) {
     gate.server.closeAllConnections();
     gate.server.close();
@@ -61,12 +70,7 @@ test('a gateway that fails, hangs or asks to sign in is no network: the applicat
   browser,
   baseURL
 }) => {
-  const gate = await gateway(baseURL ?? '');
-  gates.push(gate);
-  const context = await browser.newContext({ baseURL: gate.address, serviceWorkers: 'allow' });
-  const page = await context.newPage();
-  await openDemo(page);
-  await putBy(page);
+  const { gate, page } = await installed(browser, baseURL ?? '');
   for (const manner of ['fails', 'hangs', 'asks to sign in'] as const) {
     gate.manner = manner;
     await open(page, '/job/job-schoolhouse/th-classroom/sheet');
@@ -74,20 +78,14 @@ test('a gateway that fails, hangs or asks to sign in is no network: the applicat
     await open(page, '/job/job-schoolhouse/th-classroom/survey');
     await expect(page.getByRole('heading', { level: 1 }), manner).toBeVisible();
   }
-  await context.close();
 });
 
 test('a newer version leaves the open page whole, says that it is ready, and waits for the last page', async ({
   browser,
   baseURL
 }) => {
-  const gate = await gateway(baseURL ?? '');
-  gates.push(gate);
-  const context = await browser.newContext({ baseURL: gate.address, serviceWorkers: 'allow' });
-  const page = await context.newPage();
-  await openDemo(page);
-  await putBy(page);
-  const other = await context.newPage();
+  const { gate, page } = await installed(browser, baseURL ?? '');
+  const other = await page.context().newPage();
   await open(other, '/');
   const caches = () => page.evaluate(() => window.caches.keys());
   const before = await caches();
@@ -95,9 +93,9 @@ test('a newer version leaves the open page whole, says that it is ready, and wai
   await page.evaluate(() =>
     navigator.serviceWorker.getRegistration().then((found) => found?.update().then(() => undefined))
   );
-  const notice = page.getByRole('status').filter({ hasText: 'A newer Ulterum is ready' });
+  const notice = page.getByRole('status').filter({ hasText: 'A new version of Ulterum is ready' });
   await expect(notice).toBeVisible();
-  await notice.getByRole('button', { name: 'Go over now' }).click();
+  await notice.getByRole('button', { name: 'Update now' }).click();
   await expect(notice).toContainText('Close the other pages');
   expect(await caches()).toEqual(expect.arrayContaining(before));
   await cell(page, 5, 'colour').focus();
@@ -106,10 +104,9 @@ test('a newer version leaves the open page whole, says that it is ready, and wai
   await other.close();
   // The browser tells the worker of the closed page in its own time.
   await expect(async () => {
-    if (await notice.isVisible()) await notice.getByRole('button', { name: 'Go over now' }).click();
+    if (await notice.isVisible()) await notice.getByRole('button', { name: 'Update now' }).click();
     await expect(notice).toHaveCount(0, { timeout: 2000 });
   }).toPass();
   await expect(cell(page, 1, 'colour')).toBeVisible();
   await expect.poll(caches).not.toEqual(expect.arrayContaining(before));
-  await context.close();
 });

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import localforage from 'localforage';
 import { describe, expect, it } from 'vitest';
 import { movedBy, NO_HISTORY, withStep } from '$core/job/history';
+import { withPhoto } from '$core/houses/pictured';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
 import { setStep } from '$core/job/steps';
@@ -122,18 +123,7 @@ describe('pictures that an earlier version kept under the id of their photo', ()
   const id = makeId('photo', 'larch');
   const showing = (rest: string) => {
     const job = newJob(makeId('job', rest), rest);
-    const [place] = job.thermostats;
-    const photo = {
-      id,
-      of: 'wall' as const,
-      equipment: null,
-      caption: '',
-      takenAt: '2026-01-02T03:04:05.000Z',
-      widthPx: 10,
-      heightPx: 10,
-      pins: []
-    };
-    return { job: { ...job, thermostats: [{ ...place!, photos: [photo] }] }, saved: '', history: NO_HISTORY };
+    return { job: { ...job, thermostats: withPhoto(job.thermostats, id) }, saved: '', history: NO_HISTORY };
   };
 
   it('are found, give way to a job’s own, and go with the last job that shows them', async () => {

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { writeBundle } from '$core/formats/job-bundle';
 import { writeJob } from '$core/formats/job-json';
+import { withPhoto } from '$core/houses/pictured';
 import { makeId, type PhotoId } from '$core/job/ids';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { memoryStore } from '$storage/memory';
@@ -10,28 +11,7 @@ import { keepPhotos, readJobFile } from './job-file';
 
 const file = (parts: BlobPart[], name = 'job.json') => new File(parts, name);
 const photo = makeId('photo', '1');
-const pictured = {
-  ...SCHOOLHOUSE,
-  thermostats: SCHOOLHOUSE.thermostats.map((thermostat, at) =>
-    at > 0
-      ? thermostat
-      : {
-          ...thermostat,
-          photos: [
-            {
-              id: photo,
-              takenAt: '2026-01-10T17:00:00.000Z',
-              of: 'wall' as const,
-              equipment: null,
-              caption: '',
-              widthPx: 4,
-              heightPx: 3,
-              pins: []
-            }
-          ]
-        }
-  )
-};
+const pictured = { ...SCHOOLHOUSE, thermostats: withPhoto(SCHOOLHOUSE.thermostats, photo) };
 const bytes = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
 
 describe('a job file', () => {
@@ -81,18 +61,9 @@ describe('a job file', () => {
 
 describe('pictures that came with a job', () => {
   const photos: ReadonlyMap<PhotoId, Uint8Array> = new Map([[photo, bytes]]);
-  const [place] = SCHOOLHOUSE.thermostats;
-  const shows = {
-    id: photo,
-    of: 'wall' as const,
-    equipment: null,
-    caption: '',
-    takenAt: '2026-01-02T03:04:05.000Z',
-    widthPx: 10,
-    heightPx: 10,
-    pins: []
-  };
-  const job = { id: SCHOOLHOUSE.id, thermostats: [{ ...place!, photos: [shows] }] };
+  const { id, thermostats } = pictured;
+  const [place] = thermostats;
+  const job = { id, thermostats: [place!] };
 
   it('are kept beside it', async () => {
     const store = memoryStore();

@@ -54,7 +54,7 @@ export function planContent(sheet: PlanSheet): Content[] {
     ...(taken.loses.length > 0
       ? [
           {
-            text: `Takes away: ${taken.loses.map(lossText).join(' ')}`,
+            text: `Downside: ${taken.loses.map(lossText).join(' ')}`,
             margin: [0, 6, 0, 0] as [number, number, number, number]
           }
         ]
@@ -100,7 +100,7 @@ function proofTable({ proof }: PlannedOption): Content[] {
     ])
   ];
   return [
-    { text: 'Proof: powered up on paper', style: 'head' },
+    { text: 'Proof: the circuit, solved', style: 'head' },
     { table: { headerRows: 1, widths: [85, '*', '*', 55, 70, 60], body }, layout: 'lightHorizontalLines' },
     {
       text: '“At worst”: mains 10 % off, and transformer, coils, copper and joints at the ends of their tolerances.',

@@ -34,12 +34,12 @@
 {#if waiting}
   <div class="no-print fixed inset-x-2 bottom-2 z-50 mx-auto max-w-md">
     <div class="sheet-of-paper border-2 p-3" role="status">
-      <p><b>A newer Ulterum is ready.</b> This page goes on as it is until you go over.</p>
+      <p><b>A new version of Ulterum is ready.</b> This page keeps working as it is until you update.</p>
       {#if others}
-        <p class="mt-1">Close the other pages of Ulterum first, then try again.</p>
+        <p class="mt-1">Close the other pages of Ulterum first, then press it again.</p>
       {/if}
       <div class="mt-2 flex gap-2">
-        <button type="button" class="btn btn-primary btn-sm" onclick={goOver}>Go over now</button>
+        <button type="button" class="btn btn-primary btn-sm" onclick={goOver}>Update now</button>
         <button type="button" class="btn btn-outline btn-sm" onclick={() => (waiting = null)}>Later</button>
       </div>
     </div>

@@ -176,12 +176,12 @@ export class JobSession {
     if (made > 0)
       this.notice = [
         ...this.notice,
-        'Your last edits before the page was closed were not saved yet. They are here.'
+        'Your last edits were not saved before the page closed. They have been restored.'
       ];
     if (lost.length > 0)
       this.notice = [
         ...this.notice,
-        `The job has changed since a page was closed; this edit of that page is not in it: ${lost.join('; ')}.`
+        `An edit made just before a page closed could not be restored, because the job has changed since: ${lost.join('; ')}.`
       ];
   }
 

@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
+import { wallPhoto } from '$core/houses/pictured';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
 import { NO_HISTORY } from '$core/job/history';
@@ -76,17 +77,9 @@ describe('the open job', () => {
     const session = await open(deaf(store));
     const photo = makeId('photo', 'oak-1');
     const [place] = session.job.thermostats;
-    const shows = {
-      id: photo,
-      of: 'wall' as const,
-      equipment: null,
-      caption: '',
-      takenAt: '2026-01-02T03:04:05.000Z',
-      widthPx: 10,
-      heightPx: 10,
-      pins: []
-    };
-    session.edit(setStep(session.job, ['thermostats', { id: place!.id }, 'photos'], [shows], 'Photo'));
+    session.edit(
+      setStep(session.job, ['thermostats', { id: place!.id }, 'photos'], [wallPhoto(photo)], 'Photo')
+    );
     await session.settled();
     await store.remove('job-oak');
     await store.putPhoto('job-oak', photo, new Blob(['kept']));
@@ -179,7 +172,7 @@ describe('what is not saved yet', () => {
     killed.undo();
     const again = await openWith(store, notes);
     expect(again.job.name).toBe('Beech');
-    expect(again.notice.join()).toContain('They are here');
+    expect(again.notice.join()).toContain('have been restored');
     await again.settled();
     expect(held.size).toBe(0);
     expect((await open(store)).job.name).toBe('Beech');

@@ -67,7 +67,7 @@
     </label>
   {/if}
   <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-    <dt class="quiet">Takes away</dt>
+    <dt class="quiet">Downside</dt>
     <dd>
       {#if option.loses.length === 0}nothing{:else}<ul>
           {#each option.loses.map(lossText) as loss (loss)}<li>{loss}</li>{/each}

@@ -82,7 +82,7 @@
     {/if}
   {:else}
     <h2 class="section-title">No observation would change much</h2>
-    <p>What is recorded settles it as far as looking can. A meter reading before work stays a good check.</p>
+    <p>Looking will not tell you more than you have recorded. Still check with a meter before you start.</p>
   {/if}
   {#if later.length > 0}
     <label class="mt-4 flex flex-col gap-1 text-sm"

@@ -38,13 +38,13 @@
   <h2 class="section-title">
     Transformer of {shared.name}, {size} VA{shared.plannedVa === null
       ? ''
-      : ` (now ${shared.ratedVa} VA)`}{shared.assumed ? ', taken for granted' : ''}
+      : ` (now ${shared.ratedVa} VA)`}{shared.assumed ? ', assumed' : ''}
   </h2>
   <p class="mb-2">
     Shared by {names.join(', ')}. What it gives when all of them call at once, out of the solved circuit.
   </p>
   {#if shared.assumed}<p class="mb-2">
-      <b>Mind.</b> Nobody has read its size: read the plate before anything is bought.
+      <b>Caution.</b> Nobody has read its size. Read the plate before you buy anything.
     </p>{/if}
   <div class="overflow-x-auto">
     <table class="table-sm table">

@@ -46,7 +46,7 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Bench</h1>
-      <p class="quiet">The wiring powered up on paper. Nothing here touches the house.</p>
+      <p class="quiet">The wiring, simulated. Nothing here touches the house.</p>
     </div>
     <span class="join" role="group" aria-label="Which wiring">
       {#each states as which (which)}
@@ -86,7 +86,7 @@
       {#if powered.causes.findings.length > 0}<FindingList findings={powered.causes.findings} compact />{/if}
       {#if bench.worlds.length > 1 || bench.cases.length > 1 || bench.world?.compressor}
         <details open={bench.worlds.length > 1 || bench.cases.length > 1}>
-          <summary class="quiet cursor-pointer text-sm">Taken for granted</summary>
+          <summary class="quiet cursor-pointer text-sm">Assumed</summary>
           <div class="mt-2 flex flex-wrap gap-3">
             {#if bench.worlds.length > 1}
               <label class="flex flex-col gap-1 text-sm"

@@ -132,7 +132,7 @@
       </p>
       <FindingList findings={conditions} />
       {#if taken.loses.length > 0}<p class="mt-2">
-          <b>Takes away:</b>
+          <b>Downside:</b>
           {taken.loses.map(lossText).join(' ')}
         </p>{/if}
     </section>

@@ -52,7 +52,7 @@
     <p class="quiet">
       Ways to feed {plan.assumedDevice
         ? 'a connected thermostat (none is chosen yet)'
-        : deviceName(plan.device)}, each powered up on paper for every call before and after.
+        : deviceName(plan.device)}, each solved as a circuit for every call, before and after the work.
     </p>
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}
