@@ -3,6 +3,7 @@
  * What comes in gets ids of its own, with a word for each; what referred to the id means the first that has it.
  */
 import { pathText } from '../job/faults';
+import { nextNumbered } from '../job/ids';
 import type { Job } from '../job/schema';
 
 export interface UniqueIds {
@@ -30,7 +31,7 @@ function walk(value: unknown, at: Place, words: string[]): unknown {
 }
 
 function unique(list: readonly unknown[], at: Place, words: string[]): unknown[] {
-  const taken = new Set(list.map(idOf));
+  const taken = new Set(list.flatMap((member) => idOf(member) ?? []));
   const seen = new Set<string>();
   return list.map((member, index) => {
     const id = idOf(member);
@@ -39,7 +40,7 @@ function unique(list: readonly unknown[], at: Place, words: string[]): unknown[]
       seen.add(id);
       return member;
     }
-    const fresh = freshId(id, taken);
+    const fresh = nextNumbered(id.split('-')[0] ?? '', taken);
     taken.add(fresh);
     seen.add(fresh);
     words.push(`${pathText([...at, index])}: ${id} was there twice; this one is ${fresh} now.`);
@@ -50,11 +51,4 @@ function unique(list: readonly unknown[], at: Place, words: string[]): unknown[]
 function idOf(member: unknown): string | null {
   const id = (member as { id?: unknown } | null)?.id;
   return typeof id === 'string' ? id : null;
-}
-
-function freshId(id: string, taken: ReadonlySet<string | null>): string {
-  const [prefix = ''] = id.split('-');
-  let number = 1;
-  while (taken.has(`${prefix}-${number}`)) number += 1;
-  return `${prefix}-${number}`;
 }

@@ -130,7 +130,7 @@ function runsOf({ model, habits, hourly, source }: Omit<SavingInput, 'outlay'>, 
           capacityWhPerK: model.capacityWhPerK[capacity],
           gainsW: model.gainsW,
           // A plate is used as it is; where nobody read it, the heating is taken to be large enough for this loss.
-          heatingW: model.heatingKnown ? model.heatingW : Math.max(model.heatingW, lossWPerK * 40)
+          heatingW: model.heatingKnown ? model.heatingW : Math.max(model.heatingW, lossWPerK * SIZED_K)
         };
         const power = powerOf(source, plant, source.efficiency[end], model.heatingKnown);
         const year = (wanted: (hour: number) => number) =>
@@ -151,6 +151,11 @@ function runsOf({ model, habits, hourly, source }: Omit<SavingInput, 'outlay'>, 
   );
 }
 
+/** A heating that nobody read is taken to hold 20 °C indoors against this much less outside, K: estimate. */
+const SIZED_K = 40;
+/** What strips or a burner beside a heat pump give, as the loss at this difference, K: estimate. */
+const HELPER_K = 30;
+
 /** What the source gives at most, and what is bought for what it gives. */
 function powerOf(source: HeatSource, plant: Plant, efficiency: number, known: boolean) {
   if (source.kind === 'burner' || source.kind === 'electric')
@@ -158,7 +163,7 @@ function powerOf(source: HeatSource, plant: Plant, efficiency: number, known: bo
   const balance = known ? plant.heatingW : balanceOf(plant.lossWPerK);
   const pump = (outdoorC: number) => compressorW(balance, outdoorC);
   // What helps it in the cold: strips, a burner, or nothing.
-  const helps = source.strips || source.kind === 'heat-pump-with-burner' ? plant.lossWPerK * 30 : 0;
+  const helps = source.strips || source.kind === 'heat-pump-with-burner' ? plant.lossWPerK * HELPER_K : 0;
   const helper = source.kind === 'heat-pump-with-burner' ? BESIDE_BURNER : 1;
   return {
     mostW: (outdoorC: number) => pump(outdoorC) + helps,

@@ -88,8 +88,12 @@ export function freeId<K extends IdKind>(kind: K, rest: string, taken: Iterable<
 
 /** The next id of a kind that is not taken: `co-1`, `co-2`, … */
 export function nextId<K extends IdKind>(kind: K, taken: Iterable<string>): IdOf[K] {
-  const used = new Set(taken);
+  return nextNumbered(ID_PREFIXES[kind], new Set(taken)) as IdOf[K];
+}
+
+/** The first of `co-1`, `co-2`, … that is not taken, for a prefix such as `co`. */
+export function nextNumbered(prefix: string, taken: ReadonlySet<string>): string {
   let number = 1;
-  while (used.has(`${ID_PREFIXES[kind]}-${number}`)) number += 1;
-  return makeId(kind, String(number));
+  while (taken.has(`${prefix}-${number}`)) number += 1;
+  return `${prefix}-${number}`;
 }

@@ -116,21 +116,20 @@ describe('ends that nobody has seen', () => {
 });
 
 describe('the difference of two wirings', () => {
+  const cableOf = (id: string, name: string): Wiring['cables'][number] => ({
+    id,
+    name,
+    path: 'free',
+    insulation: 'unknown',
+    lengthM: 15,
+    gauge: 18,
+    near: 'wall',
+    far: 'eq'
+  });
   const facts = CATALOGUE.find((device) => device.id === 'de-fellgate')!;
   const before: Wiring = wiringFrom({
     devices: [thermostatOf(facts, 'th'), boardOf('eq', ['R', 'C', 'W'])],
-    cables: [
-      {
-        id: 'ca-1',
-        name: 'old',
-        path: 'free',
-        insulation: 'unknown',
-        lengthM: 15,
-        gauge: 18,
-        near: 'wall',
-        far: 'eq'
-      }
-    ],
+    cables: [cableOf('ca-1', 'old')],
     strands: [strandOf('a', ['th', 'RH'], ['eq', 'R']), strandOf('b', null, null)],
     links: [linkOf('wall', 'th.RH', 'th.RC')]
   });
@@ -156,18 +155,7 @@ describe('the difference of two wirings', () => {
   it('lifts every end of a cable before the cable is pulled, and lands the new one when it is in', () => {
     const after: Wiring = {
       ...before,
-      cables: [
-        {
-          id: 'ca-2',
-          name: 'new',
-          path: 'free',
-          insulation: 'unknown',
-          lengthM: 15,
-          gauge: 18,
-          near: 'wall',
-          far: 'eq'
-        }
-      ],
+      cables: [cableOf('ca-2', 'new')],
       strands: [{ ...strandOf('n', ['th', 'RH'], ['eq', 'R']), cable: 'ca-2' }]
     };
     const changes = difference(before, after);

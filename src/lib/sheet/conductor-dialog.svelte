@@ -4,6 +4,7 @@
   import { conductorName } from '$core/job/names';
   import { nextId, type ConductorId } from '$core/job/ids';
   import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
+  import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
@@ -16,12 +17,6 @@
   let { id: conductorId, onclose }: Props = $props();
   const place = getPlace();
   const conductor = $derived(place.thermostat.conductors.find((one) => one.id === conductorId));
-
-  function setPosition(text: string): void {
-    const value = Number(text);
-    if (text.trim() !== '' && !(Number.isInteger(value) && value >= 1 && value <= 200)) return;
-    set('position', (text.trim() === '' ? null : value) as never);
-  }
 
   function set<K extends 'label' | 'stripe' | 'continuity' | 'position'>(field: K, value: never): void {
     if (conductor)
@@ -78,16 +73,14 @@
           {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option>{/each}
         </select>
       </label>
-      <label class="flex flex-col gap-1 text-sm"
-        >Position in the sheath
-        <input
-          class="input w-full"
-          inputmode="numeric"
-          placeholder="tells two of one colour apart"
-          value={conductor.position ?? ''}
-          onchange={(event) => setPosition(event.currentTarget.value)}
-        />
-      </label>
+      <NumberField
+        label="Position in the sheath (tells two of one colour apart)"
+        value={conductor.position}
+        least={1}
+        most={200}
+        whole
+        onset={(position) => set('position', position as never)}
+      />
       <label class="flex flex-col gap-1 text-sm"
         >Measured from end to end, power off
         <select
