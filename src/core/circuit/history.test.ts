@@ -50,6 +50,18 @@ describe('what the call before leaves', () => {
     expect(heldAtLimits(tiny.wiring, tiny.world, tiny.calls)).toEqual([]);
   });
 
+  it('is looked for in every case of polarity and earth: here only an earth closes the way of the trickle', () => {
+    const facts = { ...findDevice(SCHOOLHOUSE, 'de-sipper')!, drawVa: 1.5 };
+    const wiring = wiringFrom({
+      devices: [thermostatOf(facts, 'th'), boardOf('eq-1', ['R', 'C']), boardOf('eq-2', ['R', 'C', 'W'])],
+      strands: [strandOf('r', ['th', 'R'], ['eq-1', 'R']), strandOf('w', ['th', 'W'], ['eq-2', 'W'])]
+    });
+    const world = worldOf('boiler');
+    const calls = callsOf(world, wiring);
+    expect(holdable(wiring, world, calls)).toEqual([]);
+    expect(heldAtLimits(wiring, world, calls)).toMatchObject([{ code: 'held-on', level: 'warn' }]);
+  });
+
   it('is nothing on a gas valve, which takes more than a thermostat lets through', () => {
     const { wiring, world, calls } = charging('furnace', 2);
     expect(heldOn(wiring, world, calls)).toEqual([]);

@@ -59,8 +59,13 @@ export function heldOn(
 }
 
 /** Coils that a call before may hold, whatever their values: what `heldOn` is worth asking of in a corner. */
-export function holdable(wiring: Wiring, world: World, calls: readonly Call[]): string[] {
-  const rests = restsOf(wiring, world, calls, PLAIN_CASE);
+export function holdable(
+  wiring: Wiring,
+  world: World,
+  calls: readonly Call[],
+  supplyCase: SupplyCase = PLAIN_CASE
+): string[] {
+  const rests = restsOf(wiring, world, calls, supplyCase);
   const pairs = pairsOf(rests, workersOf(wiring, world));
   return [...new Set(pairs.flatMap(({ now, numbers }) => numbers.map((number) => now.ids[number] ?? '')))];
 }

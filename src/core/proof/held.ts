@@ -1,6 +1,6 @@
 /** What the call before keeps on: a relay that its own trickle holds in after heat is a boiler that never stops. */
 import { heldOn, holdable, type HeldOn } from '../circuit/history';
-import { PLAIN_CASE, supplyCases, type World } from '../devices/world';
+import { supplyCases, type SupplyCase, type World } from '../devices/world';
 import { finding, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import { asMetered } from '../trade/figures';
@@ -9,17 +9,22 @@ import { isSupply, type Wiring } from '../wiring/graph';
 
 /** With nominal values, in every case of polarity and bonding: a stop, said once for each load. */
 export function heldFindings(wiring: Wiring, world: World, calls: readonly Call[]): Finding[] {
-  const cases = supplyCases(wiring.devices.filter(isSupply).length);
-  const held = cases.flatMap((supplyCase) => heldOn(wiring, world, calls, supplyCase));
+  const held = casesOf(wiring).flatMap((supplyCase) => heldOn(wiring, world, calls, supplyCase));
   return onceEach(held).map((fact) => heldFinding('stop', fact));
 }
 
-/** In the corner that holds each coil best: a condition, where it holds nothing with nominal values. */
+/** In the corner that holds each coil best, in every case as well: a condition, where it holds nothing with nominal values. */
 export function heldAtLimits(wiring: Wiring, world: World, calls: readonly Call[]): Finding[] {
-  const held = holdable(wiring, world, calls).flatMap((element) =>
-    heldOn(wiring, world, calls, { ...PLAIN_CASE, corner: 'strong', aim: { element } })
+  const held = casesOf(wiring).flatMap((supplyCase) =>
+    holdable(wiring, world, calls, supplyCase).flatMap((element) =>
+      heldOn(wiring, world, calls, { ...supplyCase, corner: 'strong', aim: { element } })
+    )
   );
   return onceEach(held).map((fact) => heldFinding('warn', fact));
+}
+
+function casesOf(wiring: Wiring): readonly SupplyCase[] {
+  return supplyCases(wiring.devices.filter(isSupply).length);
 }
 
 /** The first pair of calls for each coil: idle after heat says more than the fan after heat. */
