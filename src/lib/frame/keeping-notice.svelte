@@ -53,11 +53,11 @@
 {:else if keeping.state === 'gone'}
   <div class="no-print sheet-of-paper mb-3 border-2 p-3" role="alert">
     <p>
-      <b>This job was removed in another tab.</b> What you see is still here, and nothing of it is kept any longer.
+      <b>This job was removed in another tab.</b> You still see it here, but it is no longer saved.
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
       <button type="button" class="btn btn-primary btn-sm" onclick={keepBoth}>Keep it as a new job</button>
-      <a class="btn btn-outline btn-sm" href="/">Let it go</a>
+      <a class="btn btn-outline btn-sm" href="/">Discard it</a>
     </div>
   </div>
 {:else if keeping.state === 'full' || keeping.state === 'refused'}

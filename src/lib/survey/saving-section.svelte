@@ -35,7 +35,7 @@
 <section class="sheet-of-paper p-4">
   <h2 class="section-title mb-1">What it saves</h2>
   {#if savingAt === null}
-    <p>Nothing is reckoned while every thermostat of the house has a stop of its own.</p>
+    <p>Nothing is worked out while every thermostat in the house has a stop.</p>
   {:else if elsewhere}
     <p>
       A house saves once, whatever hangs on its walls: the figures stand at
@@ -88,7 +88,7 @@
     <p>
       <b
         >{saving.costs
-          ? 'To set back would cost:'
+          ? 'Setting back would cost:'
           : outlay === 0
             ? 'It saves nothing:'
             : 'It will not pay:'}</b
