@@ -3,7 +3,7 @@
  * transformer works backwards, with close to mains on a side that is thought dead.
  */
 import { partRef, type Source } from '../devices/elements';
-import { supplyCases, type World } from '../devices/world';
+import type { World } from '../devices/world';
 import type { PartRef } from '../findings/refs';
 import type { Call } from '../trade/calls';
 import { MAGNETISING_SHARE, MAINS_VOLTS, transformerOhms } from '../trade/loads';
@@ -11,6 +11,7 @@ import type { Wiring } from '../wiring/graph';
 import { across, setImpedance, type Circuit } from './circuit';
 import { relaysFor } from './simulate';
 import { elementVolts, settle, type Relays } from './settle';
+import { casesOf } from './supply-cases';
 
 /** A supply that is switched off, alone, and is live all the same. */
 export interface BackFed {
@@ -51,9 +52,8 @@ interface Worst {
 
 function mostVolts(relays: Relays, off: number, calls: readonly Call[]): Worst {
   const { circuit } = relays;
-  const { sources } = circuit;
   let worst: Worst = { call: 'idle', volts: 0 };
-  for (const supplyCase of supplyCases(sources.length))
+  for (const supplyCase of casesOf(circuit.netlist))
     for (const call of calls) {
       circuit.kept.corner = 'searched';
       settle(relays, call, supplyCase);

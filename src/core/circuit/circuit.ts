@@ -178,7 +178,7 @@ export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): v
     if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;
   }
   for (let i = 0; i < sources.length; i += 1)
-    turn[sources[i]!] = i > 0 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;
+    turn[sources[i]!] = i > 0 && i < 32 && (supplyCase.turned >> (i - 1)) & 1 ? -1 : 1;
 }
 
 /**

@@ -11,6 +11,7 @@ import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from 
 import { dipVolts } from './inrush';
 import { meterOf, type Meter } from './meter';
 import { netlistOf, sourcesOf, type Netlist } from './netlist';
+import { MOST_TURNABLE, supplyTies } from './supply-ties';
 import { coilVolts, elementAmps, elementVolts, HUMS_FROM, relaysOf, settle, type Relays } from './settle';
 
 export interface LoadResult {
@@ -197,6 +198,9 @@ function build(
   const netlist = netlistOf(wiring, world);
   if (netlist === null)
     return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
+  const ties = supplyTies(netlist);
+  if (ties.turnable.length > MOST_TURNABLE || ties.turnable.some((bit) => bit <= 0))
+    return { ok: false, reason: 'not-solvable', at: 'supplies', why: TOO_MANY_TOUCH };
   const { elements, fed, grounds, loads } = netlist;
   const key = `${model} ${JSON.stringify([elements, fed, grounds])}`;
   const same = benches.get(key);
@@ -207,6 +211,8 @@ function build(
   benches.set(key, bench);
   return { bench, loads };
 }
+
+const TOO_MANY_TOUCH = `more than ${MOST_TURNABLE + 1} transformers hang together, which is more than can be judged`;
 
 /** What is read of a settled circuit, whatever its coils mean. */
 interface Reading {

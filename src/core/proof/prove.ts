@@ -4,20 +4,14 @@
  */
 import { running } from '../circuit/expected';
 import { simulate, type CallResult, type SimulateFailure } from '../circuit/simulate';
+import { casesIn } from '../circuit/supply-cases';
 import { callsOf, combinedCallsOf } from '../devices/calls';
 import { isHeatPump } from '../devices/roles';
-import {
-  supplyCases,
-  withBlowerInCool,
-  withNeighbourWorlds,
-  type MachineWorld,
-  type World
-} from '../devices/world';
+import { withBlowerInCool, withNeighbourWorlds, type MachineWorld, type World } from '../devices/world';
 import { hasStop, sortFindings, type Finding, factKey } from '../findings/finding';
 import { isCombined, type Call } from '../trade/calls';
 
 import type { Wiring } from '../wiring/graph';
-import { isSupply } from '../wiring/graph';
 import { jointWiring } from '../wiring/joint';
 import { acrossWorlds, type FoundIn } from './across-worlds';
 import { complaintFindings } from './complaint';
@@ -152,7 +146,7 @@ function solveCall(
   const was = simulate(input.before, world, call);
   if (!was.ok) return was;
   const cases: CallResult[] = [];
-  for (const supplyCase of supplyCases(suppliesIn(input.after))) {
+  for (const supplyCase of casesIn(input.after, world)) {
     const now = simulate(input.after, world, call, supplyCase);
     if (!now.ok) return now;
     cases.push(now.result);
@@ -169,8 +163,4 @@ function solveCall(
 
 function limitsOf(limit: AtLimits | null | undefined): Pick<ProofRow, 'voltsLow' | 'voltsHigh' | 'ampsMost'> {
   return { voltsLow: limit?.low ?? null, voltsHigh: limit?.high ?? null, ampsMost: limit?.amps ?? null };
-}
-
-function suppliesIn(wiring: Wiring): number {
-  return wiring.devices.filter(isSupply).length;
 }

@@ -4,14 +4,15 @@
  */
 import { expectedLoads, running, uncalledIn } from '../circuit/expected';
 import { simulate } from '../circuit/simulate';
+import { casesIn } from '../circuit/supply-cases';
 import { callsOf, combinedCallsOf } from '../devices/calls';
-import { supplyCases, worldKey, type World } from '../devices/world';
+import { worldKey, type World } from '../devices/world';
 import { finding, sortFindings, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import { isCombined, type Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
-import { isSupply, type Wiring } from '../wiring/graph';
+import type { Wiring } from '../wiring/graph';
 import { recently } from '../trade/recent';
 import { acrossWorlds } from './across-worlds';
 import { circuitKey } from './proof-memory';
@@ -51,7 +52,7 @@ function allWrongs(wiring: Wiring, worlds: readonly WeightedWorld[], as: Wiring)
 function wrongsIn(wiring: Wiring, world: World, calls: readonly Call[]): Wrongs | null {
   const harms: Finding[] = [];
   const dead: { call: Call; loads: LoadId[] }[] = [];
-  const cases = supplyCases(wiring.devices.filter(isSupply).length);
+  const cases = casesIn(wiring, world);
   for (const call of calls) {
     const results = cases.map((supplyCase) => simulate(wiring, world, call, supplyCase));
     const solved = results.flatMap((result) => (result.ok ? [result.result] : []));

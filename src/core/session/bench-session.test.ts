@@ -59,7 +59,9 @@ describe('a session at the bench', () => {
 
   it('has the calls and the cases of its system', () => {
     expect(sessionCalls(wiring, world)).toContain('heat1');
-    expect(sessionCases(wiring, world)).toHaveLength(4);
+    expect(sessionCases(wiring, world)).toEqual([PLAIN_CASE]);
+    const touching = sessionFaults(wiring, world).find(({ id }) => id === 'conductors-shorted:co-1:co-3')!;
+    expect(sessionCases(faultedWiring(session({ wrong: [touching.id] })), world)).toHaveLength(4);
   });
 
   it('says why nothing can be powered up', () => {

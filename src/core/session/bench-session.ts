@@ -4,9 +4,10 @@
  */
 import type { Meter } from '../circuit/meter';
 import { netlistOf } from '../circuit/netlist';
+import { casesIn } from '../circuit/supply-cases';
 import { powerUp, type CallResult, type LoadResult } from '../circuit/simulate';
 import { callsOf, combinedCallsOf } from '../devices/calls';
-import { PLAIN_CASE, supplyCases, type SupplyCase, type World } from '../devices/world';
+import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import { whatRuns, whyNotRunning, type Solved } from '../diagnose/explain';
 import { faultsOf } from '../diagnose/faults/registry';
 import type { Fault } from '../diagnose/types';
@@ -58,10 +59,9 @@ export function sessionCalls(wiring: Wiring, world: World): Call[] {
   return [...callsOf(world, wiring), ...combinedCallsOf(world, wiring)];
 }
 
-/** Cases of polarity and bonding, as far as the wiring has several supplies. */
+/** Cases of polarity and bonding, as far as supplies of the wiring touch, with what was put wrong in it. */
 export function sessionCases(wiring: Wiring, world: World): readonly SupplyCase[] {
-  const netlist = netlistOf(wiring, world);
-  return supplyCases(netlist?.elements.filter((element) => element.kind === 'source').length ?? 1);
+  return casesIn(wiring, world);
 }
 
 /** Everything that can be put wrong. */

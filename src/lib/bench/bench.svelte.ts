@@ -71,7 +71,7 @@ export class Bench {
       : (this.calls.filter((call) => !isCombined(call)).at(-1) ?? 'idle')
   );
   readonly cases: readonly SupplyCase[] = $derived.by(() =>
-    this.world ? sessionCases(this.sound, this.world) : [PLAIN_CASE]
+    this.world ? sessionCases(this.faulted, this.world) : [PLAIN_CASE]
   );
   readonly supplyCase: SupplyCase = $derived.by(() => this.cases[this.caseAt] ?? PLAIN_CASE);
   readonly faults: readonly Fault[] = $derived.by(() =>
