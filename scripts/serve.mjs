@@ -14,6 +14,7 @@ export function ensureBuild() {
       'scripts/server-adapter.mjs',
       'svelte.config.js',
       'vite.config.ts',
+      'vite.thread.config.ts',
       'package-lock.json'
     ])
   )
@@ -42,7 +43,7 @@ export async function startServer(port) {
   throw new Error('The server did not answer within ten seconds');
 }
 
-/** The port wished for, or a free one when it is taken. */
+/** The port wished for, or a free one when it is taken; 0 for any that is free. */
 export function freePort(wished) {
   return new Promise((done, fail) => {
     const probe = createServer();
@@ -54,6 +55,9 @@ export function freePort(wished) {
         any.close(() => done(port));
       });
     });
-    probe.listen(wished, '127.0.0.1', () => probe.close(() => done(wished)));
+    probe.listen(wished, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => done(port));
+    });
   });
 }

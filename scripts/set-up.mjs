@@ -49,19 +49,36 @@ export function ensureGenerated() {
 export function ensureChromium() {
   const found = findChromium();
   if (found) return found;
-  console.error("Installing Debian's chromium (once) …");
-  const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  run('apt-get', ['update', '-qq'], { env: environment, stdio: ['ignore', 'ignore', 2] });
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
-    env: environment,
-    stdio: ['ignore', 'ignore', 2]
-  });
+  install(['chromium']);
   const installed = findChromium();
   if (!installed) {
     console.error('No chromium after the installation: set CHROMIUM to the path of one.');
     process.exit(1);
   }
   return installed;
+}
+
+/** What the test of hosting needs besides: a proxy, and something that makes a certificate. */
+export function ensureProxy() {
+  const missing = ['nginx', 'openssl'].filter((name) => !isThere(name));
+  if (missing.length > 0) install(missing);
+}
+
+function install(packages) {
+  console.error(`Installing Debian's ${packages.join(' and ')} (once) …`);
+  const options = {
+    // A package that brings a service does not start it here.
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive', RUNLEVEL: '1' },
+    stdio: ['ignore', 'ignore', 2]
+  };
+  run('apt-get', ['update', '-qq'], options);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], options);
+}
+
+/** Whether there is a program of this name; `nginx` stands where only root's path leads. */
+function isThere(name) {
+  const folders = `${process.env.PATH ?? ''}:/usr/sbin`.split(':');
+  return folders.some((folder) => existsSync(resolve(folder, name)));
 }
 
 function findChromium() {

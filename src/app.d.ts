@@ -1,3 +1,5 @@
+import '@sveltejs/adapter-node';
+
 declare global {
   namespace App {
     interface Error {

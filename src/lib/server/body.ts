@@ -1,13 +1,15 @@
-/** What all server routes share: a body of limited size, and errors as JSON with the path at fault. */
+/** What all server routes share: a body of limited size and time, and errors as JSON with the path at fault. */
 import { json } from '@sveltejs/kit';
-import type { Fault } from '$core/job/faults';
 import { MOST_BYTES } from '$core/formats/job-json';
+import type { Fault } from '$core/job/faults';
+import { refusal } from './answer';
 
 export type BodyRead =
-  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly response: Response };
+  | { readonly ok: true; readonly bytes: Uint8Array<ArrayBuffer> }
+  | { readonly ok: false; readonly response: Response };
 
 export function refuse(status: number, message: string, faults: readonly Fault[] = []): Response {
-  return json({ message, faults }, { status });
+  return json(refusal(status, message, faults).body, { status });
 }
 
 /**
@@ -25,7 +27,7 @@ export async function readBody(request: Request, mostMs = MOST_BODY_MS): Promise
     for (;;) {
       const next = await Promise.race([reader?.read() ?? END, late.over]);
       if (next === 'late') {
-        void reader?.cancel().catch(() => undefined);
+        // Not cancelled: that would close the connection before the answer is out.
         return { ok: false, response: tooSlow(mostMs) };
       }
       if (next.done) break;
@@ -45,17 +47,7 @@ export async function readBody(request: Request, mostMs = MOST_BODY_MS): Promise
     bytes.set(chunk, at);
     at += chunk.length;
   }
-  try {
-    return { ok: true, value: JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes)) };
-  } catch (error) {
-    if (!(error instanceof SyntaxError || error instanceof TypeError)) throw error;
-    return {
-      ok: false,
-      response: refuse(400, 'The body is no JSON.', [
-        { path: 'the body', expected: 'JSON', found: error.message }
-      ])
-    };
-  }
+  return { ok: true, bytes };
 }
 
 /** A body that trickles in holds a connection and nothing else; after this it is let go. */

@@ -8,7 +8,7 @@ import { findDevice } from '$core/match/catalogue';
 import { withTicksAdopted } from '$core/plan/adopt-ticks';
 import { planFor, type Plan } from '$core/plan/plan';
 import { MethodId } from '$core/trade/vocabulary';
-import { readBody, refuse } from './body';
+import { isRefusal, refusal, type Answer } from './answer';
 
 const shared = {
   job: v.unknown(),
@@ -29,18 +29,13 @@ export interface PlanRequest<T> {
 }
 
 /** The request, or the answer that refuses it. The body is a job, or `{ job, thermostat?, model?, method? }` with the route's own keys. */
-export async function readPlanRequest<T extends v.ObjectEntries>(
-  request: Request,
+export function readPlanRequest<T extends v.ObjectEntries>(
+  body: unknown,
   further: T
-): Promise<PlanRequest<v.InferOutput<v.StrictObjectSchema<T, undefined>>> | Response> {
-  const body = await readBody(request);
-  if (!body.ok) return body.response;
-  const bare = typeof body.value === 'object' && body.value !== null && 'format' in body.value;
-  const parsed = v.safeParse(
-    v.strictObject({ ...shared, ...further }),
-    bare ? { job: body.value } : body.value
-  );
-  if (!parsed.success) return refuse(422, 'The request does not hold.', faultsOf(parsed.issues));
+): PlanRequest<v.InferOutput<v.StrictObjectSchema<T, undefined>>> | Answer {
+  const bare = typeof body === 'object' && body !== null && 'format' in body;
+  const parsed = v.safeParse(v.strictObject({ ...shared, ...further }), bare ? { job: body } : body);
+  if (!parsed.success) return refusal(422, 'The request does not hold.', faultsOf(parsed.issues));
   const {
     job: raw,
     thermostat: wanted,
@@ -57,14 +52,14 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
           ...fault,
           path: fault.path === 'the file' ? 'job' : `job.${fault.path}`
         }));
-    return refuse(422, 'The job does not hold.', faults);
+    return refusal(422, 'The job does not hold.', faults);
   }
   const job = withTicksAdopted(read.job);
   const thermostat = pick(job, wanted);
-  if ('status' in thermostat) return thermostat;
+  if (isRefusal(thermostat)) return thermostat;
   const device = model === undefined ? null : findDevice(job, model);
   if (device === undefined)
-    return refuse(422, 'The model is not known.', [
+    return refusal(422, 'The model is not known.', [
       { path: 'model', expected: 'a model of the catalogue or of the job', found: model ?? '' }
     ]);
   return {
@@ -77,12 +72,12 @@ export async function readPlanRequest<T extends v.ObjectEntries>(
   };
 }
 
-function pick(job: Job, wanted: string | undefined): Thermostat | Response {
+function pick(job: Job, wanted: string | undefined): Thermostat | Answer {
   const only = wanted === undefined && job.thermostats.length === 1 ? job.thermostats[0] : undefined;
   const found = only ?? job.thermostats.find((thermostat) => thermostat.id === wanted);
   if (found) return found;
   const ids = job.thermostats.map((thermostat) => thermostat.id).join(', ');
-  return refuse(422, 'Name one thermostat of the job.', [
+  return refusal(422, 'Name one thermostat of the job.', [
     {
       path: 'thermostat',
       expected: `one of ${ids || 'none: the job holds no thermostat'}`,
@@ -92,12 +87,12 @@ function pick(job: Job, wanted: string | undefined): Thermostat | Response {
 }
 
 /** The plan asked for, or the answer that refuses a variant which its method does not have here. */
-export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan | Response {
+export function planOf({ job, thermostat, device, method, variant }: PlanRequest<unknown>): Plan | Answer {
   const plan = planFor(job, thermostat, { device, method, variant });
   const taken = plan.options.find((option) => option.method === plan.taken);
   if (variant === null || taken?.variant?.id === variant) return plan;
   const known = taken?.variants.map((plannedVariant) => plannedVariant.id).join(', ');
-  return refuse(422, 'The variant is not known.', [
+  return refusal(422, 'The variant is not known.', [
     {
       path: 'variant',
       expected: known ? `one of ${known}` : 'none, or a method that has some',

@@ -1,0 +1,195 @@
+/** Two built servers behind Debian's nginx with TLS, as `docs/hosting.md` has it: what the server says comes through unchanged. */
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { connect } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type APIRequestContext } from '@playwright/test';
+import { launchArguments } from '../scripts/browser.mjs';
+import { freePort, startServer } from '../scripts/serve.mjs';
+
+interface Hosted {
+  readonly secure: string;
+  readonly plain: string;
+  /** The servers behind it, by their addresses. */
+  readonly servers: { readonly origin: string; readonly server: ChildProcess }[];
+  /** Addresses of the servers that answered, in order. */
+  answeredBy(): string[];
+  end(): void;
+}
+
+let hosted: Hosted;
+
+/** The shipped site with the ports, the certificate and the servers of this test. */
+function siteFor(ports: { plain: number; secure: number; upstream: number[] }, folder: string): string {
+  const [first, second] = ports.upstream;
+  return readFileSync('docs/nginx-site.conf', 'utf8')
+    .replace('127.0.0.1:3000', `127.0.0.1:${first}`)
+    .replace('127.0.0.1:3001', `127.0.0.1:${second}`)
+    .replace('listen 80;', `listen 127.0.0.1:${ports.plain};`)
+    .replace('listen 443 ssl', `listen 127.0.0.1:${ports.secure} ssl`)
+    .replace('/etc/ssl/ulterum/full-chain.pem', join(folder, 'certificate.pem'))
+    .replace('/etc/ssl/ulterum/key.pem', join(folder, 'key.pem'));
+}
+
+/** What Debian's `nginx.conf` has round a site, in a folder of its own. */
+function around(site: string, folder: string): string {
+  const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map(
+    (kind) => `${kind}_temp_path ${join(folder, kind)};`
+  );
+  // Started by root it would work as somebody who may not read the folder.
+  const user = process.getuid?.() === 0 ? 'user root;' : '';
+  return `${user} daemon off; worker_processes 1; pid ${join(folder, 'pid')}; error_log ${join(folder, 'error')};
+events { worker_connections 256; }
+http {
+  default_type application/octet-stream;
+  ${temporary.join(' ')}
+  log_format upstream '$upstream_addr';
+  access_log ${join(folder, 'access')} upstream;
+  ${site}
+}
+`;
+}
+
+function selfSigned(folder: string): void {
+  const to = ['-keyout', join(folder, 'key.pem'), '-out', join(folder, 'certificate.pem')];
+  const names = ['-subj', '/CN=localhost', '-addext', 'subjectAltName=DNS:localhost,IP:127.0.0.1'];
+  execFileSync('openssl', ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', ...to, ...names], {
+    stdio: 'ignore'
+  });
+}
+
+async function listens(port: number): Promise<void> {
+  for (let tries = 0; tries < 100; tries += 1) {
+    const open = await new Promise<boolean>((done) => {
+      const socket = connect(port, '127.0.0.1', () => done(true));
+      socket.on('error', () => done(false));
+      socket.on('connect', () => socket.end());
+    });
+    if (open) return;
+    await new Promise((next) => setTimeout(next, 50));
+  }
+  throw new Error(`Nobody listens on ${port}`);
+}
+
+test.beforeAll(async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'ulterum-nginx-'));
+  selfSigned(folder);
+  const servers = [await startServer(await freePort(0)), await startServer(await freePort(0))];
+  const upstream = servers.map(({ origin }) => Number(new URL(origin).port));
+  const ports = { plain: await freePort(0), secure: await freePort(0), upstream };
+  const config = join(folder, 'nginx.conf');
+  writeFileSync(config, around(siteFor(ports, folder), folder));
+  const nginx = spawn('nginx', ['-c', config, '-e', join(folder, 'error')], { stdio: 'ignore' });
+  await listens(ports.secure);
+  hosted = {
+    secure: `https://localhost:${ports.secure}`,
+    plain: `http://localhost:${ports.plain}`,
+    servers,
+    answeredBy: () => readFileSync(join(folder, 'access'), 'utf8').trim().split('\n'),
+    end: () => {
+      nginx.kill();
+      for (const { server } of servers) server.kill();
+      rmSync(folder, { recursive: true, force: true });
+    }
+  };
+});
+test.afterAll(() => hosted.end());
+
+test.use({ ignoreHTTPSErrors: true });
+test.describe.configure({ mode: 'serial' });
+
+/** Headers that must not change on the way; `date` and the like do. */
+const OURS = [
+  'content-security-policy',
+  'x-content-type-options',
+  'referrer-policy',
+  'permissions-policy',
+  'cross-origin-opener-policy',
+  'cache-control',
+  'content-type'
+];
+
+test('pages and answers keep their headers, and what is not over TLS is sent there', async ({ request }) => {
+  const [direct] = hosted.servers;
+  for (const path of ['/', '/api/catalogue', '/healthz', '/service-worker.js', '/schema/job.v2.json']) {
+    const [here, there] = [await request.get(hosted.secure + path), await request.get(direct!.origin + path)];
+    expect(here.status(), path).toBe(200);
+    // The word that lets a page's own scripts run is another each time.
+    const of = (headers: Record<string, string>) =>
+      OURS.map((name) => [name, headers[name]?.replace(/'nonce-[^']+'/, 'nonce')]);
+    expect(of(here.headers()), path).toEqual(of(there.headers()));
+  }
+  const sent = await request.get(`${hosted.plain}/healthz?a=b`, { maxRedirects: 0 });
+  expect(sent.status()).toBe(301);
+  expect(sent.headers()['location']).toMatch(/^https:.*\/healthz\?a=b$/);
+});
+
+async function refusedBody(request: APIRequestContext, bytes: number) {
+  const answer = await request.post(`${hosted.secure}/api/plan`, {
+    data: Buffer.alloc(bytes, ' '),
+    headers: { 'content-type': 'application/json' }
+  });
+  return { status: answer.status(), headers: answer.headers(), body: await answer.json() };
+}
+
+test('limits are the same, in the same words', async ({ request }) => {
+  for (const bytes of [2_050_000, 2_150_000, 6_000_000]) {
+    const { status, headers, body } = await refusedBody(request, bytes);
+    expect(status).toBe(413);
+    expect(body).toMatchObject({ faults: [{ path: 'the body', expected: 'at most 2 MB' }] });
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['content-security-policy']).toContain("default-src 'none'");
+  }
+});
+
+test('files come as they were compressed, answers are compressed on the way', async ({ request }) => {
+  const page = await (await request.get(hosted.secure)).text();
+  const script = /\/_app\/immutable\/[^"]+\.js/.exec(page)?.[0];
+  const asked = { headers: { 'accept-encoding': 'br, gzip' } };
+  const file = await request.get(`${hosted.secure}${script}`, asked);
+  expect(file.headers()['content-encoding']).toBe('br');
+  expect(file.headers()['cache-control']).toContain('immutable');
+  const catalogue = await request.get(`${hosted.secure}/api/catalogue`, asked);
+  expect(catalogue.headers()['content-encoding']).toBe('gzip');
+  expect((await catalogue.json()).devices.length).toBeGreaterThan(5);
+});
+
+test('the page puts itself by for use without a network, and may use the camera', async ({ playwright }) => {
+  const browser = await playwright.chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    // Of a certificate that nobody signed a browser takes no service worker.
+    args: [...launchArguments, '--ignore-certificate-errors']
+  });
+  const context = await browser.newContext({
+    baseURL: hosted.secure,
+    ignoreHTTPSErrors: true,
+    serviceWorkers: 'allow'
+  });
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  expect(await page.evaluate(() => [isSecureContext, 'mediaDevices' in navigator])).toEqual([true, true]);
+  await context.setOffline(true);
+  await page.goto('/demo');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await browser.close();
+});
+
+test('requests are spread over both servers, and one that goes takes nothing along', async ({ request }) => {
+  const job = JSON.parse(await readFile('demo/classroom.json', 'utf8')) as object;
+  const plan = async () => {
+    const answer = await request.post(`${hosted.secure}/api/plan`, { data: job });
+    expect(answer.status()).toBe(200);
+    return (await answer.json()) as unknown;
+  };
+  const before = hosted.answeredBy().length;
+  const [first, ...others] = await Promise.all(Array.from({ length: 8 }, plan));
+  for (const other of others) expect(other).toEqual(first);
+  expect(new Set(hosted.answeredBy().slice(before)).size).toBe(2);
+  hosted.servers[0]!.server.kill('SIGKILL');
+  expect(await plan()).toEqual(first);
+  expect(await plan()).toEqual(first);
+});

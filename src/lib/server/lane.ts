@@ -1,0 +1,109 @@
+/**
+ * A lane of the server: threads of its own, a queue of its own. What is asked of it is done in turn; who would wait too long is told so at
+ * once; work that takes too long or too much memory is ended with its thread, and work that nobody waits for any more is dropped.
+ */
+import { Piscina } from 'piscina';
+
+export interface LaneSettings {
+  /** The module that the threads run: its default export takes the work. */
+  readonly filename: string;
+  readonly threads: number;
+  /** Pieces of work that may wait beside those that are being done. */
+  readonly mostWaiting: number;
+  /** Milliseconds that one piece may take, counted from when it is begun. */
+  readonly mostMs: number;
+  /** Megabytes of memory that one thread may hold. */
+  readonly mostMb: number;
+  /** How much less the processor favours its threads, 0 to 19 as of `nice`; without effect where the system has no such thing. */
+  readonly nice?: number;
+}
+
+export type LaneOutcome<T> =
+  | { readonly ok: true; readonly result: T }
+  /** `afterSeconds`: when it is worth asking again. */
+  | { readonly ok: false; readonly why: 'full'; readonly afterSeconds: number }
+  | { readonly ok: false; readonly why: 'too-long' | 'too-large' | 'gone' };
+
+export class Lane<Work, Result> {
+  private readonly pool: Piscina<Work, Result>;
+  private readonly waiting: (() => void)[] = [];
+  private running = 0;
+  /** What one piece takes on average of late, milliseconds. */
+  private meanMs = 200;
+
+  constructor(private readonly settings: LaneSettings) {
+    const { filename, threads, mostMb, nice } = settings;
+    this.pool = new Piscina({
+      filename,
+      minThreads: 0,
+      maxThreads: threads,
+      idleTimeout: 60_000,
+      niceIncrement: nice ?? 0,
+      resourceLimits: { maxOldGenerationSizeMb: mostMb }
+    });
+  }
+
+  /** `gone`: aborted when nobody waits for the answer any more. */
+  async run(work: Work, gone: AbortSignal): Promise<LaneOutcome<Result>> {
+    const { threads, mostWaiting } = this.settings;
+    if (gone.aborted) return { ok: false, why: 'gone' };
+    if (this.running < threads) this.running += 1;
+    else if (this.waiting.length >= mostWaiting) return this.full();
+    else if (!(await this.turn(gone))) return { ok: false, why: 'gone' };
+    try {
+      return await this.begin(work, gone);
+    } finally {
+      const next = this.waiting.shift();
+      // The place of this piece goes to the next, so that nobody slips in between.
+      if (next) next();
+      else this.running -= 1;
+    }
+  }
+
+  /** Ends all threads; what waits is told so. */
+  async end(): Promise<void> {
+    await this.pool.destroy();
+  }
+
+  private full(): LaneOutcome<Result> {
+    const ms = ((this.waiting.length + 1) * this.meanMs) / this.settings.threads;
+    return { ok: false, why: 'full', afterSeconds: Math.max(1, Math.ceil(ms / 1000)) };
+  }
+
+  /** Waits for a place; false where whoever waited has gone. */
+  private turn(gone: AbortSignal): Promise<boolean> {
+    return new Promise((resolve) => {
+      const leave = () => {
+        this.waiting.splice(this.waiting.indexOf(next), 1);
+        resolve(false);
+      };
+      const next = () => {
+        gone.removeEventListener('abort', leave);
+        resolve(true);
+      };
+      this.waiting.push(next);
+      gone.addEventListener('abort', leave, { once: true });
+    });
+  }
+
+  private async begin(work: Work, gone: AbortSignal): Promise<LaneOutcome<Result>> {
+    const { mostMs } = this.settings;
+    const over = AbortSignal.timeout(mostMs);
+    const begun = performance.now();
+    try {
+      const result = await this.pool.run(work, { signal: AbortSignal.any([gone, over]) });
+      return { ok: true, result };
+    } catch (error) {
+      if (over.aborted) return { ok: false, why: 'too-long' };
+      if (gone.aborted) return { ok: false, why: 'gone' };
+      if (isOutOfMemory(error)) return { ok: false, why: 'too-large' };
+      throw error;
+    } finally {
+      this.meanMs += (performance.now() - begun - this.meanMs) / 8;
+    }
+  }
+}
+
+function isOutOfMemory(error: unknown): boolean {
+  return error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
+}
