@@ -3,7 +3,7 @@ import { defineConfig } from 'vite';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-/** Bundles the measurements of `npm run bench`, and `npm run sweep`. */
+/** Bundles the measurements of `npm run bench`, `npm run sweep` and `npm run fuzz`. */
 export default defineConfig({
   resolve: { alias: { $core: here('src/core'), $demo: here('src/demo'), $worker: here('src/worker') } },
   publicDir: false,
@@ -14,7 +14,7 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
-      input: { bench: here('bench/main.ts'), sweep: here('bench/sweep.ts') },
+      input: { bench: here('bench/main.ts'), sweep: here('bench/sweep.ts'), fuzz: here('bench/fuzz.ts') },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' }
     }
   },

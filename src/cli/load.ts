@@ -1,6 +1,6 @@
 /** Reads the job file and finds the thermostat that a verb is about. */
 import { readFile, stat } from 'node:fs/promises';
-import { MOST_BYTES, readJob } from '$core/formats/job-json';
+import { MOST_FILE_BYTES, readJob } from '$core/formats/job-json';
 import type { Job, Thermostat } from '$core/job/schema';
 import { withTicksAdopted } from '$core/plan/adopt-ticks';
 import type { Arguments } from './arguments';
@@ -11,10 +11,12 @@ export async function loadJob(file: string | undefined): Promise<Job | BadFile |
   let text: string;
   try {
     const { size } = await stat(file);
-    if (size > MOST_BYTES) {
+    if (size > MOST_FILE_BYTES) {
       return {
         kind: 'bad-file',
-        faults: [{ path: file, expected: `at most ${MOST_BYTES / 1_000_000} MB`, found: `${size} bytes` }]
+        faults: [
+          { path: file, expected: `at most ${MOST_FILE_BYTES / 1_000_000} MB`, found: `${size} bytes` }
+        ]
       };
     }
     text = await readFile(file, 'utf8');

@@ -15,6 +15,7 @@
   import { download, fileName } from '$lib/files/download';
   import { exportJob, keepPhotos, readJobFile } from '$lib/files/job-file';
   import Dialog from '$lib/frame/dialog.svelte';
+  import { Growing } from '$lib/frame/growing.svelte';
   import ThemeButton from '$lib/frame/theme-button.svelte';
   import { freshRest, jobStore } from '$lib/state/store';
   import { whyNotSaved, type JobSummary } from '$storage/port';
@@ -22,6 +23,7 @@
   const store = jobStore();
   let jobs = $state<readonly JobSummary[] | null>(null);
   let trouble = $state<{ title: string; lines: readonly string[] } | null>(null);
+  const growing = new Growing(() => jobs?.length ?? 0);
   let naming = $state(false);
   let removing = $state<JobSummary | null>(null);
 
@@ -175,7 +177,7 @@
       </div>
     {:else}
       <ul class="flex flex-col gap-2" aria-label="Jobs">
-        {#each jobs as job (job.id)}
+        {#each jobs.slice(0, growing.shown) as job (job.id)}
           <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
             <div class="min-w-0 flex-1 basis-64">
               <p class="section-title truncate">{job.name}</p>

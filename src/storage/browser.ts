@@ -99,15 +99,15 @@ async function compareAndSave(
     const stored = await forage.getItem<unknown>(record.job.id);
     if (stored === null && revision > 0) return { ok: false, reason: 'gone' };
     if (stored !== null) {
-      const read = readRecord(stored);
-      if (!read.ok)
+      const other = isRevision(stored, revision) ? null : readRecord(stored);
+      if (other?.ok === false)
         return {
           ok: false,
           reason: 'refused',
           why: 'what is stored under this id is damaged and is left untouched'
         };
-      if (read.record.revision !== revision) {
-        const theirs = await history.opened(read.record, read.from);
+      if (other && other.record.revision !== revision) {
+        const theirs = await history.opened(other.record, other.from);
         return { ok: false, reason: 'conflict', theirs: theirs.record };
       }
     }
@@ -139,6 +139,11 @@ async function oldOrphans(forage: LocalForage, gone: unknown): Promise<PhotoId[]
     else whole = false;
   });
   return whole ? orphansOf(read.record.job, others) : [];
+}
+
+/** Whether a stored record is the one that the save was made from: that one was read when it was opened, and is not looked through again. */
+function isRevision(stored: unknown, revision: number): boolean {
+  return revision > 0 && (stored as Partial<StoredRecord>).revision === revision;
 }
 
 type RecordRead =

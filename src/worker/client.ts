@@ -1,4 +1,6 @@
 /** The side that asks: one promise for each task, with progress and a signal that stops it. */
+import { JobSplitter } from './job-parts';
+import { sentTask } from './sent-task';
 import type { FromThread, Port, Task, TaskKind, Tasks, ToThread } from './protocol';
 
 export type Outcome<T> =
@@ -25,6 +27,7 @@ interface Waiting {
 
 export function clientOf(port: Port<ToThread, FromThread>): Client {
   const waiting = new Map<number, Waiting>();
+  const splitter = new JobSplitter();
   let last = 0;
   port.listen((message) => waiting.get(message.id)?.hear(message));
   return {
@@ -59,7 +62,7 @@ export function clientOf(port: Port<ToThread, FromThread>): Client {
         });
         if (watch.signal?.aborted) return settle(() => resolve({ ok: false, reason: 'cancelled' }));
         watch.signal?.addEventListener('abort', () => port.post({ type: 'cancel', id }), { once: true });
-        port.post({ type: 'start', id, task: { kind, request } as Task });
+        port.post({ type: 'start', id, task: sentTask({ kind, request } as Task, splitter) });
       })
   };
 }

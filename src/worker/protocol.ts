@@ -8,6 +8,7 @@ import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
+import type { JobParts } from './job-parts';
 
 /** One thermostat's plan, as the job has it. */
 export interface PlanTask {
@@ -15,15 +16,10 @@ export interface PlanTask {
   readonly thermostat: string;
 }
 
-/** What is worth looking at next, for one thermostat. */
-export interface Looks {
-  readonly looks: readonly Look[];
-}
-
 export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
   readonly plan: { readonly request: PlanTask; readonly result: Plan };
-  readonly looks: { readonly request: PlanTask; readonly result: Looks };
+  readonly looks: { readonly request: PlanTask; readonly result: readonly Look[] };
   readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
 }
@@ -31,8 +27,15 @@ export type TaskKind = keyof Tasks;
 export type Task = { [K in TaskKind]: { readonly kind: K; readonly request: Tasks[K]['request'] } }[TaskKind];
 export type TaskResult = Tasks[TaskKind]['result'];
 
+/** A task as it crosses: its job in parts, or null where it has none; `request` is the rest of what is asked. */
+export interface SentTask {
+  readonly kind: TaskKind;
+  readonly request: unknown;
+  readonly job: JobParts | null;
+}
+
 export type ToThread =
-  | { readonly type: 'start'; readonly id: number; readonly task: Task }
+  | { readonly type: 'start'; readonly id: number; readonly task: SentTask }
   | { readonly type: 'cancel'; readonly id: number };
 
 export type FromThread =

@@ -3,12 +3,13 @@ import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
-import type { Job, Thermostat } from '$core/job/schema';
-import { looksFor } from '$core/plan/looks';
-import { planFor } from '$core/plan/plan';
+import type { Thermostat } from '$core/job/schema';
+import { looksRun, planRun } from '$core/plan/plan-run';
 import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
-import type { FromThread, PlanTask, Port, Task, TaskResult, ToThread } from './protocol';
+import { JobJoiner } from './job-parts';
+import { receivedTask } from './sent-task';
+import type { FromThread, PlanTask, Port, SentTask, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {
   /** Milliseconds on a clock that only runs forward. */
@@ -21,19 +22,21 @@ export interface Surroundings {
 
 export function serve(port: Port<FromThread, ToThread>, surroundings: Surroundings): void {
   const cancelled = new Set<number>();
+  const joiner = new JobJoiner();
   port.listen((message) => {
     if (message.type === 'cancel') cancelled.add(message.id);
-    else start(message.id, message.task, port, surroundings, cancelled);
+    else start(message.id, message.task, { port, surroundings, cancelled, joiner });
   });
 }
 
-function start(
-  id: number,
-  task: Task,
-  port: Port<FromThread, ToThread>,
-  surroundings: Surroundings,
-  cancelled: Set<number>
-): void {
+interface Serving {
+  readonly port: Port<FromThread, ToThread>;
+  readonly surroundings: Surroundings;
+  readonly cancelled: Set<number>;
+  readonly joiner: JobJoiner;
+}
+
+function start(id: number, task: SentTask, { port, surroundings, cancelled, joiner }: Serving): void {
   const guard = (work: () => void) => {
     try {
       work();
@@ -43,7 +46,7 @@ function start(
     }
   };
   guard(() => {
-    const run = runOf(task);
+    const run = runOf(task, joiner);
     if ('ok' in run) return port.post({ type: 'failed', id, at: run.at, why: run.why });
     let steps = 1;
     const slice = () =>
@@ -61,38 +64,30 @@ function start(
   });
 }
 
-function runOf(task: Task): LongRun<TaskResult> | SimulateFailure {
+function runOf(sent: SentTask, joiner: JobJoiner): LongRun<TaskResult> | SimulateFailure {
+  const task = receivedTask(sent, joiner);
   switch (task.kind) {
     case 'tolerance':
       return toleranceRun(task.request);
     case 'faults':
       return faultTableRun(task.request);
     case 'plan':
-      return planRun(task.request, (job, place) => planFor(job, place, { prover }));
+      return onPlace(task.request, (place) => planRun(task.request.job, place, { prover }));
     case 'looks':
-      return planRun(task.request, (job, place) => ({ looks: looksFor(job, place, { prover }) }));
+      return onPlace(task.request, (place) => looksRun(task.request.job, place, { prover }));
     case 'together':
       return togetherRun(task.request, prover);
   }
 }
 
-/** A plan is made in one step: it takes some milliseconds, and what is asked next waits for it. So are the looks that may better it. */
-function planRun(
+function onPlace(
   { job, thermostat }: PlanTask,
-  make: (job: Job, place: Thermostat) => TaskResult
+  runOn: (place: Thermostat) => LongRun<TaskResult>
 ): LongRun<TaskResult> | SimulateFailure {
   const place = job.thermostats.find((candidate) => candidate.id === thermostat);
-  if (!place)
-    return { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
-  let made: TaskResult | null = null;
-  return {
-    total: 1,
-    done: () => (made === null ? 0 : 1),
-    advance: () => {
-      made ??= make(job, place);
-    },
-    result: () => made ?? make(job, place)
-  };
+  return place
+    ? runOn(place)
+    : { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
 }
 
 /** A job comes again after every edit, and most of its circuits are the same. */

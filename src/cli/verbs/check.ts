@@ -1,6 +1,7 @@
 import { findingReport } from '$core/formats/reports';
 import { recordFindings } from '$core/job/record-findings';
 import { counted } from '$core/words/text';
+import { chosenFindings } from '$core/match/chosen';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import type { Outcome } from '../outcome';
@@ -10,7 +11,10 @@ import { findingLines } from '../page';
 export async function check({ file }: Arguments): Promise<Outcome> {
   const job = await loadJob(file);
   if (!isJob(job)) return job;
-  const findings = recordFindings(job);
+  const findings = [
+    ...recordFindings(job),
+    ...job.thermostats.flatMap((thermostat) => chosenFindings(job, thermostat))
+  ];
   const conductors = job.thermostats.reduce((sum, thermostat) => sum + thermostat.conductors.length, 0);
   const held = `${counted(job.thermostats.length, 'thermostat', 'thermostats')}, ${counted(conductors, 'wire', 'wires')}`;
   const head = `${job.name}: the file holds. ${held}.`;

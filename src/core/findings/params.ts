@@ -30,6 +30,7 @@ export interface RecordParams {
     readonly state: EndState;
     readonly screws: readonly string[];
   };
+  'device-gone': { readonly device: string };
   'link-to-itself': { readonly screw: string };
   'link-doubled': { readonly screws: readonly [string, string] };
   'unknown-reference':

@@ -16,6 +16,7 @@ import { ID_PREFIXES, nextId, type CableId, type ConductorId } from '../job/ids'
 import type { Conductor, ConductorEnd, Job, Screw, Thermostat, WhereId } from '../job/schema';
 import { isAnothersZone, newScrew, readScrewName, refName, screwNamed, screwsAt } from '../job/screws';
 import type { Fault } from '../job/faults';
+import { readCsv, type CsvTable } from './csv-table';
 
 export const CSV_HEADER = [
   'id',
@@ -33,6 +34,8 @@ export const CSV_HEADER = [
 type Column = (typeof CSV_HEADER)[number];
 type Row = Partial<Record<Column, string>>;
 
+/** Far more than so many lines have. */
+export const MOST_CSV_BYTES = 1_000_000;
 const MOST_LINES = 200;
 const CONTINUITY = ['untested', 'proven', 'broken'] as const;
 
@@ -86,38 +89,38 @@ export type CsvRead =
 
 /** Reads a list back for a thermostat: its cables must be recorded already. Every fault names its line and column. */
 export function readConductors(text: string, job: Job, thermostat: Thermostat): CsvRead {
-  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (name) => name.trim().toLowerCase()
-  });
-  const faults = headerFaults(parsed.meta.fields ?? []);
+  const table = readCsv(text);
+  const faults = headerFaults(table);
   if (faults.length > 0) return { ok: false, faults };
-  for (const error of parsed.errors) {
+  for (const error of table.errors) {
     faults.push({
       path: `line ${(error.row ?? 0) + 2}`,
       expected: `${CSV_HEADER.length} columns`,
       found: error.message
     });
   }
-  if (parsed.data.length > MOST_LINES) {
+  if (table.rows.length > MOST_LINES) {
     faults.push({
       path: 'the file',
       expected: `at most ${MOST_LINES} conductors`,
-      found: `${parsed.data.length} lines`
+      found: `${table.rows.length} lines`
     });
   }
   const reader = new LineReader(job, thermostat, faults);
-  const conductors = faults.length > 0 ? [] : parsed.data.map((row, index) => reader.read(row, index + 2));
+  const conductors = faults.length > 0 ? [] : table.rows.map((row, index) => reader.read(row, index + 2));
   return faults.length > 0 ? { ok: false, faults } : { ok: true, conductors, screws: reader.screws };
 }
 
-function headerFaults(fields: readonly string[]): Fault[] {
-  return CSV_HEADER.filter((name) => name !== 'position' && !fields.includes(name)).map((name) => ({
-    path: 'line 1',
-    expected: `the column ${name}`,
-    found: fields.length === 0 ? 'an empty file' : fields.join(', ')
-  }));
+function headerFaults({ fields, doubled }: CsvTable): Fault[] {
+  const missing = CSV_HEADER.filter((name) => name !== 'position' && !fields.includes(name));
+  return [
+    ...missing.map((name) => ({
+      path: 'line 1',
+      expected: `the column ${name}`,
+      found: fields.length === 0 ? 'an empty file' : fields.join(', ')
+    })),
+    ...doubled.map((name) => ({ path: 'line 1', expected: `the column ${name} once`, found: 'it twice' }))
+  ];
 }
 
 class LineReader {

@@ -100,7 +100,7 @@ describe('the job file', () => {
   });
 
   it('is not read when it is too large', () => {
-    expect(faultsOf(' '.repeat(2_000_001))[0]).toMatch(/at most 2 MB/);
+    expect(faultsOf(' '.repeat(20_000_001))[0]).toMatch(/at most 20 MB/);
   });
 
   it('has a JSON Schema that names its parts', () => {

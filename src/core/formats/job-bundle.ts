@@ -7,7 +7,7 @@ import { strFromU8, strToU8, Unzip, UnzipInflate, unzipSync, zipSync, type Zippa
 import type { PhotoId } from '../job/ids';
 import type { Job } from '../job/schema';
 import type { Fault } from '../job/faults';
-import { MOST_BYTES, readJob, writeJob } from './job-json';
+import { MOST_FILE_BYTES, readJob, writeJob } from './job-json';
 
 export const MOST_BUNDLE_BYTES = 80_000_000;
 const MOST_PHOTO_BYTES = 4_000_000;
@@ -82,7 +82,7 @@ function listOf(bytes: Uint8Array): Listed {
       filter({ name, originalSize }) {
         if (name.endsWith('/')) return false;
         const fault = sizes.has(name)
-          ? { path: name, expected: 'each file once', found: 'two of this name' }
+          ? { path: shownName(name), expected: 'each file once', found: 'two of this name' }
           : faultOf(name, originalSize);
         if (fault) faults.push(fault);
         sizes.set(name, originalSize);
@@ -138,7 +138,7 @@ function unpack(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Unpacked
     const found = lengths.get(name) ?? 0;
     if (found !== size)
       faults.push({
-        path: name,
+        path: shownName(name),
         expected: `${size} bytes, as the list of the file says`,
         found: found > size ? 'more' : `${found}`
       });
@@ -146,13 +146,21 @@ function unpack(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Unpacked
   return faults.length > 0 ? { ok: false, faults } : { ok: true, files };
 }
 
+function shownName(name: string): string {
+  return name === '' ? 'a file without a name' : name;
+}
+
 function faultOf(name: string, size: number): Fault | null {
-  const most = name === JOB_NAME ? MOST_BYTES : PHOTO_NAME.test(name) ? MOST_PHOTO_BYTES : 0;
+  const most = name === JOB_NAME ? MOST_FILE_BYTES : PHOTO_NAME.test(name) ? MOST_PHOTO_BYTES : 0;
   if (most === 0)
-    return { path: name, expected: `${JOB_NAME} or photos/<photo id>.jpg`, found: 'another file' };
+    return {
+      path: shownName(name),
+      expected: `${JOB_NAME} or photos/<photo id>.jpg`,
+      found: 'another file'
+    };
   if (size <= most) return null;
   return {
-    path: name,
+    path: shownName(name),
     expected: `at most ${most / 1_000_000} MB`,
     found: `${(size / 1_000_000).toFixed(1)} MB`
   };

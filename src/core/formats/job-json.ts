@@ -7,7 +7,8 @@ import { tooLongLists } from './list-lengths';
 import { isRefusal, parseJson, recordOf, refuse } from './json-text';
 
 /** A job of some hundred conductors is below 200 kB; what is larger than this is not read. */
-export const MOST_BYTES = 2_000_000;
+/** The largest job that the screens can make, forty thermostats with two hundred wires each, has a few megabytes. */
+export const MOST_FILE_BYTES = 20_000_000;
 
 export type JobRead =
   /** `from`: the version that the file was of; an older one was taken up to the present one. */
@@ -20,7 +21,7 @@ export function writeJob(job: Job): string {
 
 /** Reads a job file. Nothing is repaired in silence: a file either holds or comes back with its faults. */
 export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): JobRead {
-  const parsed = parseJson(text, MOST_BYTES);
+  const parsed = parseJson(text, MOST_FILE_BYTES);
   return parsed.ok ? readRawJob(parsed.raw, migrations) : parsed;
 }
 

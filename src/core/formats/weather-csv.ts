@@ -2,10 +2,10 @@
  * A year of outdoor temperatures as CSV, in: one line for each hour from 1 January, 8760 of them (8784 with a leap day, of which 29 February
  * is left out), with a header that holds a column `temperature_c` or `temperature_f`. Every fault names its line.
  */
-import Papa from 'papaparse';
 import { YEAR_HOURS, type OwnWeather } from '../job/survey-schema';
 import type * as v from 'valibot';
 import type { Fault } from '../job/faults';
+import { readCsv } from './csv-table';
 
 export type WeatherRead =
   | { readonly ok: true; readonly weather: v.InferOutput<typeof OwnWeather> }
@@ -16,19 +16,15 @@ const LEAP_DAY_START = 59 * 24;
 const MOST_FAULTS = 12;
 
 export function readWeather(text: string, name: string): WeatherRead {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (head) => head.trim().toLowerCase()
-  });
-  const fields = parsed.meta.fields ?? [];
+  const { fields, doubled, rows } = readCsv(text);
   const column = ['temperature_c', 'temperature_f'].find((candidate) => fields.includes(candidate));
   if (!column)
     return bad('line 1', 'a column temperature_c or temperature_f', fields.join(', ') || 'an empty file');
-  if (parsed.data.length !== YEAR_HOURS && parsed.data.length !== LEAP_HOURS)
-    return bad('the file', `${YEAR_HOURS} or ${LEAP_HOURS} hourly lines`, `${parsed.data.length} lines`);
+  if (doubled.includes(column)) return bad('line 1', `the column ${column} once`, 'it twice');
+  if (rows.length !== YEAR_HOURS && rows.length !== LEAP_HOURS)
+    return bad('the file', `${YEAR_HOURS} or ${LEAP_HOURS} hourly lines`, `${rows.length} lines`);
   const faults: Fault[] = [];
-  const tenths = parsed.data.map((row, index) => {
+  const tenths = rows.map((row, index) => {
     const cell = (row[column] ?? '').trim();
     const value = column.endsWith('f') ? ((Number(cell) - 32) * 5) / 9 : Number(cell);
     if (cell === '' || !Number.isFinite(value) || Math.abs(value) > 60)

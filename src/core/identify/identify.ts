@@ -47,9 +47,25 @@ export interface Identification {
 /** A record is never changed in place, so what was found of it holds as long as it does; every screen and every plan asks. */
 const known = new WeakMap<Thermostat, { readonly job: Job; readonly found: Identification }>();
 
+/** What a thermostat is identified by, besides its own record. */
+const RESTS_ON = ['equipment', 'places', 'devices', 'survey'] as const;
+
+/** Whether nothing is different between two jobs that a thermostat's identification can rest on: of the others, what they are called. */
+function sameAround(job: Job, before: Job): boolean {
+  if (job === before) return true;
+  return (
+    RESTS_ON.every((part) => job[part] === before[part]) &&
+    job.thermostats.length === before.thermostats.length &&
+    job.thermostats.every(({ id, name }, at) => {
+      const was = before.thermostats[at];
+      return was?.id === id && was.name === name;
+    })
+  );
+}
+
 export function identify(job: Job, thermostat: Thermostat): Identification {
   const before = known.get(thermostat);
-  if (before?.job === job) return before.found;
+  if (before && sameAround(job, before.job)) return before.found;
   const found = identified(job, thermostat);
   known.set(thermostat, { job, found });
   return found;

@@ -44,19 +44,36 @@ interface Candidate {
 
 /** Looks that are worth their effort, the best first. `request`: as the plan was made. */
 export function looksFor(job: Job, thermostat: Thermostat, request: PlanRequest = {}): Look[] {
+  const steps = looksSteps(job, thermostat, request);
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+  }
+}
+
+/** As `looksFor`, plan by plan. */
+export function* looksSteps(
+  job: Job,
+  thermostat: Thermostat,
+  request: PlanRequest = {}
+): Generator<void, Look[]> {
   const now = planFor(job, thermostat, request);
-  const looks = candidates(job, thermostat, now).flatMap((candidate): Look[] => {
-    const plans = candidate.answers.flatMap(({ chance, job: after }) => {
-      const place = after.thermostats.find((one) => one.id === thermostat.id);
-      return place ? [{ chance, plan: planFor(after, place, request) }] : [];
-    });
+  yield;
+  const looks: Look[] = [];
+  for (const candidate of candidates(job, thermostat, now)) {
+    const plans: { readonly chance: number; readonly plan: Plan }[] = [];
+    for (const { chance, job: after } of candidate.answers) {
+      const place = after.thermostats.find(({ id }) => id === thermostat.id);
+      if (place) plans.push({ chance, plan: planFor(after, place, request) });
+      yield;
+    }
     const gain = plans.reduce(
       (sum, { chance, plan }) => sum + chance * (bestWorth(plan) - worthOfMethod(plan, now.recommended)),
       0
     );
     const [better] = plans.filter(({ plan }) => plan.recommended !== now.recommended).map(({ plan }) => plan);
-    return [{ at: candidate.at, effort: candidate.effort, gain, opens: better?.recommended ?? null }];
-  });
+    looks.push({ at: candidate.at, effort: candidate.effort, gain, opens: better?.recommended ?? null });
+  }
   return worthAsking(
     looks.filter((look) => look.gain >= LEAST_GAIN),
     (look) => look.effort

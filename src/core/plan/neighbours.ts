@@ -16,12 +16,19 @@ const ends = new WeakMap<
   { readonly equipment: Job['equipment']; readonly devices: Job['devices']; readonly wiring: Wiring }
 >();
 
-/** The other thermostats on the same machines: as they will be where one has chosen a device for them, else as they are. */
-export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover): ProofNeighbour[] {
+/** The other thermostats on the same machines. */
+export function neighboursHere(job: Job, thermostat: Thermostat): Thermostat[] {
   const here = new Set<string>(thermostat.equipment);
-  return job.thermostats
-    .filter((other) => other.id !== thermostat.id && other.equipment.some((id) => here.has(id)))
-    .map((other) => asNeighbour(job, other, wantedWiring(job, other, prover)));
+  return job.thermostats.filter(
+    (other) => other.id !== thermostat.id && other.equipment.some((id) => here.has(id))
+  );
+}
+
+/** As they will be where one has chosen a device for them, else as they are. */
+export function neighboursOf(job: Job, thermostat: Thermostat, prover?: Prover): ProofNeighbour[] {
+  return neighboursHere(job, thermostat).map((other) =>
+    asNeighbour(job, other, wantedWiring(job, other, prover))
+  );
 }
 
 /** A thermostat beside another one: its wiring, and how its own machines and its control are. */

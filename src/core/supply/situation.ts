@@ -9,6 +9,7 @@ import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { LogEntry } from '../job/log-schema';
 import { thermostatFindings } from '../job/record-findings';
 import type { Equipment, Job, Thermostat } from '../job/schema';
+import { chosenFindings } from '../match/chosen';
 import { isWithoutModel } from '../trade/machine-kinds';
 import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
@@ -119,6 +120,7 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
     world: worlds[0]?.world ?? UNKNOWN_WORLD,
     closed,
     conditions: [
+      ...chosenFindings(job, thermostat),
       ...sharedConditions(identification, worlds, recorded, assumed),
       ...riddles.map((riddle) => riddle.finding).filter((asked) => asked.level !== 'stop'),
       ...repaired.findings,

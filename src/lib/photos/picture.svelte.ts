@@ -14,6 +14,7 @@ export class Picture {
       this.missing = false;
       void jobStore()
         .getPhoto(of, wanted)
+        .catch(() => null)
         .then((picture) => {
           if (!open) return;
           this.missing = picture === null;

@@ -1,7 +1,6 @@
 /** Bodies as they come in: limited in size, kind and time. */
 import { describe, expect, it } from 'vitest';
-import { MOST_BYTES } from '$core/formats/job-json';
-import { readBody } from './body';
+import { MOST_BYTES, readBody } from './body';
 
 const post = (body: BodyInit, kind = 'application/json') =>
   new Request('http://here/api/plan', { method: 'POST', body, headers: { 'content-type': kind } });

@@ -1,8 +1,10 @@
 /** What all server routes share: a body of limited size and time, and errors as JSON with the path at fault. */
 import { json } from '@sveltejs/kit';
-import { MOST_BYTES } from '$core/formats/job-json';
 import type { Fault } from '$core/job/faults';
 import { refusal } from './answer';
+
+/** A house of ordinary size has a few kilobytes. */
+export const MOST_BYTES = 2_000_000;
 
 export type BodyRead =
   | { readonly ok: true; readonly bytes: Uint8Array<ArrayBuffer> }

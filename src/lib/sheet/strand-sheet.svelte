@@ -11,6 +11,7 @@
   import type { CellKind, RowView, SheetView } from './rows';
   import type { StrandReading } from '$core/session/strand-readings';
   import Strand from './strand.svelte';
+  import { Growing } from '../frame/growing.svelte';
 
   interface Props {
     view: SheetView;
@@ -40,6 +41,7 @@
       view.groups.slice(0, index).reduce((sum, group) => sum + group.rows.length, 0)
     )
   );
+  const growing = new Growing(() => rows.length);
   const ROW = 52;
   const GAP = 14;
   const middles = $derived(
@@ -66,7 +68,7 @@
     <div class="groups" role="presentation">
       {#each view.groups as group, groupIndex (group.cable)}
         <div class="group" role="rowgroup" aria-label={group.name}>
-          {#each group.rows as row, rowIndex (row.id)}
+          {#each group.rows.slice(0, Math.max(0, growing.shown - (starts[groupIndex] ?? 0))) as row, rowIndex (row.id)}
             {@const index = (starts[groupIndex] ?? 0) + rowIndex}
             <div class="row" role="row" aria-rowindex={index + 1} data-conductor={row.id}>
               {#if shows('wall')}

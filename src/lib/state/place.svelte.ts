@@ -9,6 +9,7 @@ import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
 import { heatSourceIn, pricesIn } from '$core/survey/heat-source-in';
 import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
+import { chosenFindings } from '$core/match/chosen';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import { planFor, type Plan } from '$core/plan/plan';
@@ -33,8 +34,11 @@ export class Place {
   readonly #planner: Planner | null;
   #made: { readonly job: Job; readonly plan: Plan } | null = $state.raw(null);
   #waiting: (() => void)[] = [];
+  #tries = $state(0);
   /** What is worth looking at next, best first; nothing while that is being worked out. */
   looks: readonly Look[] = $state.raw([]);
+  /** How much of the plan that is being made is done, 0 to 1. */
+  progress = $state(0);
   /** Why no plan could be made; empty where one could. */
   trouble = $state('');
 
@@ -61,7 +65,11 @@ export class Place {
     this.job.equipment.filter((machine) => this.thermostat.equipment.includes(machine.id))
   );
   readonly recordFindings: readonly Finding[] = $derived.by(() =>
-    sortFindings([...thermostatFindings(this.job, this.thermostat), ...unmatchedFindings(this.thermostat)])
+    sortFindings([
+      ...thermostatFindings(this.job, this.thermostat),
+      ...unmatchedFindings(this.thermostat),
+      ...chosenFindings(this.job, this.thermostat)
+    ])
   );
   readonly identification: Identification = $derived.by(() => identify(this.job, this.thermostat));
   readonly device: DeviceFacts | null = $derived.by(() => {
@@ -134,11 +142,14 @@ export class Place {
     return this.plan;
   }
 
-  /** Has the plan made anew for the job as it is; returns the way to stop. Called whenever job or thermostat change. */
+  /** Has the plan made anew for the job as it is; returns the way to stop. Called whenever job or thermostat change, and to try again. */
   follow(): () => void {
     const { job, thermostat } = this;
+    void this.#tries;
     const stop = new AbortController();
-    this.#planner?.plan(job, thermostat.id, stop.signal).then(
+    this.progress = 0;
+    const watch = { signal: stop.signal, onProgress: (share: number) => void (this.progress = share) };
+    this.#planner?.plan(job, thermostat.id, watch).then(
       (plan) => {
         if (plan === null || stop.signal.aborted) return;
         this.#made = { job, plan };
@@ -160,8 +171,15 @@ export class Place {
     this.looks = [];
     await new Promise((done) => setTimeout(done, QUIET_MS));
     if (signal.aborted || !this.#planner) return;
-    const looks = await this.#planner.looks(job, thermostat, signal);
+    // Without them there is no word of what to look at next; the plan stands without it.
+    const looks = await this.#planner.looks(job, thermostat, signal).catch(() => []);
     if (!signal.aborted) this.looks = looks;
+  }
+
+  /** After a plan that failed. */
+  tryAgain(): void {
+    this.trouble = '';
+    this.#tries += 1;
   }
 
   #settle(): void {

@@ -4,22 +4,28 @@ import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import { longWork } from '../bench/thread';
 
+export interface PlanWatch {
+  readonly signal: AbortSignal;
+  /** How much of it is done, 0 to 1. */
+  readonly onProgress?: (share: number) => void;
+}
+
 export interface Planner {
   /** The plan, or null where it was stopped; throws where it cannot be made. */
-  plan(job: Job, thermostat: string, signal: AbortSignal): Promise<Plan | null>;
+  plan(job: Job, thermostat: string, watch: PlanWatch): Promise<Plan | null>;
   /** What is worth looking at next; nothing where it was stopped. */
   looks(job: Job, thermostat: string, signal: AbortSignal): Promise<readonly Look[]>;
 }
 
 export const threadPlanner: Planner = {
-  async plan(job, thermostat, signal) {
-    const outcome = await longWork().run('plan', { job, thermostat }, { signal });
+  async plan(job, thermostat, watch) {
+    const outcome = await longWork().run('plan', { job, thermostat }, watch);
     if (outcome.ok) return outcome.result;
     if (outcome.reason === 'cancelled') return null;
     throw new Error(outcome.why);
   },
   async looks(job, thermostat, signal) {
     const outcome = await longWork().run('looks', { job, thermostat }, { signal });
-    return outcome.ok ? outcome.result.looks : [];
+    return outcome.ok ? outcome.result : [];
   }
 };

@@ -19,13 +19,12 @@ export class MistakesByWay {
       const world = option.proof?.worlds[0]?.world;
       if (option.verdict === 'no' || option.after === null || !world) continue;
       const calls = callsOf(world, option.before);
-      const outcome = await longWork().run(
-        'faults',
-        { wiring: option.after, world, calls, pairs: false },
-        { signal: stop.signal }
-      );
+      // A way whose mistakes cannot be solved has no count of them, and says nothing of them.
+      const outcome = await longWork()
+        .run('faults', { wiring: option.after, world, calls, pairs: false }, { signal: stop.signal })
+        .catch(() => null);
       if (this.#stop !== stop) return;
-      if (outcome.ok)
+      if (outcome?.ok)
         this.counts = { ...this.counts, [option.method]: countMistakes(mistakesOf(outcome.result)) };
     }
   }

@@ -5,6 +5,8 @@ import { longWork } from '../bench/thread';
 
 export class JobTogether {
   result: Together | null = $state.raw(null);
+  /** How much of the plan that is being made is done, 0 to 1; null while none is. */
+  share: number | null = $state(0);
   trouble = $state('');
   #stop: AbortController | null = null;
 
@@ -29,18 +31,27 @@ export class JobTogether {
     this.cancel();
     const stop = new AbortController();
     this.#stop = stop;
+    this.share = 0;
+    this.trouble = '';
+    const onProgress = (share: number) => {
+      if (this.#stop === stop) this.share = share;
+    };
     try {
-      const outcome = await longWork().run('together', job, { signal: stop.signal });
+      const outcome = await longWork().run('together', job, { signal: stop.signal, onProgress });
       if (this.#stop !== stop) return;
       if (outcome.ok) this.result = outcome.result;
       else if (outcome.reason === 'failed') this.trouble = `Not planned: ${outcome.why}`;
     } catch (error) {
+      if (this.#stop !== stop) return;
       this.trouble = `Not planned: ${error instanceof Error ? error.message : String(error)}`;
     }
+    this.share = null;
   }
 
+  /** Stops what is being made; the last plan stays. */
   cancel(): void {
     this.#stop?.abort();
     this.#stop = null;
+    this.share = null;
   }
 }

@@ -13,6 +13,8 @@ export const RECORD: Sentences<RecordParams> = {
     `${capital(conductor)} is recorded as landed at the ${end}, but not on which terminal.`,
   'on-terminal-but-not-landed': ({ conductor, end, state, screws }) =>
     `${capital(conductor)} is recorded as ${state} at the ${end} and yet on ${screws.join(', ')}.`,
+  'device-gone': ({ device }) =>
+    `The thermostat that was chosen here (${device}) is neither in this job nor in the catalogue any longer. Choose again: until then this is for any connected thermostat.`,
   'link-to-itself': ({ screw }) => `A jumper joins ${screw} to itself: which two terminals does it join?`,
   'link-doubled': ({ screws: [a, b] }) => `${a} and ${b} are joined by a jumper twice in the record.`,
   'unknown-reference': (fact) => {

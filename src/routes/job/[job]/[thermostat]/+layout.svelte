@@ -74,7 +74,12 @@
         onclick={() => (adding = true)}>+ Thermostat</button
       >
     </nav>
-    {#if place.trouble}<p class="sheet-of-paper mb-3 p-4" role="alert">{place.trouble}</p>{/if}
+    {#if place.trouble}
+      <p class="sheet-of-paper mb-3 flex flex-wrap items-center gap-3 p-4" role="alert">
+        {place.trouble}
+        <button type="button" class="btn btn-sm" onclick={() => place.tryAgain()}>Try again</button>
+      </p>
+    {/if}
     {#if place.planned}
       <Standing />
       <div class="stations">
@@ -82,7 +87,9 @@
         <main class="min-w-0" aria-busy={place.planning}>{@render children()}</main>
       </div>
     {:else if !place.trouble}
-      <p class="p-4" role="status">Working out the plan …</p>
+      <p class="p-4" role="status">
+        Working out the plan …{place.progress > 0 ? ` ${Math.floor(100 * place.progress)} %` : ''}
+      </p>
     {/if}
   {:else}
     <main class="p-4">

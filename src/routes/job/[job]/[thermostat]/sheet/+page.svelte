@@ -10,9 +10,8 @@
   import type { CableId } from '$core/job/ids';
   import { LIMITS } from '$core/job/limits';
   import type { Thermostat } from '$core/job/schema';
-  import { readConductors, writeConductors } from '$core/formats/conductors-csv';
+  import { MOST_CSV_BYTES, readConductors, writeConductors } from '$core/formats/conductors-csv';
   import { faultText } from '$core/job/faults';
-  import { MOST_BYTES } from '$core/formats/job-json';
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName, readText } from '$lib/files/download';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
@@ -62,7 +61,7 @@
     const file = input.files?.[0];
     input.value = '';
     if (!file) return;
-    const text = await readText(file, MOST_BYTES);
+    const text = await readText(file, MOST_CSV_BYTES);
     if (!text.ok) {
       csvFaults = [text.why];
       return;

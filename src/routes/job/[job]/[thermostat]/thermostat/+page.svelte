@@ -3,6 +3,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import { chooseDevice } from '$core/job/choices';
   import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
+  import { chosenFindings } from '$core/match/chosen';
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
   import { FIT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from '$lib/device/words';
@@ -33,6 +34,7 @@
       ><Plus size={18} aria-hidden="true" />Enter a device</button
     >
   </div>
+  <FindingList findings={chosenFindings(place.job, place.thermostat)} />
   <ul class="grid gap-3 md:grid-cols-2 xl:grid-cols-3" aria-label="Thermostats">
     {#each matches as { device, verdict, findings } (device.id)}
       <li class="sheet-of-paper flex flex-col p-4" class:chosen={chosen === device.id}>

@@ -100,11 +100,20 @@
     {#if trouble}<p class="w-full text-sm" role="alert">{trouble}</p>{/if}
   </div>
 
-  {#if !together}
-    <p class="sheet-of-paper p-4" role="status">
-      {planned.trouble === '' ? `Planning ${place.job.thermostats.length} thermostats …` : planned.trouble}
+  {#if planned.share !== null && (!together || planned.share > 0)}
+    <p class="sheet-of-paper no-print flex flex-wrap items-center gap-3 p-4" role="status">
+      Planning {place.job.thermostats.length} thermostats …
+      <progress class="progress w-40" value={planned.share} max="1" aria-label="How much is planned"
+      ></progress>
+      <button type="button" class="btn btn-sm" onclick={() => planned.cancel()}>Stop</button>
     </p>
-  {:else}
+  {:else if planned.trouble !== '' || !together}
+    <p class="sheet-of-paper no-print flex flex-wrap items-center gap-3 p-4" role="alert">
+      {planned.trouble === '' ? 'Not planned: it was stopped.' : planned.trouble}
+      <button type="button" class="btn btn-sm" onclick={() => void planned.plan(place.job)}>Try again</button>
+    </p>
+  {/if}
+  {#if together}
     <section class="sheet-of-paper p-4" aria-label="Ways taken">
       <ul class="flex flex-col gap-2">
         {#each together.places as one (one.thermostat.id)}

@@ -38,10 +38,23 @@
   let guess = $state.raw<ColourGuess | null>(null);
   let target = $state('');
   let read: ((x: number, y: number) => Rgb) | null = $state.raw(null);
+  let unreadable = $state(false);
 
   $effect(() => {
     read = null;
-    if (picture.address) void patchReader(picture.address).then((reader) => (read = reader));
+    unreadable = false;
+    let current = true;
+    if (picture.address)
+      patchReader(picture.address).then(
+        (reader) => {
+          // The reader of a picture that is no longer shown would name the colours of another one.
+          if (current) read = reader;
+        },
+        () => {
+          if (current) unreadable = true;
+        }
+      );
+    return () => (current = false);
   });
 
   const terminals = $derived(
@@ -199,6 +212,7 @@
       {/if}
     </div>
 
+    {#if unreadable}<p class="text-sm" role="alert">The colours of this picture cannot be read.</p>{/if}
     {#if whiteTrouble !== null}
       <p class="sheet-of-paper p-4" role="alert">
         {whiteTrouble.charAt(0).toUpperCase() + whiteTrouble.slice(1)}.
