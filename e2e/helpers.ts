@@ -97,3 +97,28 @@ export async function downloadedPdf(page: Page, where: Page | Locator = page): P
   expect(bytes.includes(Buffer.from('FontFile'))).toBe(true);
   return pdf.suggestedFilename();
 }
+
+/** A picture of four fields, as a camera would give it: white, red, blue, yellow. */
+async function picture(page: Page): Promise<Buffer> {
+  const text = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 800;
+    canvas.height = 600;
+    const context = canvas.getContext('2d')!;
+    ['#f2f2f0', '#c82d28', '#3c82d2', '#e8c828'].forEach((colour, index) => {
+      context.fillStyle = colour;
+      context.fillRect((index % 2) * 400, Math.floor(index / 2) * 300, 400, 300);
+    });
+    return canvas.toDataURL('image/jpeg', 0.95).split(',')[1] ?? '';
+  });
+  return Buffer.from(text, 'base64');
+}
+
+/** Adds a photo of the wall by the field of this name, and waits until it is there. */
+export async function takePhoto(page: Page, label: string): Promise<void> {
+  const before = await page.getByRole('link', { name: /The wall/ }).count();
+  await page
+    .getByLabel(label)
+    .setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: await picture(page) });
+  await expect(page.getByRole('link', { name: /The wall/ })).toHaveCount(before + 1);
+}

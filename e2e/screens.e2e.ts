@@ -1,31 +1,54 @@
 /** Every main view: no accessibility fault in either theme, nothing sideways at phone width, no error in the console. */
-import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, open, openDemo, walkStations } from './helpers';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, expectNoSideways, open, openDemo, takePhoto, walkStations } from './helpers';
 
 const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves'];
 
-/** A house that is stopped looks different at these; the bench without a circuit has a test of its own. */
-const stopped = ['system', 'supply', 'moves'];
-const looks = [
-  { scheme: 'light', thermostat: 'classroom', shown: stations },
-  { scheme: 'dark', thermostat: 'flat', shown: stations.filter((station) => station !== 'survey') },
-  { scheme: 'light', thermostat: 'bell-room', shown: stopped }
-] as const;
+const sizes = {
+  desk: { viewport: { width: 1280, height: 800 } },
+  phone: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+} as const;
 
-for (const { scheme, thermostat, shown } of looks) {
-  test.describe(`in the ${scheme} theme`, () => {
-    test.use({ colorScheme: scheme });
-
-    test(`the stations of the ${thermostat} are accessible`, async ({ page }) => {
-      const errors: string[] = [];
-      page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
-      page.on('pageerror', (error) => errors.push(error.message));
-      await openDemo(page);
-      await walkStations(page, thermostat, shown, () => expectAccessible(page));
-      expect(errors).toEqual([]);
-    });
-  });
+/** No fault and no word in the console, on every page that there is. */
+async function everyPage(page: Page): Promise<void> {
+  await openDemo(page);
+  await takePhoto(page, 'Photo of the wall');
+  await walkStations(page, 'classroom', stations, () => expectAccessible(page));
+  const job = '/job/job-schoolhouse/th-classroom';
+  await open(page, `${job}/sheet`);
+  await page.getByRole('link', { name: /The wall/ }).click();
+  await expect(page.getByRole('button', { name: /cross at/ })).toHaveAttribute('data-ready', 'true');
+  await expectAccessible(page);
+  for (const path of [`${job}/together`, `${job}/thermostat/de-fellgate`, '/', '/job/job-gone/th-1/sheet']) {
+    await open(page, path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectAccessible(page);
+  }
 }
+
+for (const scheme of ['light', 'dark'] as const)
+  for (const [size, shape] of Object.entries(sizes))
+    test.describe(`in the ${scheme} theme on a ${size}`, () => {
+      test.use({ colorScheme: scheme, ...shape });
+
+      test('every page is accessible', async ({ page }) => {
+        const errors: string[] = [];
+        page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+        page.on('pageerror', (error) => errors.push(error.message));
+        await everyPage(page);
+        expect(errors).toEqual([]);
+        const missing = await page.goto('/nothing/here');
+        expect(missing?.status()).toBe(404);
+        await expectAccessible(page);
+      });
+    });
+
+/** A house that is stopped, and one that is not known, look different at these; the bench without a circuit has a test of its own. */
+for (const thermostat of ['flat', 'bell-room'])
+  test(`where the ${thermostat} is said otherwise, it is accessible as well`, async ({ page }) => {
+    await openDemo(page);
+    await walkStations(page, thermostat, ['system', 'supply', 'moves'], () => expectAccessible(page));
+  });
 
 test.describe('at 390 pixels', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });

@@ -1,6 +1,6 @@
 /** From the survey to the named system on a phone with the network gone; photos with pins and colours; labels; making safe. */
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import {
   answerQuestion,
   cell,
@@ -11,32 +11,9 @@ import {
   open,
   openDemo,
   openStation,
-  station
+  station,
+  takePhoto
 } from './helpers';
-
-/** A picture of four fields, as a camera would give it: white, red, blue, yellow. */
-async function picture(page: Page): Promise<Buffer> {
-  const text = await page.evaluate(() => {
-    const canvas = document.createElement('canvas');
-    canvas.width = 800;
-    canvas.height = 600;
-    const context = canvas.getContext('2d')!;
-    ['#f2f2f0', '#c82d28', '#3c82d2', '#e8c828'].forEach((colour, index) => {
-      context.fillStyle = colour;
-      context.fillRect((index % 2) * 400, Math.floor(index / 2) * 300, 400, 300);
-    });
-    return canvas.toDataURL('image/jpeg', 0.95).split(',')[1] ?? '';
-  });
-  return Buffer.from(text, 'base64');
-}
-
-async function takePhoto(page: Page, label: string): Promise<void> {
-  const before = await page.getByRole('link', { name: /The wall/ }).count();
-  await page
-    .getByLabel(label)
-    .setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: await picture(page) });
-  await expect(page.getByRole('link', { name: /The wall/ })).toHaveCount(before + 1);
-}
 
 test.describe('on a phone, in the dark, with the network gone', () => {
   test.use({

@@ -1,4 +1,5 @@
 /** What the page does while long work runs, and how soon an edit shows, measured in the built application. */
+import { measureLarge } from './bench-large.mjs';
 import { ensureChromium } from './set-up.mjs';
 import { ensureBuild, freePort, startServer } from './serve.mjs';
 
@@ -18,6 +19,7 @@ export async function measurePage() {
     console.log('## page');
     await longTasks(page, origin);
     await editToRanking(page, origin);
+    await measureLarge(browser, origin);
   } finally {
     await browser.close();
     server.kill();

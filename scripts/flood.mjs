@@ -2,13 +2,10 @@
  * `npm run flood`: what a crowd does to the built server, on the loopback. Prints what `docs/reliability.md` says; fails where the server
  * does not hold what is promised there.
  */
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { connect } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { demoJob, largeJob } from './large-job.mjs';
 import { ensureBuild, freePort, startServer } from './serve.mjs';
-import { root } from './set-up.mjs';
 
 const HEAVY = 64;
 const SLOW = 100;
@@ -40,31 +37,6 @@ const posted = (body, more = {}) => ({
   ...more
 });
 
-function demoJob(name) {
-  const folder = mkdtempSync(join(tmpdir(), 'ulterum-flood-'));
-  execFileSync(process.execPath, ['scripts/ulterum.mjs', 'demo', '--out', folder], {
-    cwd: root,
-    stdio: 'ignore'
-  });
-  return JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8'));
-}
-
-/** Forty thermostats, each of so many conductors of one house: as large as the screens let a job become. */
-function largeJob(job, conductors) {
-  const [place] = job.thermostats;
-  const wires = (at) =>
-    Array.from({ length: conductors }, (_, wire) => ({
-      ...place.conductors[wire % place.conductors.length],
-      id: `co-${at}-${wire}`
-    }));
-  const thermostats = Array.from({ length: 40 }, (_, at) => ({
-    ...place,
-    id: `th-${at}`,
-    conductors: at === 0 ? place.conductors : wires(at)
-  }));
-  return { ...job, thermostats };
-}
-
 const residentMb = (pid) =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
@@ -79,7 +51,7 @@ async function crowd(origin, job, pid) {
   await timed(`${origin}/api/plan`, posted(job));
   const alone = [];
   for (let at = 0; at < 20; at += 1) alone.push((await timed(`${origin}/api/plan`, posted(job))).ms);
-  const large = { job: largeJob(job, 100), thermostat: 'th-0', draws: 20_000 };
+  const large = { job: largeJob(job, { wires: 100, firstAsItIs: true }), thermostat: 'th-0', draws: 20_000 };
   let running = true;
   const heavy = Promise.all(
     Array.from({ length: HEAVY }, () => timed(`${origin}/api/simulate`, posted(large)))
@@ -123,7 +95,11 @@ async function crowd(origin, job, pid) {
 
 /** More than may wait: who is turned away is told when to come back. */
 async function tooMany(origin, job) {
-  const asked = posted({ job: largeJob(job, 100), thermostat: 'th-0', draws: 20_000 });
+  const asked = posted({
+    job: largeJob(job, { wires: 100, firstAsItIs: true }),
+    thermostat: 'th-0',
+    draws: 20_000
+  });
   const stop = new AbortController();
   const answers = Array.from({ length: 140 }, () =>
     timed(`${origin}/api/simulate`, { ...asked, signal: stop.signal }).catch(() => null)
@@ -142,7 +118,10 @@ async function tooMany(origin, job) {
   // Everybody leaves: what they asked for is dropped, and the next is served at once.
   stop.abort();
   await Promise.all(answers);
-  const next = await timed(`${origin}/api/simulate`, posted({ job: largeJob(job, 1), thermostat: 'th-0' }));
+  const next = await timed(
+    `${origin}/api/simulate`,
+    posted({ job: largeJob(job, { wires: 1, firstAsItIs: true }), thermostat: 'th-0' })
+  );
   check(
     `once they have gone, a large job is answered after ${next.ms.toFixed(0)} ms`,
     next.status === 200 && next.ms < 5000

@@ -55,6 +55,10 @@
 
 <svelte:window onbeforeunload={ask} />
 
+<svelte:head>
+  {#if !session}<title>{failed ? 'Not opened' : 'Opening the job'} · Ulterum</title>{/if}
+</svelte:head>
+
 {#if session}
   {@render children()}
 {:else if failed}

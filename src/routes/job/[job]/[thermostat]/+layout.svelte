@@ -44,6 +44,10 @@
   }
 </script>
 
+<svelte:head>
+  {#if !known}<title>No such thermostat · Ulterum</title>{/if}
+</svelte:head>
+
 <div class="frame">
   <TopBar />
   <KeepingNotice />
