@@ -37,8 +37,8 @@ test('a bad file is refused with its places, and nothing stored is touched', asy
   job.thermostats[0].conductors[1].colour = 'mauve';
   await bring(page, 'mauve.json', JSON.stringify(job));
   await expect(alert).toContainText('thermostats[0].conductors[1].colour');
-  await bring(page, 'large.json', ' '.repeat(2_100_000));
-  await expect(alert).toContainText('at most 2 MB');
+  await bring(page, 'large.json', ' '.repeat(20_100_000));
+  await expect(alert).toContainText('at most 20 MB');
   await expect(page.getByRole('list', { name: 'Jobs' }).locator('> li')).toHaveCount(1);
 });
 

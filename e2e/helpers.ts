@@ -40,10 +40,34 @@ export async function walkStations(
 
 /** Nothing that axe counts as a fault. */
 export async function expectAccessible(page: Page): Promise<void> {
+  await expectNoViolation(page, {});
+}
+
+/** The same in both themes: they differ in their colours alone. */
+export async function expectAccessibleInBothThemes(page: Page): Promise<void> {
+  await expectAccessible(page);
+  const root = page.locator('html');
+  const theme = await root.getAttribute('data-theme');
+  const set = (name: string | null) => root.evaluate((html, to) => (html.dataset['theme'] = to ?? ''), name);
+  await set(theme === 'paper' ? 'cellar' : 'paper');
+  // Buttons take a moment to change their colours.
+  await page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter((animation) => animation.effect?.getComputedTiming().iterations !== Infinity)
+        .map((animation) => animation.finished.catch(() => undefined))
+    )
+  );
+  await expectNoViolation(page, { runOnly: ['color-contrast'] });
+  await set(theme);
+}
+
+async function expectNoViolation(page: Page, options: Parameters<AxeBuilder['options']>[0]): Promise<void> {
   // One page without frames of other origins: no second page is needed to put results together, which takes most of the time.
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode(true)
-    .options({ resultTypes: ['violations'] })
+    .options({ ...options, resultTypes: ['violations'] })
     .analyze();
   expect(
     violations.map(

@@ -57,8 +57,10 @@ async function edits(page, origin) {
   for (let at = 0; at < EDITS; at += 1) {
     const spot = page.locator(`[data-spot="${at % 4}-equipment"]`);
     await spot.focus();
-    await page.keyboard.type(at < 4 ? '?' : 'R');
-    times.push(await spot.evaluate(shown));
+    await spot.evaluate(watchEdit);
+    await page.keyboard.type(['?', 'R', 'coiled'][Math.floor(at / 4)]);
+    await page.keyboard.press('Enter');
+    times.push(await page.evaluate(() => window.edited));
     await page.waitForTimeout(1200);
   }
   times.sort((a, b) => a - b);
@@ -67,17 +69,21 @@ async function edits(page, origin) {
   );
 }
 
-/** Milliseconds from the key that makes an edit to the frame that shows it. */
-function shown(spot) {
-  return new Promise((resolve) => {
-    const before = spot.textContent;
-    const start = performance.now();
-    const look = () =>
-      spot.textContent !== before || performance.now() - start > 3000
-        ? requestAnimationFrame(() => resolve(performance.now() - start))
-        : requestAnimationFrame(look);
-    const target = document.activeElement ?? spot;
-    target.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
-    requestAnimationFrame(look);
+/** Sets `window.edited` to the milliseconds from the next Enter to the frame that shows what it has changed. */
+function watchEdit(spot) {
+  const before = spot.closest('[role=gridcell]').textContent;
+  window.edited = new Promise((resolve) => {
+    const pressed = ({ key }) => {
+      if (key !== 'Enter') return;
+      window.removeEventListener('keydown', pressed, { capture: true });
+      const start = performance.now();
+      const look = () => {
+        const now = document.querySelector(`[data-spot="${spot.dataset.spot}"]`)?.closest('[role=gridcell]');
+        if (now?.textContent === before && performance.now() - start < 3000) requestAnimationFrame(look);
+        else requestAnimationFrame(() => resolve(performance.now() - start));
+      };
+      requestAnimationFrame(look);
+    };
+    window.addEventListener('keydown', pressed, { capture: true });
   });
 }

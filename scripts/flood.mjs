@@ -51,7 +51,7 @@ async function crowd(origin, job, pid) {
   await timed(`${origin}/api/plan`, posted(job));
   const alone = [];
   for (let at = 0; at < 20; at += 1) alone.push((await timed(`${origin}/api/plan`, posted(job))).ms);
-  const large = { job: largeJob(job, { wires: 100, firstAsItIs: true }), thermostat: 'th-0', draws: 20_000 };
+  const large = { job: largeJob(job, { wires: 100, apart: true }), thermostat: 'th-0', draws: 20_000 };
   let running = true;
   const heavy = Promise.all(
     Array.from({ length: HEAVY }, () => timed(`${origin}/api/simulate`, posted(large)))
@@ -96,7 +96,7 @@ async function crowd(origin, job, pid) {
 /** More than may wait: who is turned away is told when to come back. */
 async function tooMany(origin, job) {
   const asked = posted({
-    job: largeJob(job, { wires: 100, firstAsItIs: true }),
+    job: largeJob(job, { wires: 100, apart: true }),
     thermostat: 'th-0',
     draws: 20_000
   });
@@ -120,7 +120,7 @@ async function tooMany(origin, job) {
   await Promise.all(answers);
   const next = await timed(
     `${origin}/api/simulate`,
-    posted({ job: largeJob(job, { wires: 1, firstAsItIs: true }), thermostat: 'th-0' })
+    posted({ job: largeJob(job, { wires: 1, apart: true }), thermostat: 'th-0' })
   );
   check(
     `once they have gone, a large job is answered after ${next.ms.toFixed(0)} ms`,

@@ -17,13 +17,13 @@ export function demoJob(name) {
 
 /**
  * So many thermostats on the machines of a job with one, each with so many wires: those of the house, and the rest coiled at both ends.
- * The first has the wires of the house alone where `firstAsItIs` is set.
+ * Where `apart` is set, the first has the wires of the house alone, and none of the others is on its machines.
  */
-export function largeJob(job, { thermostats = 40, wires, firstAsItIs = false }) {
+export function largeJob(job, { thermostats = 40, wires, apart = false }) {
   const [place] = job.thermostats;
   const coiled = { state: 'coiled', on: [] };
   const numbered = (at) => {
-    const count = firstAsItIs && at === 0 ? place.conductors.length : wires;
+    const count = apart && at === 0 ? place.conductors.length : wires;
     const conductors = Array.from({ length: count }, (_, wire) => {
       const known = place.conductors[wire];
       return known ?? { ...place.conductors[0], id: `co-${at}-${wire}`, near: coiled, far: coiled };
@@ -32,7 +32,8 @@ export function largeJob(job, { thermostats = 40, wires, firstAsItIs = false }) 
       `"${place.id}"`,
       `"th-${at}"`
     );
-    return { ...JSON.parse(text), name: `Room ${at + 1}` };
+    const made = { ...JSON.parse(text), name: `Room ${at + 1}` };
+    return apart && at > 0 ? { ...made, equipment: [] } : made;
   };
   return {
     ...job,

@@ -16,9 +16,15 @@ export interface PlanTask {
   readonly thermostat: string;
 }
 
+/** The plan of one thermostat, and the prices of all that the house saves with: for those every thermostat has to be looked at. */
+export interface PlannedPlace {
+  readonly plan: Plan;
+  readonly prices: readonly (number | null)[];
+}
+
 export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
-  readonly plan: { readonly request: PlanTask; readonly result: Plan };
+  readonly plan: { readonly request: PlanTask; readonly result: PlannedPlace };
   readonly looks: { readonly request: PlanTask; readonly result: readonly Look[] };
   readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };

@@ -3,13 +3,14 @@ import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { faultTableRun } from '$core/diagnose/fault-table';
-import type { Thermostat } from '$core/job/schema';
+import type { Job, Thermostat } from '$core/job/schema';
+import { savingPrices } from '$core/plan/saving-prices';
 import { looksRun, planRun } from '$core/plan/plan-run';
 import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
-import type { FromThread, PlanTask, Port, SentTask, TaskResult, ToThread } from './protocol';
+import type { FromThread, PlannedPlace, PlanTask, Port, SentTask, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {
   /** Milliseconds on a clock that only runs forward. */
@@ -72,12 +73,24 @@ function runOf(sent: SentTask, joiner: JobJoiner): LongRun<TaskResult> | Simulat
     case 'faults':
       return faultTableRun(task.request);
     case 'plan':
-      return onPlace(task.request, (place) => planRun(task.request.job, place, { prover }));
+      return onPlace(task.request, (place) => placeRun(task.request.job, place));
     case 'looks':
       return onPlace(task.request, (place) => looksRun(task.request.job, place, { prover }));
     case 'together':
       return togetherRun(task.request, prover);
   }
+}
+
+function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {
+  const run = planRun(job, place, { prover });
+  return {
+    get total() {
+      return run.total;
+    },
+    done: () => run.done(),
+    advance: (steps) => run.advance(steps),
+    result: () => ({ plan: run.result(), prices: savingPrices(job) })
+  };
 }
 
 function onPlace(

@@ -4,6 +4,7 @@ import { toleranceRun, type ToleranceRequest } from '$core/circuit/tolerance';
 import { faultTableRun } from '$core/diagnose/fault-table';
 import { twoSupplyHouse } from '$core/houses/powered-houses';
 import { planFor } from '$core/plan/plan';
+import { savingPrices } from '$core/plan/saving-prices';
 import { planTogether } from '$core/plan/together';
 import { FERRY_HOUSE } from '$demo/ferry-house';
 import { worldOf } from '$core/houses/hand-wired';
@@ -65,7 +66,8 @@ describe('work in another thread', () => {
     const [landing] = FERRY_HOUSE.thermostats;
     const made = await client.run('plan', { job: FERRY_HOUSE, thermostat: landing!.id });
     if (!made.ok) throw new Error('not run');
-    expect(made.result).toEqual(planFor(FERRY_HOUSE, landing!));
+    expect(made.result.plan).toEqual(planFor(FERRY_HOUSE, landing!));
+    expect(made.result.prices).toEqual(savingPrices(FERRY_HOUSE));
     expect(structuredClone(made.result)).toEqual(made.result);
     expect(await client.run('plan', { job: FERRY_HOUSE, thermostat: 'th-gone' })).toMatchObject({
       ok: false,

@@ -14,6 +14,7 @@ import { harmFindings } from '../proof/harm';
 import { prove } from '../proof/prove';
 import { identify } from '../identify/identify';
 import { recordFindings } from '../job/record-findings';
+import { makeId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
 import { CATALOGUE, findDevice } from '../match/catalogue';
 import { matchAll, matchDevice } from '../match/match';
@@ -34,6 +35,13 @@ const fixtures = readdirSync(V1)
     const read = readJob(readFileSync(`${V1}/${name}`, 'utf8'));
     return read.ok ? [[name, read.job]] : [];
   });
+/** The thermostat that was chosen for it has gone from the job since. */
+const [classroom] = SCHOOLHOUSE.thermostats;
+const SOLD_OUT: Job = {
+  ...SCHOOLHOUSE,
+  thermostats: [{ ...classroom!, choice: { ...classroom!.choice, device: makeId('device', 'sold-out') } }]
+};
+
 const jobs: [string, Job][] = [
   ...Object.entries(HOUSES).map(([name, make]): [string, Job] => [name, make().job]),
   ...Object.entries(FAMILY_HOUSES).flatMap(([family, trio]) =>
@@ -41,6 +49,7 @@ const jobs: [string, Job][] = [
   ),
   ...Object.entries(ODD_HOUSES).map(([name, make]): [string, Job] => [name, make().job]),
   ['schoolhouse', SCHOOLHOUSE],
+  ['sold out', SOLD_OUT],
   ['ferry house', FERRY_HOUSE],
   ...fixtures
 ];

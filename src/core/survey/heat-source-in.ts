@@ -22,15 +22,16 @@ export function heatSourceIn(job: Job, thermostat: Thermostat, { family }: Ident
 
 /** Thermostats that the house may save with: nothing stops them, and they may be of the 24 V class. The others have a verdict of their own. */
 export function savingPlaces(job: Job): Thermostat[] {
-  return job.thermostats.filter(
-    (thermostat) =>
-      stopFindings(thermostat).length === 0 && OPEN_CLASSES.has(identify(job, thermostat).voltageClass)
-  );
+  return job.thermostats.filter((thermostat) => saves(job, thermostat));
+}
+
+function saves(job: Job, thermostat: Thermostat): boolean {
+  return stopFindings(thermostat).length === 0 && OPEN_CLASSES.has(identify(job, thermostat).voltageClass);
 }
 
 /** Where the figures of the whole house stand: at the first of these, or nowhere. A house saves once, however many thermostats it has. */
 export function savingPlace(job: Job): ThermostatId | null {
-  return savingPlaces(job)[0]?.id ?? null;
+  return job.thermostats.find((thermostat) => saves(job, thermostat))?.id ?? null;
 }
 
 /** Prices of their thermostats, dollars, by what `priceOf` knows of a model; null where none is chosen, or it has no price. */

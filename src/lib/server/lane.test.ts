@@ -33,6 +33,7 @@ function laneWith(more: Partial<LaneSettings> = {}): Lane<Task, string> {
     filename,
     threads: 1,
     mostWaiting: 2,
+    mostWaitMs: 30_000,
     mostMs: 30_000,
     mostMb: 64,
     ...more
@@ -78,8 +79,22 @@ describe('a lane', () => {
       return refused.afterSeconds;
     };
     expect(await after(2)).toBe(1);
-    expect(await after(40)).toBeGreaterThan(5);
+    expect(await after(80)).toBeGreaterThan(5);
     expect(begun()).not.toContain('one too many');
+  });
+
+  it('turns away who has waited too long, and who would', async () => {
+    const lane = laneWith({ mostWaitMs: 150, mostMs: 1000 });
+    const endless = lane.run({ does: 'for-ever', says: 'endless' }, here());
+    // By what pieces took so far this one would have its turn in time.
+    const waits = lane.run({ does: 'echo', says: 'waits' }, here());
+    expect(await waits).toMatchObject({ ok: false, why: 'full' });
+    expect(await endless).toEqual({ ok: false, why: 'too-long' });
+    const again = lane.run({ does: 'wait-for', says: 'again' }, here());
+    expect(await lane.run({ does: 'echo', says: 'would wait' }, here())).toMatchObject({ why: 'full' });
+    go();
+    expect((await again).ok).toBe(true);
+    expect(begun()).toEqual(['endless', 'again']);
   });
 
   it('ends work whose time is over, and goes on with the next', async () => {

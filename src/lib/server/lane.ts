@@ -10,6 +10,8 @@ export interface LaneSettings {
   readonly threads: number;
   /** Pieces of work that may wait beside those that are being done. */
   readonly mostWaiting: number;
+  /** Milliseconds that one piece may wait for its turn; who would wait longer, or has, is turned away. */
+  readonly mostWaitMs: number;
   /** Milliseconds that one piece may take, counted from when it is begun. */
   readonly mostMs: number;
   /** Megabytes of memory that one thread may hold. */
@@ -29,7 +31,7 @@ export class Lane<Work, Result> {
   private readonly waiting: (() => void)[] = [];
   private running = 0;
   /** What one piece takes on average of late, milliseconds. */
-  private meanMs = 200;
+  private meanMs = 100;
 
   constructor(private readonly settings: LaneSettings) {
     const { filename, threads, mostMb, nice } = settings;
@@ -45,11 +47,12 @@ export class Lane<Work, Result> {
 
   /** `gone`: aborted when nobody waits for the answer any more. */
   async run(work: Work, gone: AbortSignal): Promise<LaneOutcome<Result>> {
-    const { threads, mostWaiting } = this.settings;
+    const { threads, mostWaiting, mostWaitMs } = this.settings;
     if (gone.aborted) return { ok: false, why: 'gone' };
     if (this.running < threads) this.running += 1;
-    else if (this.waiting.length >= mostWaiting) return this.full();
-    else if (!(await this.turn(gone))) return { ok: false, why: 'gone' };
+    else if (this.waiting.length >= mostWaiting || this.waitMs() > mostWaitMs) return this.full();
+    else if (!(await this.turn(AbortSignal.any([gone, AbortSignal.timeout(mostWaitMs)]))))
+      return gone.aborted ? { ok: false, why: 'gone' } : this.full();
     try {
       return await this.begin(work, gone);
     } finally {
@@ -66,23 +69,27 @@ export class Lane<Work, Result> {
   }
 
   private full(): LaneOutcome<Result> {
-    const ms = ((this.waiting.length + 1) * this.meanMs) / this.settings.threads;
-    return { ok: false, why: 'full', afterSeconds: Math.max(1, Math.ceil(ms / 1000)) };
+    return { ok: false, why: 'full', afterSeconds: Math.max(1, Math.ceil(this.waitMs() / 1000)) };
   }
 
-  /** Waits for a place; false where whoever waited has gone. */
-  private turn(gone: AbortSignal): Promise<boolean> {
+  /** Until a piece that is asked for now would have its turn, by what pieces took of late. */
+  private waitMs(): number {
+    return ((this.waiting.length + 1) * this.meanMs) / this.settings.threads;
+  }
+
+  /** Waits for a place; false where it was given up before there was one. */
+  private turn(givenUp: AbortSignal): Promise<boolean> {
     return new Promise((resolve) => {
       const leave = () => {
         this.waiting.splice(this.waiting.indexOf(next), 1);
         resolve(false);
       };
       const next = () => {
-        gone.removeEventListener('abort', leave);
+        givenUp.removeEventListener('abort', leave);
         resolve(true);
       };
       this.waiting.push(next);
-      gone.addEventListener('abort', leave, { once: true });
+      givenUp.addEventListener('abort', leave, { once: true });
     });
   }
 

@@ -13,10 +13,11 @@ import work, { type Done, type Work } from './thread';
 /** Where the built server has put the module that the threads run; a server under development has none. */
 const THREAD = process.env.ULTERUM_THREAD;
 
-const QUICK = { threads: 1, mostWaiting: 64, mostMs: 1000, mostMb: 256 };
+const QUICK = { threads: 1, mostWaiting: 64, mostWaitMs: 10_000, mostMs: 1000, mostMb: 256 };
 const LONG = {
   threads: Math.max(1, availableParallelism() - 1),
   mostWaiting: 64,
+  mostWaitMs: 40_000,
   mostMs: 10_000,
   mostMb: 512
 };

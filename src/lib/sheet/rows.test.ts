@@ -4,7 +4,7 @@ import { house, type HouseSketch } from '$core/houses/builder';
 import { furnaceWithSpare } from '$core/houses/houses';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
-import { endText, sheetView } from './rows';
+import { endText, sheetView, steadyView } from './rows';
 
 const drawn = (sketch: HouseSketch) => {
   const { job, thermostat } = house(sketch);
@@ -23,6 +23,18 @@ describe('the strand sheet', () => {
       ['W', 'W'],
       ['coiled', 'not seen']
     ]);
+  });
+
+  it('keeps the rows that say the same, and no others', () => {
+    const before = sheetView(drawn({ strands: ['RD R R', 'WH W W'], board: ['R', 'W'] }));
+    const after = steadyView(
+      sheetView(drawn({ strands: ['RD R R', 'WH W loose'], board: ['R', 'W'] })),
+      before
+    );
+    const rowsOf = (view: typeof before) => view.groups.flatMap((group) => group.rows);
+    expect(rowsOf(after)[0]).toBe(rowsOf(before)[0]);
+    expect(endText(rowsOf(after)[1]!.equipment)).toBe('loose');
+    expect(steadyView(before, null)).toBe(before);
   });
 
   it('prints marks as recorded, not as the core compares them', () => {

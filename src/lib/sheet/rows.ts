@@ -88,6 +88,17 @@ export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetV
   return { groups, links: linksOf(wiring, against, order) };
 }
 
+/** The view with every row that says the same as before being the very row that it was: the page draws only what has changed. */
+export function steadyView(view: SheetView, before: SheetView | null): SheetView {
+  if (before === null) return view;
+  const known = new Map(before.groups.flatMap((group) => group.rows.map((row) => [row.id, row])));
+  const steady = (row: RowView) => {
+    const was = known.get(row.id);
+    return was && JSON.stringify(was) === JSON.stringify(row) ? was : row;
+  };
+  return { ...view, groups: view.groups.map((group) => ({ ...group, rows: group.rows.map(steady) })) };
+}
+
 function cableFacts(gauge: number | null, lengthM: number | null): string {
   return [
     gauge === null ? 'gauge not read' : `${gauge} AWG`,

@@ -8,7 +8,7 @@
   import ColourChip from './colour-chip.svelte';
   import EndMark from './end-mark.svelte';
   import LinkBrackets from './link-brackets.svelte';
-  import type { CellKind, RowView, SheetView } from './rows';
+  import { steadyView, type CellKind, type RowView, type SheetView } from './rows';
   import type { StrandReading } from '$core/session/strand-readings';
   import Strand from './strand.svelte';
   import { Growing } from '../frame/growing.svelte';
@@ -26,7 +26,7 @@
   }
 
   let {
-    view,
+    view: drawn,
     label,
     only = null,
     cell,
@@ -35,6 +35,8 @@
     equipmentHead = 'At the equipment'
   }: Props = $props();
 
+  let last: SheetView | null = null;
+  const view = $derived.by(() => (last = steadyView(drawn, last)));
   const rows = $derived(view.groups.flatMap((group) => group.rows));
   const starts = $derived(
     view.groups.map((_, index) =>

@@ -6,18 +6,20 @@ import type { Equipment, Job, Thermostat } from '$core/job/schema';
 import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
-import { heatSourceIn, pricesIn } from '$core/survey/heat-source-in';
+import { heatSourceIn } from '$core/survey/heat-source-in';
 import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '$core/survey/house-study';
 import { findDevice } from '$core/match/catalogue';
 import { chosenFindings } from '$core/match/chosen';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import { planFor, type Plan } from '$core/plan/plan';
+import { savingPrices } from '$core/plan/saving-prices';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';
+import type { PlannedPlace } from '$worker/protocol';
 import type { Planner } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
@@ -32,7 +34,7 @@ export class Place {
   readonly #id: () => string;
 
   readonly #planner: Planner | null;
-  #made: { readonly job: Job; readonly plan: Plan } | null = $state.raw(null);
+  #made: ({ readonly job: Job } & PlannedPlace) | null = $state.raw(null);
   #waiting: (() => void)[] = [];
   #tries = $state(0);
   /** What is worth looking at next, best first; nothing while that is being worked out. */
@@ -87,7 +89,7 @@ export class Place {
   /** As text, so that it is the same where nothing in it has changed: most edits are none of money's business. */
   readonly #money: string = $derived.by(() =>
     JSON.stringify({
-      prices: pricesIn(this.job, (id) => findDevice(this.job, id)?.price ?? null),
+      prices: this.#planner === null ? savingPrices(this.job) : (this.#made?.prices ?? []),
       source: heatSourceIn(this.job, this.thermostat, this.identification),
       way: this.#wayMinutes()
     } satisfies Money)
@@ -150,9 +152,9 @@ export class Place {
     this.progress = 0;
     const watch = { signal: stop.signal, onProgress: (share: number) => void (this.progress = share) };
     this.#planner?.plan(job, thermostat.id, watch).then(
-      (plan) => {
-        if (plan === null || stop.signal.aborted) return;
-        this.#made = { job, plan };
+      (made) => {
+        if (made === null || stop.signal.aborted) return;
+        this.#made = { job, ...made };
         this.trouble = '';
         this.#settle();
         void this.#look(job, thermostat.id, stop.signal);

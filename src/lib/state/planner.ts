@@ -1,7 +1,7 @@
 /** Who makes the plan of a thermostat: a thread of its own, so that the page stays awake while it is made. */
 import type { Job } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
-import type { Plan } from '$core/plan/plan';
+import type { PlannedPlace } from '$worker/protocol';
 import { longWork } from '../bench/thread';
 
 export interface PlanWatch {
@@ -11,8 +11,8 @@ export interface PlanWatch {
 }
 
 export interface Planner {
-  /** The plan, or null where it was stopped; throws where it cannot be made. */
-  plan(job: Job, thermostat: string, watch: PlanWatch): Promise<Plan | null>;
+  /** The plan with what comes with it, or null where it was stopped; throws where it cannot be made. */
+  plan(job: Job, thermostat: string, watch: PlanWatch): Promise<PlannedPlace | null>;
   /** What is worth looking at next; nothing where it was stopped. */
   looks(job: Job, thermostat: string, signal: AbortSignal): Promise<readonly Look[]>;
 }

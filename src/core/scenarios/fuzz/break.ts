@@ -76,13 +76,22 @@ export function breakText(chance: Chance, text: string): string {
 export function breakTable(chance: Chance, text: string): string {
   const lines = text.split('\n');
   const at = Math.floor(chance.next() * lines.length);
-  if (chance.happens(0.25)) lines.splice(at, 1);
-  else if (chance.happens(0.25)) lines.splice(at, 0, lines[at] ?? '');
-  else if (chance.happens(0.5)) {
-    const cells = (lines[at] ?? '').split(',');
-    cells[Math.floor(chance.next() * cells.length)] = String(chance.pick(ODD));
-    lines[at] = cells.join(',');
-  } else return breakText(chance, text);
+  switch (chance.weighted({ lost: 2, doubled: 2, cell: 2, text: 2 })) {
+    case 'lost':
+      lines.splice(at, 1);
+      break;
+    case 'doubled':
+      lines.splice(at, 0, lines[at] ?? '');
+      break;
+    case 'cell': {
+      const cells = (lines[at] ?? '').split(',');
+      cells[Math.floor(chance.next() * cells.length)] = String(chance.pick(ODD));
+      lines[at] = cells.join(',');
+      break;
+    }
+    case 'text':
+      return breakText(chance, text);
+  }
   return lines.join('\n');
 }
 
@@ -91,8 +100,9 @@ export function breakBytes(chance: Chance, bytes: Uint8Array): Uint8Array {
   const broken = [...bytes];
   for (let count = 1 + Math.floor(chance.next() * 6); count > 0; count -= 1) {
     const at = Math.floor(chance.next() * broken.length);
-    if (chance.happens(0.1)) broken.splice(at, 1 + Math.floor(chance.next() * 40));
-    else if (chance.happens(0.1)) broken.length = at;
+    const how = chance.weighted({ turned: 8, out: 1, cut: 1 });
+    if (how === 'out') broken.splice(at, 1 + Math.floor(chance.next() * 40));
+    else if (how === 'cut') broken.length = at;
     else broken[at] = Math.floor(chance.next() * 256);
     if (broken.length === 0) break;
   }
