@@ -175,6 +175,8 @@
     grid-template-columns: var(--columns);
     align-items: center;
     height: 52px;
+    /* An edit of one of two hundred rows lays out no other. */
+    contain: layout style;
   }
 
   .cell {
