@@ -1,6 +1,6 @@
 /** The bench: calls, faults, probes, the meter, long work with progress, what is kept. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, expectSaved, openDemo, station } from './helpers';
+import { expectAccessible, expectNoSideways, expectSaved, openDemo, goTo } from './helpers';
 
 test.describe('by touch on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, colorScheme: 'dark' });
@@ -9,7 +9,7 @@ test.describe('by touch on a phone', () => {
     page
   }) => {
     await openDemo(page, 'classroom');
-    await station(page, 'Bench').tap();
+    await goTo(page, 'bench');
     const words = page.locator('[data-words]');
     await page.getByRole('button', { name: 'cooling', exact: true }).tap();
     await expect(words).toContainText('Cooling works: compressor, blower.');
@@ -29,7 +29,7 @@ test('the meter is read by keyboard, a blown fuse is explained, and what showed 
   page
 }) => {
   await openDemo(page, 'classroom');
-  await station(page, 'Bench').click();
+  await goTo(page, 'bench');
   await page.getByRole('button', { name: 'heat', exact: true }).press('Enter');
   const meter = page.getByRole('region', { name: 'Simulated meter' });
   const reading = meter.locator('[data-reading]');
@@ -58,7 +58,7 @@ test('the meter is read by keyboard, a blown fuse is explained, and what showed 
 
 test('a wire pulled off shows a phantom, and a small load takes it away', async ({ page }) => {
   await openDemo(page, 'classroom');
-  await station(page, 'Bench').click();
+  await goTo(page, 'bench');
   await page.getByRole('button', { name: 'nothing', exact: false }).first().click();
   const sheet = page.getByRole('region', { name: 'On the bench' });
   await sheet.getByRole('button', { name: /^blue: / }).click();
@@ -75,7 +75,7 @@ test('a wire pulled off shows a phantom, and a small load takes it away', async 
 
 test('long work runs in a thread of its own, and can be stopped', async ({ page }) => {
   await openDemo(page, 'classroom');
-  await station(page, 'Bench').click();
+  await goTo(page, 'bench');
   const faults = page.getByRole('region', { name: 'Every single mistake' });
   await faults.getByRole('button', { name: 'Solve them' }).click();
   await expect(faults.locator('[data-summary]')).toContainText(/\d+ would harm/);
@@ -106,7 +106,7 @@ test('long work runs in a thread of its own, and can be stopped', async ({ page 
 
 test('a house without a 24 V circuit says why there is nothing to power up', async ({ page }) => {
   await openDemo(page, 'bell-room');
-  await station(page, 'Bench').click();
+  await goTo(page, 'bench');
   await expect(page.getByRole('main')).toContainText('Not solved: no circuit is known for');
   await expectAccessible(page);
 });

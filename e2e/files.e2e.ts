@@ -1,7 +1,7 @@
 /** Files in and out, two tabs, a full browser: nothing stored is lost or overwritten in silence. */
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { cell, expectSaved, open, openDemo, station } from './helpers';
+import { cell, expectSaved, open, openDemo, goTo } from './helpers';
 
 async function bring(page: Page, name: string, text: string): Promise<void> {
   await page
@@ -175,7 +175,7 @@ test('records that cannot be are shown as findings, and close the ways instead o
   await page.getByRole('link', { name: 'Former classroom' }).click();
   for (const code of ['landed-twice', 'link-to-itself'])
     await expect(page.locator(`[data-code=${code}]`)).toBeVisible();
-  await station(page, 'Supply').click();
+  await goTo(page, 'supply');
   await expect(page.locator('[data-method=spare-conductor]')).toContainText('Not this way');
 });
 

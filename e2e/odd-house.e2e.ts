@@ -1,6 +1,6 @@
 /** A house with a mark that nobody knows: what is asked first, and what opens once it is answered. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, expectSaved, open, openDemo, station } from './helpers';
+import { expectAccessible, expectNoSideways, expectSaved, open, openDemo, goTo } from './helpers';
 
 test('a mark that nobody knows closes every way, is asked about first, and opens them once it is stated', async ({
   page
@@ -35,17 +35,17 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
 
   const looks = page.getByRole('region', { name: 'Look first' });
   await expect(looks).toContainText('Look up QX in the diagram inside the door');
-  await expect(page.getByRole('region', { name: 'Standing' })).toContainText('Look first: what QX is');
+  await expect(page.locator('[data-next]')).toContainText('Look up QX in the diagram inside the door');
   await expect(page.locator('[data-method=none]')).toContainText('Recommended');
   await expectAccessible(page);
   await expectNoSideways(page);
 
-  await station(page, 'Strands').click();
+  await goTo(page, 'sheet');
   const screw = page.locator('[data-screw]').filter({ hasText: 'QX' });
   await expect(screw).toContainText('nobody knows what it is for');
   await screw.getByRole('button', { name: 'What it is for' }).click();
   await screw.getByLabel('It is for').selectOption({ label: 'first heat stage (W)' });
   await expectSaved(page);
-  await station(page, 'Supply').click();
+  await goTo(page, 'supply');
   await expect(page.locator('[data-method=spare-conductor]')).toContainText('Recommended');
 });

@@ -10,7 +10,7 @@ import {
   walkStations
 } from './helpers';
 
-const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves'];
+const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves', 'keep'];
 
 const sizes = {
   desk: { viewport: { width: 1280, height: 800 } },
@@ -121,8 +121,9 @@ test('every judgement of the standing opens its reasons, down to recorded facts 
   page
 }) => {
   await openDemo(page);
+  await page.getByRole('button', { name: /^Standing: / }).click();
   await page.getByRole('button', { name: /^System: .* Open the reasons/ }).click();
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('dialog', { name: 'Why this system' });
   await expect(dialog).toContainText('An outdoor unit stands outside and rests in winter.');
   await dialog.locator('summary').first().click();
   await expect(dialog).toContainText(/recorded:|observed:/);
@@ -130,12 +131,14 @@ test('every judgement of the standing opens its reasons, down to recorded facts 
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
   await page.getByRole('button', { name: /^Supply: .* Open the reasons/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('Solved for a furnace with air conditioner');
+  await expect(page.getByRole('dialog', { name: 'How the supply was judged' })).toContainText(
+    'Solved for a furnace with air conditioner'
+  );
 });
 
 test('mains is a stop on every station, and no move is given', async ({ page }) => {
   await openDemo(page, 'bell-room', 'supply');
-  await expect(page.getByRole('button', { name: /^1 stops/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Standing: .*1 stop,/ })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('This is mains voltage: shock and fire.');
   await expect(page.getByRole('button', { name: /^Take this way/ })).toHaveCount(0);
   await open(page, '/job/job-schoolhouse/th-bell-room/moves');

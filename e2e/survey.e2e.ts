@@ -11,8 +11,8 @@ import {
   open,
   openDemo,
   openStation,
-  station,
-  takePhoto
+  takePhoto,
+  goTo
 } from './helpers';
 
 test.describe('on a phone, in the dark, with the network gone', () => {
@@ -42,7 +42,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     await page.getByRole('button', { name: 'Begin at the wall' }).tap();
     await page.waitForURL('**/sheet');
 
-    await station(page, 'Survey').tap();
+    await goTo(page, 'survey');
     await expect(page.getByRole('region', { name: 'Verdict before buying' })).toHaveAttribute(
       'data-verdict',
       'prepare-first'
@@ -57,7 +57,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     await expect(page.getByRole('main')).toContainText('1 reading');
     await expectNoSideways(page);
 
-    await station(page, 'Make safe').tap();
+    await goTo(page, 'safe');
     await page.getByRole('button', { name: /none of the 8 open ones/ }).tap();
     await page.locator('[data-supply=eq-1]').getByLabel('Proof').selectOption('display-dark');
     await expect(page.getByRole('main')).toContainText('a dark display proves nothing');
@@ -68,7 +68,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     await expectNoSideways(page);
     await expectAccessible(page);
 
-    await station(page, 'Strands').tap();
+    await goTo(page, 'sheet');
     await page.getByRole('button', { name: 'Add a cable' }).tap();
     await page.getByRole('button', { name: /^Add/ }).last().tap();
     await takePhoto(page, 'Photo of the wall');
@@ -77,7 +77,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     await cell(page, 2, 'wall').tap();
     await page.getByRole('dialog').getByRole('button', { name: 'W', exact: true }).tap();
 
-    await station(page, 'System').tap();
+    await goTo(page, 'system');
     await answerQuestion(page, /^Thin/);
     await page.getByLabel('You know what it is?').selectOption('furnace');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
@@ -85,7 +85,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
 
     await page.reload();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
-    await station(page, 'Strands').tap();
+    await goTo(page, 'sheet');
     await expect(cell(page, 1, 'wall')).toHaveText('R');
     await expect(page.getByRole('link', { name: /The wall/ }).locator('img')).toBeVisible();
   });
@@ -121,7 +121,7 @@ test('a photo carries pins, names colours without setting a function, and travel
   await guess.getByLabel('Which conductor').selectOption({ label: 'green' });
   await guess.getByRole('button', { name: 'Set blue' }).click();
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Back to the strands' }).click();
+  await page.getByRole('link', { name: 'Back to the wires' }).click();
   await expect(cell(page, 5, 'colour')).toContainText('BU');
   await expect(cell(page, 5, 'wall')).toHaveText('coiled');
 
@@ -173,16 +173,16 @@ test('a stop locks the moves, not the record, until it is resolved', async ({ pa
 
 test('a supply that cannot be switched off is a stop, and the moves are closed', async ({ page }) => {
   await openDemo(page, 'classroom');
-  await station(page, 'Make safe').click();
+  await goTo(page, 'safe');
   const furnace = page.locator('[data-supply]').first();
   await furnace.getByLabel('Cut').selectOption('cannot');
   await expect(page.getByRole('region', { name: 'What is open' })).toContainText(
     'cannot be switched off. Stop'
   );
   await expect(page.getByRole('status').filter({ hasText: 'A stop is open' })).toBeVisible();
-  await station(page, 'Moves').click();
+  await goTo(page, 'moves');
   await expect(page.getByRole('main')).toContainText('Nothing is moved');
-  await station(page, 'Make safe').click();
+  await goTo(page, 'safe');
   await furnace.getByLabel('Cut').selectOption('both');
   await expect(page.getByRole('region', { name: 'What is open' })).not.toContainText(
     'cannot be switched off'

@@ -9,7 +9,7 @@ import {
   open,
   openDemo,
   openStation,
-  station
+  goTo
 } from './helpers';
 
 async function openFerry(page: Page, path = 'th-landing/together'): Promise<void> {
@@ -47,7 +47,7 @@ test('four zones overload the panel together; one bigger transformer opens all o
   await page.getByRole('link', { name: 'All together', exact: true }).first().click();
   await panel.getByRole('button', { name: 'Keep the 40 VA' }).click();
   await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
-  await station(page, /^Supply/).click();
+  await goTo(page, 'supply');
   await expect(page.locator('details[data-method="spare-conductor"]')).toContainText(
     'All 4 thermostats on it call at once'
   );
@@ -74,11 +74,13 @@ test('ways that fit together are taken at once, can be taken back, and go along 
 
 test('a new thermostat goes on a machine that is there, or on one of its own', async ({ page }) => {
   await openFerry(page, 'th-landing/survey');
-  await page.getByRole('button', { name: '+ Thermostat' }).click();
+  await page.getByRole('button', { name: /Other thermostats of this job/ }).click();
+  await page.getByRole('button', { name: 'Another thermostat' }).click();
   await page.getByLabel('Where it hangs').fill('Sail store');
-  await page.getByLabel('Its conductors go to').selectOption('Zone panel');
+  await page.getByLabel('Its wires go to').selectOption('Zone panel');
   await page.getByRole('dialog').getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page).toHaveURL(/th-1\/sheet$/);
+  await page.getByRole('button', { name: /Other thermostats of this job/ }).click();
   await page.getByRole('link', { name: 'All together' }).click();
   await expect(page.locator('[data-shared]')).toContainText('Sail store');
 });
@@ -132,9 +134,7 @@ test.describe('at 390 pixels', () => {
     await openFerry(page);
     await expectNoSideways(page);
     // Four thermostats do not fit beside each other: where one is stands in sight all the same.
-    const here = page.getByRole('navigation', { name: 'Thermostats' }).locator('[aria-current]');
-    await expect(here).toHaveText('All together');
-    await expect(here).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole('banner').getByText('All together')).toBeInViewport({ ratio: 1 });
     await openDemo(page, 'classroom', 'thermostat/de-moistly');
     await expectNoSideways(page);
   });

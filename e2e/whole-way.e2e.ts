@@ -8,7 +8,8 @@ import {
   expectSaved,
   open,
   openDemo,
-  station
+  station,
+  goTo
 } from './helpers';
 
 test('by keyboard', async ({ page }) => {
@@ -68,7 +69,7 @@ test('by keyboard', async ({ page }) => {
 
   await station(page, 'Thermostat').press('Enter');
   await page.getByRole('button', { name: 'Choose Tarnwick Fellgate 4' }).press('Enter');
-  await station(page, 'Supply').press('Enter');
+  await station(page, 'C wire').press('Enter');
   const best = page.locator('[data-method=spare-conductor]');
   await expect(best).toContainText('Recommended');
   await page.getByRole('button', { name: 'Take this way: Use a spare conductor' }).press('Enter');
@@ -77,7 +78,7 @@ test('by keyboard', async ({ page }) => {
   await page.reload();
   await expect(best).toHaveAttribute('data-chosen', 'true');
 
-  await station(page, 'Moves').press('Enter');
+  await station(page, 'Steps').press('Enter');
   const moves = page.getByRole('region', { name: 'Move list' }).getByRole('listitem');
   await expect(moves.first()).toContainText('Power off');
   await expect(moves.last()).toContainText('Power on');
@@ -125,16 +126,16 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'At the equipment' }).tap();
     await expect(cell(page, 4, 'equipment')).toHaveText('G');
 
-    await station(page, 'System').tap();
+    await goTo(page, 'system');
     await page.getByLabel('You know what it is?').selectOption('furnace-ac');
     // What is stated leaves an electric furnace possible, whose fan wire nobody may take: the flue rules it out.
     for (const answer of [/^Thin/, /^Warm air/, /^Burner with a flue/]) await answerQuestion(page, answer);
     await expectNoSideways(page);
-    await station(page, 'Supply').tap();
+    await goTo(page, 'supply');
     await page.getByRole('button', { name: 'Take this way: Turn the fan conductor into the common' }).tap();
     await expectNoSideways(page);
     await expectAccessible(page);
-    await station(page, 'Moves').tap();
+    await goTo(page, 'moves');
     const moves = page.getByRole('region', { name: 'Move list' });
     await expect(moves).toContainText('Link Y to G with a short piece of wire.');
     await expect(moves).toContainText('Land the green conductor on C');
@@ -168,7 +169,7 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await card('spare-conductor').getByRole('button', { name: 'Take this way: Use a spare conductor' }).click();
   await expect(card('spare-conductor')).toHaveAttribute('data-chosen', 'true');
 
-  await station(page, 'Moves').click();
+  await goTo(page, 'moves');
   const list = page.getByRole('region', { name: 'Move list' });
   const boxes = list.getByRole('checkbox');
   await boxes.nth(0).check();
@@ -184,11 +185,11 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await cell(page, 5, 'equipment').focus();
   await page.keyboard.type('?');
   await page.keyboard.press('Enter');
-  await station(page, 'Supply').click();
+  await goTo(page, 'supply');
   await expect(page.locator('details[data-method="spare-conductor"]')).toContainText('nobody has found it');
   await card('add-conductor')
     .getByRole('button', { name: /Take this way/ })
     .click();
-  await station(page, 'Moves').click();
+  await goTo(page, 'moves');
   await expect(list.locator('[data-progress]')).toHaveText(/^2 of \d+ done$/);
 });

@@ -14,7 +14,8 @@ import { build, files, version } from '$service-worker';
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `ulterum-${version}`;
-const SHELL = '/';
+/** A page that nothing is drawn on: where the server draws, its page is for one address only. */
+const SHELL = '/shell';
 /** So long an answer is waited for where there is one at hand. */
 const PATIENCE_MS = 1500;
 const WEATHER = ['harrowdale', 'saltmere', 'colderbrook', 'duneford'].map((place) => `/api/weather/${place}`);

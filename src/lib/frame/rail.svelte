@@ -1,106 +1,97 @@
 <script lang="ts">
-  /** The rail: stations in the order of the work. Anyone may jump; nothing is locked. */
-  import Activity from '@lucide/svelte/icons/activity';
-  import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
-  import Cable from '@lucide/svelte/icons/cable';
+  /**
+   * Where one is in the work: four groups, and the stations of each. At a desk all stand at the left; on a phone the groups stand at the
+   * bottom, and the stations of the group that one is in above the content. Anyone may jump; nothing is locked.
+   */
   import Check from '@lucide/svelte/icons/check';
-  import Flame from '@lucide/svelte/icons/flame';
-  import PlugZap from '@lucide/svelte/icons/plug-zap';
-  import ClipboardList from '@lucide/svelte/icons/clipboard-list';
-  import ShieldCheck from '@lucide/svelte/icons/shield-check';
-  import Thermometer from '@lucide/svelte/icons/thermometer';
+  import Archive from '@lucide/svelte/icons/archive';
+  import Eye from '@lucide/svelte/icons/eye';
+  import Scale from '@lucide/svelte/icons/scale';
+  import Wrench from '@lucide/svelte/icons/wrench';
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
-  import { bringCurrentIntoSight } from './in-sight';
-  import { stationsOf } from './stations';
+  import { groupOf, GROUPS, stationsOf } from './stations';
 
   const place = getPlace();
-  const shapes = {
-    survey: ClipboardList,
-    safe: ShieldCheck,
-    sheet: Cable,
-    system: Flame,
-    thermostat: Thermometer,
-    supply: PlugZap,
-    bench: Activity,
-    moves: ArrowLeftRight
-  };
+  const shapes = { look: Eye, decide: Scale, do: Wrench, keep: Archive };
   const stations = $derived(stationsOf(place));
-  let list: HTMLElement | undefined = $state();
-  $effect(() => {
-    void page.url.pathname;
-    bringCurrentIntoSight(list);
-  });
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
+  const here = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
+  const current = $derived(groupOf(here));
 </script>
 
 <nav class="rail no-print" aria-label="Stations">
-  <ol bind:this={list}>
-    {#each stations as station (station.id)}
-      {@const Shape = shapes[station.id]}
-      {@const current = `${page.url.pathname}/`.startsWith(`${base}/${station.id}/`)}
-      <li>
-        <a href="{base}/{station.id}" aria-current={current ? 'page' : undefined}>
-          <span class="icon"
-            ><Shape size={22} aria-hidden="true" />{#if station.done}<span class="tick"
-                ><Check size={10} strokeWidth={4} aria-hidden="true" /></span
-              >{/if}</span
-          >
-          <span class="text"><b>{station.name}</b><span class="says">{station.says}</span></span>
-        </a>
+  <ol>
+    {#each GROUPS as group (group.id)}
+      <li class="group" class:current={group.id === current.id}>
+        <p class="head">{group.name}</p>
+        <ol class="stations">
+          {#each group.stations as id (id)}
+            {@const station = stations.get(id)}
+            {#if station}
+              <li>
+                <a href="{base}/{id}" aria-current={here === id ? 'page' : undefined}>
+                  <span class="name"
+                    >{station.name}{#if station.done}<Check
+                        size={15}
+                        strokeWidth={3}
+                        class="ml-1 inline"
+                        aria-label="done"
+                      />{/if}</span
+                  >
+                  <span class="says">{station.says}</span>
+                </a>
+              </li>
+            {/if}
+          {/each}
+        </ol>
       </li>
     {/each}
   </ol>
 </nav>
 
+<nav class="marks no-print" aria-label="Parts of the work">
+  {#each GROUPS as group (group.id)}
+    {@const Shape = shapes[group.id]}
+    <a href="{base}/{group.stations[0]}" aria-current={group.id === current.id ? 'true' : undefined}>
+      <Shape size={22} aria-hidden="true" />{group.name}
+    </a>
+  {/each}
+</nav>
+
 <style>
-  ol {
+  .rail > ol {
     display: flex;
     flex-direction: column;
-    gap: 0.25rem;
+    gap: 0.9rem;
   }
 
-  a {
+  .head {
+    padding: 0 0.75rem 0.15rem;
+    font-size: 0.8125rem;
+    color: color-mix(in oklab, var(--color-base-content) 76%, transparent);
+  }
+
+  .stations a {
     display: flex;
-    align-items: center;
-    gap: 1rem;
-    padding: 0.6rem 0.75rem;
-    border-radius: var(--radius-field);
+    flex-direction: column;
+    padding: 0.4rem 0.75rem;
     border-left: 4px solid transparent;
+    border-radius: var(--radius-field);
+    line-height: 1.25;
   }
 
-  a:hover {
+  .stations a:hover {
     background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
   }
 
-  a[aria-current] {
+  .stations a[aria-current] {
     background: var(--color-base-100);
     border-left-color: var(--color-primary);
   }
 
-  .icon {
-    position: relative;
-    flex: none;
-  }
-
-  .tick {
-    position: absolute;
-    right: -0.65rem;
-    bottom: -0.3rem;
-    display: grid;
-    place-items: center;
-    width: 0.9rem;
-    height: 0.9rem;
-    border-radius: 50%;
-    background: var(--color-base-content);
-    color: var(--color-base-100);
-  }
-
-  .text {
-    display: flex;
-    flex-direction: column;
-    line-height: 1.25;
-    min-width: 0;
+  .name {
+    font-weight: 650;
   }
 
   .says {
@@ -108,53 +99,67 @@
     color: color-mix(in oklab, var(--color-base-content) 76%, transparent);
   }
 
+  .marks {
+    display: none;
+  }
+
   @media (max-width: 899px) {
-    .rail {
+    .group:not(.current),
+    .head,
+    .says {
+      display: none;
+    }
+
+    .stations {
+      display: flex;
+      gap: 0.15rem;
+    }
+
+    .stations li {
+      flex: 1 1 auto;
+      min-width: 0;
+    }
+
+    .stations a {
+      min-height: 2.25rem;
+      justify-content: center;
+      padding: 0.15rem 0.25rem;
+      border-left: none;
+      border-bottom: 3px solid transparent;
+      border-radius: 0;
+      text-align: center;
+      font-size: 0.875rem;
+    }
+
+    .stations a[aria-current] {
+      border-bottom-color: var(--color-primary);
+    }
+
+    .marks {
       position: fixed;
       inset: auto 0 0 0;
       z-index: 20;
+      display: grid;
+      grid-template-columns: repeat(4, minmax(0, 1fr));
       background: var(--color-base-200);
       border-top: 1px solid var(--color-base-300);
       padding-bottom: env(safe-area-inset-bottom);
     }
 
-    ol {
-      flex-direction: row;
-      gap: 0;
-      overflow-x: auto;
-      scrollbar-width: none;
-    }
-
-    li {
-      flex: 1 0 5.4rem;
-    }
-
-    a {
+    .marks a {
+      display: flex;
       flex-direction: column;
-      gap: 0.15rem;
-      padding: 0.5rem 0.1rem;
-      border-left: none;
-      border-top: 4px solid transparent;
-      border-radius: 0;
-      text-align: center;
-      height: 100%;
-    }
-
-    a[aria-current] {
-      border-top-color: var(--color-primary);
-    }
-
-    .text {
-      max-width: 100%;
+      align-items: center;
+      gap: 0.1rem;
+      padding: 0.45rem 0 0.4rem;
+      border-top: 3px solid transparent;
       font-size: 0.8125rem;
+      font-weight: 650;
     }
 
-    .says {
-      position: absolute;
-      width: 1px;
-      height: 1px;
-      overflow: hidden;
-      clip-path: inset(50%);
+    .marks a[aria-current] {
+      border-top-color: var(--color-primary);
+      background: var(--color-base-100);
     }
   }
 </style>

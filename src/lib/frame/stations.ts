@@ -1,38 +1,56 @@
-/** The stations of the work, in its order, with what each still lacks. */
+/** The stations of the work in its four groups, with what each still lacks. */
+import type { StationId } from '$core/plan/next-step';
+import { BUYING_NAMES } from '$core/survey/before-buying';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { counted } from '$core/words/text';
-import { BUYING_NAMES } from '$core/survey/before-buying';
 import type { Place } from '../state/place.svelte';
 
 export interface Station {
-  readonly id: 'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'bench' | 'moves';
+  readonly id: StationId;
   readonly name: string;
   /** What is missing, or what was settled. */
   readonly says: string;
   readonly done: boolean;
 }
 
-export function stationsOf(place: Place): Station[] {
-  const { thermostat, unread, identification, device, match, plan, buying, safety } = place;
+export const GROUPS = [
+  { id: 'look', name: 'Look', stations: ['survey', 'safe', 'sheet', 'system'] },
+  { id: 'decide', name: 'Decide', stations: ['thermostat', 'supply', 'bench'] },
+  { id: 'do', name: 'Do', stations: ['moves'] },
+  { id: 'keep', name: 'Keep', stations: ['keep'] }
+] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
+export type GroupId = (typeof GROUPS)[number]['id'];
+
+/** The group of a page, by the last part of its address; pages beside the stations belong to the group that they are reached from. */
+export function groupOf(station: string): (typeof GROUPS)[number] {
+  const beside = { photo: 'sheet', together: 'moves' }[station] ?? station;
+  return GROUPS.find(({ stations }) => (stations as readonly string[]).includes(beside)) ?? GROUPS[0];
+}
+
+export function stationsOf(place: Place): ReadonlyMap<StationId, Station> {
+  const all = [...lookStations(place), ...decideStations(place), ...workStations(place)];
+  return new Map(all.map((station) => [station.id, station]));
+}
+
+function lookStations({ thermostat, unread, identification, buying, safety, standing }: Place): Station[] {
   const open = unread.wall + unread.equipment;
   const none = thermostat.conductors.length === 0;
-  const stops = identification.findings.some((finding) => finding.level === 'stop');
-  const supplied = plan.options.find((option) => option.method === plan.taken);
+  const stops = identification.findings.some((finding) => standing.stops.includes(finding));
   return [
     {
       id: 'survey',
-      name: 'Survey',
+      name: 'Before you buy',
       says: BUYING_NAMES[buying.verdict].toLowerCase(),
       done: buying.verdict === 'buy-now' || buying.verdict === 'buy-and-wait'
     },
-    { id: 'safe', name: 'Make safe', says: safetyWords(safety), done: safety.safe },
+    { id: 'safe', name: 'Power off', says: safetyWords(safety), done: safety.safe },
     {
       id: 'sheet',
-      name: 'Strands',
+      name: 'Wires',
       says: none
-        ? 'no conductor yet'
+        ? 'none recorded yet'
         : open > 0
-          ? `${open} ${open === 1 ? 'end' : 'ends'} not seen`
+          ? `${counted(open, 'end', 'ends')} not read`
           : 'both ends read',
       done: !none && open === 0
     },
@@ -45,7 +63,13 @@ export function stationsOf(place: Place): Station[] {
           ? 'not known yet'
           : FAMILY_NAMES[identification.family],
       done: identification.decided && !stops
-    },
+    }
+  ];
+}
+
+function decideStations({ thermostat, device, match, plan }: Place): Station[] {
+  const supplied = plan.options.find((option) => option.method === plan.taken);
+  return [
     {
       id: 'thermostat',
       name: 'Thermostat',
@@ -54,22 +78,29 @@ export function stationsOf(place: Place): Station[] {
     },
     {
       id: 'supply',
-      name: 'Supply',
+      name: 'C wire',
       says: thermostat.choice.method === null ? 'not chosen' : (supplied?.title ?? ''),
       done: thermostat.choice.method !== null && supplied?.verdict !== 'no'
     },
     {
       id: 'bench',
-      name: 'Bench',
-      says: thermostat.bench.length === 0 ? 'power it up' : `${thermostat.bench.length} kept`,
+      name: 'Try it',
+      says: thermostat.bench.length === 0 ? 'simulate the wiring' : `${thermostat.bench.length} kept`,
       done: thermostat.bench.length > 0
-    },
+    }
+  ];
+}
+
+function workStations({ plan, thermostat }: Place): Station[] {
+  const started = thermostat.log.length > 0;
+  return [
     {
       id: 'moves',
-      name: 'Moves',
-      says: plan.moves.length === 0 ? 'none' : counted(plan.moves.length, 'move', 'moves'),
-      done: false
-    }
+      name: 'Steps',
+      says: plan.moves.length === 0 ? 'none left' : `${plan.moves.length} to do`,
+      done: started && plan.moves.length === 0
+    },
+    { id: 'keep', name: 'Keep', says: 'sheets, labels, file', done: false }
   ];
 }
 
@@ -77,6 +108,5 @@ function safetyWords(safety: Place['safety']): string {
   if (safety.locked) return 'a stop is open';
   if (safety.safe) return 'off and proven';
   const live = safety.supplies.filter((supply) => !supply.off).length;
-  if (live === 0) return 'questions open';
-  return `${live} ${live === 1 ? 'supply' : 'supplies'} to cut`;
+  return live === 0 ? 'questions open' : `${counted(live, 'supply', 'supplies')} to switch off`;
 }

@@ -68,7 +68,7 @@
     if (!conductor) return;
     const end = at.column === 'equipment' ? 'far' : 'near';
     if (placesFor(place.job, place.thermostat, end).length === 0) {
-      said = 'No machine is recorded yet that it could end at. Add one on Survey.';
+      said = 'No machine is recorded yet that it could end at. Add one under Before you buy.';
       return;
     }
     place.session.edit(setEndByWord(place.job, place.thermostat.id, conductor.id, end, word, where));

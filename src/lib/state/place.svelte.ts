@@ -13,6 +13,8 @@ import { chosenFindings } from '$core/match/chosen';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import { planFor, type Plan } from '$core/plan/plan';
+import { nextStep, type NextStep } from '$core/plan/next-step';
+import { standingOf, type Standing, type StandingFacts } from '$core/plan/standing';
 import { savingPrices } from '$core/plan/saving-prices';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { sortFindings, type Finding } from '$core/findings/finding';
@@ -186,6 +188,22 @@ export class Place {
 
   #settle(): void {
     for (const go of this.#waiting.splice(0)) go();
+  }
+
+  readonly standing: Standing = $derived.by(() => standingOf(this.#standingFacts()));
+  /** What is most worth doing now. */
+  readonly next: NextStep = $derived.by(() =>
+    nextStep({
+      ...this.#standingFacts(),
+      standing: this.standing,
+      looks: this.looks,
+      machines: this.machines.map(({ name }) => name)
+    })
+  );
+
+  #standingFacts(): StandingFacts {
+    const { thermostat, identification, safety, recordFindings, plan, match } = this;
+    return { thermostat, identification, safety, recordFindings, plan, match };
   }
 
   /** Ends that nobody has looked at. */

@@ -22,8 +22,7 @@ function placeIn(thermostat: string, job: Job = SCHOOLHOUSE): Place {
   );
 }
 
-const station = (place: Place, id: Station['id']) =>
-  stationsOf(place).find((candidate) => candidate.id === id)!;
+const station = (place: Place, id: Station['id']) => stationsOf(place).get(id)!;
 
 describe('a place', () => {
   it('follows the record: an end not seen counts, and is asked for at its station', () => {
@@ -37,7 +36,7 @@ describe('a place', () => {
       })
     );
     expect(place.unread.equipment).toBe(1);
-    expect(station(place, 'sheet')).toMatchObject({ says: '1 end not seen', done: false });
+    expect(station(place, 'sheet')).toMatchObject({ says: '1 end not read', done: false });
     place.session.undo();
     expect(station(place, 'sheet').done).toBe(true);
   });
@@ -48,7 +47,7 @@ describe('a place', () => {
     place.session.edit(chooseMethod(place.job, CLASSROOM, 'new-cable', 'eight'));
     expect(place.plan.taken).toBe('new-cable');
     expect(station(place, 'supply')).toMatchObject({ says: 'Pull a new cable', done: true });
-    expect(station(place, 'moves').says).toBe(`${place.plan.moves.length} moves`);
+    expect(station(place, 'moves').says).toBe(`${place.plan.moves.length} to do`);
     place.session.edit(chooseDevice(place.job, CLASSROOM, null));
     expect(place.device).toBeNull();
     expect(place.match).toBeNull();
@@ -61,7 +60,7 @@ describe('a place', () => {
     expect(place.identification.findings.some((finding) => finding.level === 'stop')).toBe(true);
     expect(station(place, 'system')).toMatchObject({ says: 'stop', done: false });
     expect(place.plan.moves).toEqual([]);
-    expect(station(place, 'moves').says).toBe('none');
+    expect(station(place, 'moves').says).toBe('none left');
   });
 
   it('calls a way that is chosen and refused not done', () => {

@@ -46,7 +46,7 @@ export const METHODS: Sentences<MethodParams> = {
   'board-mark-missing': ({ machine }) =>
     machine === null
       ? 'No machine is recorded: read the equipment end first.'
-      : `No terminal marked C is recorded at ${machine}. Look again at its board; if it has none, trace the transformer’s other side (Strands, “Find the common”): nothing is landed on what was not read.`,
+      : `No terminal marked C is recorded at ${machine}. Look again at its board; if it has none, trace the transformer’s other side (Wires, “Find the common”): nothing is landed on what was not read.`,
   'fan-conductor-missing': (fact) =>
     fact.what === 'none'
       ? 'No wire is on G at both ends: there is none to turn into the C wire.'

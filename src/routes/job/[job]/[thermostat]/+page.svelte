@@ -6,4 +6,4 @@
   onMount(() => void goto(`${page.url.pathname.replace(/\/$/, '')}/sheet`, { replaceState: true }));
 </script>
 
-<svelte:head><title>Strands · Ulterum</title></svelte:head>
+<svelte:head><title>Wires · Ulterum</title></svelte:head>

@@ -40,12 +40,12 @@
   }
 </script>
 
-<svelte:head><title>Bench · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>Try it · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
-      <h1 class="station-title">Bench</h1>
+      <h1 class="station-title">Try it</h1>
       <p class="quiet">The wiring, simulated. Nothing here touches the house.</p>
     </div>
     <span class="join" role="group" aria-label="Which wiring">

@@ -98,12 +98,12 @@
   }
 </script>
 
-<svelte:head><title>Moves · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>Steps · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
-      <h1 class="station-title">Moves</h1>
+      <h1 class="station-title">Steps</h1>
       <p>{title}</p>
       {#if place.thermostat.choice.method === null}<p class="quiet">Recommended; not chosen yet.</p>{/if}
     </div>

@@ -15,11 +15,11 @@
   const findings = $derived(safety.findings.filter((one) => one.code !== 'stop-answered'));
 </script>
 
-<svelte:head><title>Make safe · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>Power off · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div>
-    <h1 class="station-title">Make safe</h1>
+    <h1 class="station-title">Power off</h1>
     <p class="flex items-center gap-2 text-lg font-semibold" role="status" data-safe={safety.safe}>
       {#if safety.safe}<ShieldCheck size={24} aria-hidden="true" />Everything answered, every supply off and
         proven.{:else if safety.locked}<ShieldAlert size={24} aria-hidden="true" />A stop is open: no

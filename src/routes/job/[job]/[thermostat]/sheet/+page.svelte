@@ -81,12 +81,12 @@
   }
 </script>
 
-<svelte:head><title>Strands · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>Wires · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div class="flex flex-wrap items-end justify-between gap-2 xl:flex-nowrap">
     <div>
-      <h1 class="station-title">Strands</h1>
+      <h1 class="station-title">Wires</h1>
       <p class="quiet hidden sm:block">
         What each conductor is on, at both ends. Landed at the wall proves nothing about the other end.
       </p>

@@ -44,11 +44,11 @@
     shared.length > 0 && findings.every((one) => sharedKeys.has(factKey(one)));
 </script>
 
-<svelte:head><title>Supply · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>C wire · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div>
-    <h1 class="station-title">Supply</h1>
+    <h1 class="station-title">C wire</h1>
     <p class="quiet">
       Ways to feed {plan.assumedDevice
         ? 'a connected thermostat (none is chosen yet)'

@@ -15,11 +15,11 @@
   $effect(() => void askWeather(place.job.survey.building.weather));
 </script>
 
-<svelte:head><title>Survey · {place.thermostat.name} · Ulterum</title></svelte:head>
+<svelte:head><title>Before you buy · {place.thermostat.name} · Ulterum</title></svelte:head>
 
 <div class="flex flex-col gap-4">
   <div>
-    <h1 class="station-title">Survey</h1>
+    <h1 class="station-title">Before you buy</h1>
     <p class="quiet">Before anything is bought: does it pay, does it reach, does it fit, and on which day.</p>
   </div>
   <VerdictCard />

@@ -154,7 +154,7 @@
     <div class="flex flex-wrap items-end justify-between gap-2">
       <h1 class="station-title">{photoName(photo)}</h1>
       <a class="btn btn-outline btn-sm" href="/job/{place.job.id}/{place.thermostat.id}/sheet"
-        >Back to the strands</a
+        >Back to the wires</a
       >
     </div>
     <div class="join" role="group" aria-label="What a touch does">

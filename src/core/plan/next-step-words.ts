@@ -1,0 +1,42 @@
+/** The one next step in words: short, and what to do with the hands. */
+import { counted } from '../words/text';
+import { lookText } from './look-words';
+import type { NextStep } from './next-step';
+
+export function nextStepText(step: NextStep): string {
+  switch (step.what) {
+    case 'stopped':
+      return 'Stop: read why before you touch anything';
+    case 'put-right':
+      return 'Put the record right: it says something that cannot be';
+    case 'power-off':
+      return step.first
+        ? 'Switch the power off, then take the cover off the thermostat'
+        : 'Switch the power off and prove it, before the first screw';
+    case 'record-wires':
+      return 'Touch the letters that have a wire behind the thermostat';
+    case 'read-wall':
+      return `Look behind the thermostat: ${counted(step.count, 'wire is', 'wires are')} not read there yet`;
+    case 'read-equipment':
+      return `Go to the ${step.machine === '' ? 'equipment' : lower(step.machine)}: read which screws ${counted(step.count, 'wire is', 'wires are')} on`;
+    case 'look':
+      return lookText(step.at);
+    case 'answer':
+      return step.ask;
+    case 'choose-thermostat':
+      return 'Choose a thermostat';
+    case 'does-not-fit':
+      return 'This thermostat does not fit here: choose another';
+    case 'choose-way':
+      return `Choose how to feed it. Best so far: ${lower(step.title)}`;
+    case 'do':
+      return `Next of ${counted(step.left, 'step', 'steps')}: ${step.move}`;
+    case 'done':
+      return 'All steps are done: keep the record with the furnace';
+  }
+}
+
+/** As it stands within a sentence; a name in capitals stays as it is. */
+function lower(text: string): string {
+  return /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+}

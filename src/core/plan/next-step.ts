@@ -1,0 +1,83 @@
+/**
+ * The one next step: what is most worth doing now, and at which station. What stops comes first, then what keeps the record from being read,
+ * then the look that may better the way most, then the choices, then the work.
+ */
+import type { Standing, StandingFacts } from './standing';
+import type { Look, LookAt } from './looks';
+
+/** A station of the work, as the addresses name it. */
+export type StationId =
+  'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'bench' | 'moves' | 'keep';
+
+/** What there is to do, as a fact; `station`: where it is done. */
+export type NextStep = { readonly station: StationId } & (
+  | {
+      readonly what: 'stopped' | 'put-right' | 'record-wires' | 'choose-thermostat' | 'does-not-fit' | 'done';
+    }
+  /** `first`: nothing is recorded yet, so the cover is still on. */
+  | { readonly what: 'power-off'; readonly first: boolean }
+  | { readonly what: 'read-wall'; readonly count: number }
+  | { readonly what: 'read-equipment'; readonly count: number; readonly machine: string }
+  | { readonly what: 'look'; readonly at: LookAt }
+  | { readonly what: 'answer'; readonly ask: string }
+  | { readonly what: 'choose-way'; readonly title: string }
+  | { readonly what: 'do'; readonly move: string; readonly left: number }
+);
+
+export interface NextStepFacts extends StandingFacts {
+  readonly standing: Standing;
+  /** What is worth looking at, best first. */
+  readonly looks: readonly Look[];
+  /** Names of this thermostat's machines, in their order. */
+  readonly machines: readonly string[];
+}
+
+export function nextStep(facts: NextStepFacts): NextStep {
+  return stopped(facts) ?? reading(facts) ?? choosing(facts) ?? working(facts);
+}
+
+function stopped({ safety, identification, recordFindings, standing }: NextStepFacts): NextStep | null {
+  if (safety.locked) return { what: 'stopped', station: 'safe' };
+  const stops = new Set(standing.stops);
+  if (identification.findings.some((finding) => stops.has(finding)))
+    return { what: 'stopped', station: 'system' };
+  return recordFindings.some((finding) => stops.has(finding))
+    ? { what: 'put-right', station: 'sheet' }
+    : null;
+}
+
+function reading({ thermostat, identification, safety, looks, machines }: NextStepFacts): NextStep | null {
+  const { conductors, off } = thermostat;
+  if (conductors.length === 0)
+    return safety.safe || Object.keys(off).length > 0
+      ? { what: 'record-wires', station: 'sheet' }
+      : { what: 'power-off', first: true, station: 'safe' };
+  const unread = (end: 'near' | 'far') =>
+    conductors.filter((conductor) => conductor[end].state === 'unseen').length;
+  if (unread('near') > 0) return { what: 'read-wall', count: unread('near'), station: 'sheet' };
+  const better = looks.find(({ opens }) => opens !== null);
+  if (better)
+    return { what: 'look', at: better.at, station: better.at.what === 'question' ? 'system' : 'sheet' };
+  if (unread('far') > 0)
+    return { what: 'read-equipment', count: unread('far'), machine: machines[0] ?? '', station: 'sheet' };
+  const [question] = identification.next;
+  return !identification.decided && question
+    ? { what: 'answer', ask: question.evidence.ask, station: 'system' }
+    : null;
+}
+
+function choosing({ thermostat, match, plan }: NextStepFacts): NextStep | null {
+  if (thermostat.choice.device === null || match === null)
+    return { what: 'choose-thermostat', station: 'thermostat' };
+  if (match.verdict === 'no') return { what: 'does-not-fit', station: 'thermostat' };
+  if (thermostat.choice.method !== null) return null;
+  const title = plan.options.find(({ method }) => method === plan.recommended)?.title ?? '';
+  return { what: 'choose-way', title, station: 'supply' };
+}
+
+function working({ safety, plan }: NextStepFacts): NextStep {
+  const [move] = plan.moves;
+  if (!move) return { what: 'done', station: 'keep' };
+  if (!safety.safe) return { what: 'power-off', first: false, station: 'safe' };
+  return { what: 'do', move: move.text, left: plan.moves.length, station: 'moves' };
+}

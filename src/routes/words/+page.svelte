@@ -1,0 +1,36 @@
+<script lang="ts">
+  /** The words of the trade, searchable. */
+  import { searchWords } from '$core/words/glossary';
+  import Drawing from '$lib/words/drawing.svelte';
+
+  let asked = $state('');
+  const found = $derived(searchWords(asked));
+</script>
+
+<svelte:head><title>Words · Ulterum</title></svelte:head>
+
+<main class="mx-auto flex max-w-3xl flex-col gap-4 px-4 py-4 pb-16">
+  <p><a class="quiet underline" href="/">Ulterum</a></p>
+  <h1 class="station-title">Words of the trade</h1>
+  <label class="flex flex-col gap-1 text-sm"
+    >Find a word
+    <input class="input w-full" type="search" bind:value={asked} placeholder="common, jumper, valve" />
+  </label>
+  <p class="sr-only" role="status">{found.length} words</p>
+  {#if found.length === 0}<p>No such word here.</p>{/if}
+  <dl class="flex flex-col gap-3">
+    {#each found as word (word.id)}
+      <div class="sheet-of-paper flex flex-wrap items-center gap-4 p-4" id={word.id}>
+        <div class="min-w-0 flex-1 basis-64">
+          <dt class="section-title">
+            {word.term}{#if word.also.length > 0}<span class="quiet text-sm font-normal"
+                >&ensp;{word.also.join(', ')}</span
+              >{/if}
+          </dt>
+          <dd class="mt-1">{word.text}</dd>
+        </div>
+        {#if word.drawing}<dd><Drawing which={word.drawing} /></dd>{/if}
+      </div>
+    {/each}
+  </dl>
+</main>
