@@ -109,7 +109,7 @@ test('who wants no motion gets none that runs on', async ({ page }) => {
 
 test('the jobs page is accessible, empty and filled', async ({ page }) => {
   await open(page, '/');
-  await expect(page.getByRole('heading', { name: 'No job yet' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What this is' })).toBeVisible();
   await expectAccessible(page);
   await openDemo(page);
   await open(page, '/');

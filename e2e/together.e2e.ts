@@ -93,7 +93,7 @@ test('a thermostat has a sheet of its own, which goes out as a file and comes in
     'joins RH and RC inside'
   );
   await expect(page.getByRole('region', { name: 'What would make it fit' })).toContainText(
-    'Use a spare conductor'
+    'Use a spare wire'
   );
   await expectAccessible(page);
   const [file] = await Promise.all([

@@ -72,7 +72,7 @@ test('by keyboard', async ({ page }) => {
   await station(page, 'C wire').press('Enter');
   const best = page.locator('[data-method=spare-conductor]');
   await expect(best).toContainText('Recommended');
-  await page.getByRole('button', { name: 'Take this way: Use a spare conductor' }).press('Enter');
+  await page.getByRole('button', { name: 'Take this way: Use a spare wire' }).press('Enter');
   await expect(best).toHaveAttribute('data-chosen', 'true');
   await expectSaved(page);
   await page.reload();
@@ -132,7 +132,7 @@ test.describe('on a phone', () => {
     for (const answer of [/^Thin/, /^Warm air/, /^Burner with a flue/]) await answerQuestion(page, answer);
     await expectNoSideways(page);
     await goTo(page, 'supply');
-    await page.getByRole('button', { name: 'Take this way: Turn the fan conductor into the common' }).tap();
+    await page.getByRole('button', { name: 'Take this way: Use the fan wire as the C wire' }).tap();
     await expectNoSideways(page);
     await expectAccessible(page);
     await goTo(page, 'moves');
@@ -166,7 +166,7 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
     .getByLabel('Which way')
     .selectOption({ label: 'Y becomes C, G carries both calls' });
   await expect(card('signal-splitter')).toHaveAttribute('data-chosen', 'true');
-  await card('spare-conductor').getByRole('button', { name: 'Take this way: Use a spare conductor' }).click();
+  await card('spare-conductor').getByRole('button', { name: 'Take this way: Use a spare wire' }).click();
   await expect(card('spare-conductor')).toHaveAttribute('data-chosen', 'true');
 
   await goTo(page, 'moves');

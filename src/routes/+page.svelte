@@ -1,78 +1,75 @@
 <script lang="ts">
-  /** The jobs of this browser: open, begin, bring in from a file. */
-  import { SHORT_TEXT } from '$core/job/primitives';
-  import FileUp from '@lucide/svelte/icons/file-up';
-  import House from '@lucide/svelte/icons/house';
+  /** The first page: what this is and where to begin; with jobs in this browser, those first. What it does is loaded when it is asked for. */
   import Plus from '@lucide/svelte/icons/plus';
-  import Trash from '@lucide/svelte/icons/trash-2';
+  import Search from '@lucide/svelte/icons/search';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { DEMO_HOUSES } from '$demo/jobs';
-  import { NO_HISTORY } from '$core/job/history';
-  import { newJob } from '$core/job/create';
-  import { makeId } from '$core/job/ids';
-  import { JOB_VERSION, type Job } from '$core/job/schema';
-  import { download, fileName } from '$lib/files/download';
-  import { exportJob, keepPhotos, readJobFile } from '$lib/files/job-file';
   import Dialog from '$lib/frame/dialog.svelte';
-  import { Growing } from '$lib/frame/growing.svelte';
   import ThemeButton from '$lib/frame/theme-button.svelte';
-  import { freshRest, jobStore } from '$lib/state/store';
-  import { whyNotSaved, type JobSummary } from '$storage/port';
+  import About from '$lib/home/about.svelte';
+  import type { Told } from '$lib/home/actions';
+  import JobList from '$lib/home/job-list.svelte';
+  import type { JobStore, JobSummary } from '$storage/port';
 
-  const store = jobStore();
-  let jobs = $state<readonly JobSummary[] | null>(null);
-  let trouble = $state<{ title: string; lines: readonly string[] } | null>(null);
-  const growing = new Growing(() => jobs?.length ?? 0);
+  /** As long as a name may be. */
+  const SHORT_TEXT = 120;
+
+  let store: JobStore | null = null;
+  let jobs = $state.raw<readonly JobSummary[] | null>(null);
+  let told = $state.raw<Told | null>(null);
   let naming = $state(false);
-  let removing = $state<JobSummary | null>(null);
+  let removing = $state.raw<JobSummary | null>(null);
+  const actions = () => import('$lib/home/actions');
 
   onMount(() => {
-    void refresh();
-    return store.watch(() => void refresh());
+    let stop = () => {};
+    let open = true;
+    void hasJobs().then(async (may) => {
+      if (!may) return void (jobs = []);
+      const { jobStore } = await import('$lib/state/store');
+      if (!open) return;
+      store = jobStore();
+      void refresh();
+      stop = store.watch(() => void refresh());
+    });
+    return () => {
+      open = false;
+      stop();
+    };
   });
+
+  /** Whether this browser may hold a job: without a database there is none, and nothing has to be loaded to find that out. */
+  async function hasJobs(): Promise<boolean> {
+    try {
+      const all = await indexedDB.databases();
+      return all.some(({ name }) => name === 'ulterum');
+    } catch {
+      return true;
+    }
+  }
 
   async function refresh(): Promise<void> {
     try {
-      jobs = await store.list();
+      jobs = (await store?.list()) ?? [];
     } catch (error) {
       jobs = [];
-      trouble = {
+      told = {
         title: 'The browser does not let jobs be kept here',
         lines: [error instanceof Error ? error.message : String(error)]
       };
     }
   }
 
-  /** Stores a job that is new here; one that is here already is never replaced, the newcomer gets an id of its own. */
-  async function keep(job: Job): Promise<Job['id'] | null> {
-    const taken = (await store.load(job.id)).ok;
-    const own = taken ? { ...job, id: makeId('job', freshRest()) } : job;
-    const saved = await store.save(
-      { job: own, saved: new Date().toISOString(), history: NO_HISTORY },
-      0,
-      NO_HISTORY
-    );
-    if (saved.ok) return own.id;
-    trouble = {
-      title: 'The job was not stored',
-      lines: [whyNotSaved(saved)]
-    };
-    return null;
-  }
-
   async function begin(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     const form = new FormData(event.currentTarget as HTMLFormElement);
-    const name = String(form.get('name') ?? '').trim() || 'My house';
-    const feet = form.get('length') === 'ft';
-    const job = newJob(makeId('job', freshRest()), name.slice(0, 120));
-    const id = await keep({
-      ...job,
-      place: String(form.get('place') ?? '').slice(0, 120),
-      units: { length: feet ? 'ft' : 'm', temperature: feet ? 'F' : 'C' }
-    });
-    if (id !== null) await goto(`/job/${id}/${job.thermostats[0]?.id}/sheet`);
+    const { beginJob } = await actions();
+    const made = await beginJob(
+      String(form.get('name') ?? '').trim() || 'My house',
+      String(form.get('place') ?? '')
+    );
+    if (typeof made === 'string') await goto(made);
+    else told = made;
   }
 
   async function bring(event: Event): Promise<void> {
@@ -80,76 +77,87 @@
     const file = input.files?.[0];
     input.value = '';
     if (!file) return;
-    const title = `${file.name} was not brought in; nothing stored was touched`;
-    const read = await readJobFile(file);
-    if (!read.ok) {
-      trouble = { title, lines: read.lines };
-      return;
-    }
-    trouble = null;
-    const id = await keep(read.job);
-    if (id === null) return;
-    const lost = await keepPhotos(store, { ...read.job, id }, read.photos);
+    const { bringIn } = await actions();
+    const { jobStore } = await import('$lib/state/store');
+    store ??= jobStore();
+    told = await bringIn(file);
     await refresh();
-    if (read.from < JOB_VERSION)
-      trouble = {
-        title: `${file.name} was written by an earlier version`,
-        lines: ['Everything in it came in. Exported again, it is a file of the present version.']
-      };
-    if (read.idsChanged.length > 0)
-      trouble = { title: `${file.name} came in with a change`, lines: read.idsChanged };
-    if (lost !== null) trouble = { title: 'The job came in without all of its photos', lines: [lost] };
   }
 
-  async function takeOut(summary: JobSummary): Promise<void> {
-    const loaded = await store.load(summary.id);
-    if (loaded.ok) await exportJob(store, loaded.record.job);
-    else if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
+  async function takeOut(job: JobSummary): Promise<void> {
+    const { takeOut: out } = await actions();
+    await out(job);
   }
 
   async function remove(): Promise<void> {
-    if (removing) await store.remove(removing.id);
+    if (removing) await store?.remove(removing.id);
     removing = null;
     await refresh();
   }
 
-  /** A record whose time is none is listed like every other. */
-  function when(iso: string): string {
-    const time = new Date(iso);
-    if (Number.isNaN(time.getTime())) return '';
-    return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(time);
-  }
+  const any = $derived((jobs?.length ?? 0) > 0);
 </script>
 
-<svelte:head><title>Jobs · Ulterum</title></svelte:head>
+<svelte:head>
+  <title>Ulterum · how your new thermostat gets its power</title>
+  <meta
+    name="description"
+    content="Find out whether you have a C wire, and how a new thermostat gets its power in your house, before you touch a wire."
+  />
+</svelte:head>
 
 <div class="mx-auto max-w-4xl px-4 pb-16">
-  <header class="flex items-center gap-3 py-4">
-    <img src="/icon.svg" alt="" width="40" height="40" />
-    <div class="flex-1">
-      <h1 class="station-title">Ulterum</h1>
-      <p class="quiet">From the wires on the wall to a proven way of supplying a new thermostat.</p>
-    </div>
+  <header class="flex items-center gap-3 py-3">
+    <img src="/icon.svg" alt="" width="36" height="36" />
+    <h1 class="station-title flex-1">Ulterum</h1>
     <ThemeButton />
   </header>
 
-  <main>
-    {#if trouble}
-      <div class="sheet-of-paper mb-4 border-2 p-4" role="alert">
-        <p class="font-semibold">{trouble.title}</p>
+  <main class="flex flex-col gap-5">
+    {#if told}
+      <div class="sheet-of-paper border-2 p-4" role="alert">
+        <p class="font-semibold">{told.title}</p>
         <ul class="mt-1 list-disc pl-5">
-          {#each trouble.lines as line (line)}<li class="break-words">{line}</li>{/each}
+          {#each told.lines as line (line)}<li class="break-words">{line}</li>{/each}
         </ul>
-        <button type="button" class="btn btn-sm mt-2" onclick={() => (trouble = null)}>Close</button>
+        <button type="button" class="btn btn-sm mt-2" onclick={() => (told = null)}>Close</button>
       </div>
     {/if}
 
-    <div class="mb-6 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-primary" onclick={() => (naming = true)}
-        ><Plus size={20} aria-hidden="true" />New job</button
+    {#if any && jobs}
+      <JobList {jobs} onexport={takeOut} onremove={(job) => (removing = job)} />
+    {:else}
+      <section class="sheet-of-paper p-5" aria-label="What this is"><About /></section>
+    {/if}
+
+    <div class="flex flex-wrap gap-3">
+      <a class="btn btn-lg" class:btn-primary={!any} class:btn-outline={any} href="/look"
+        ><Search size={22} aria-hidden="true" />Quick look: do I have a C wire?</a
       >
-      <label class="btn btn-outline">
-        <FileUp size={20} aria-hidden="true" />Bring in a file
+      <button
+        type="button"
+        class="btn btn-lg"
+        class:btn-primary={any}
+        class:btn-outline={!any}
+        onclick={() => (naming = true)}><Plus size={22} aria-hidden="true" />New job</button
+      >
+    </div>
+
+    {#if any}
+      <details class="sheet-of-paper p-4">
+        <summary class="min-h-6 font-semibold">What this is</summary>
+        <div class="mt-3"><About /></div>
+      </details>
+    {/if}
+
+    <div class="quiet flex flex-wrap items-center gap-x-5 gap-y-2 text-sm">
+      <span
+        >Look at a made-up house: <a class="underline" href="/demo/schoolhouse">The old schoolhouse</a>,
+        <a class="underline" href="/demo/ferry-house">The ferry house</a></span
+      >
+      <a class="underline" href="/words">Words of the trade</a>
+      <label class="inline-flex cursor-pointer items-center gap-1 underline">
+        Bring in a file
         <input
           class="sr-only"
           type="file"
@@ -157,55 +165,7 @@
           onchange={bring}
         />
       </label>
-      {#each DEMO_HOUSES as house (house.id)}<a
-          class="btn btn-outline"
-          href="/demo/{house.id.replace('job-', '')}"
-          ><House size={20} aria-hidden="true" />{house.name} (demo)</a
-        >{/each}
     </div>
-
-    {#if jobs === null}
-      <p class="quiet">Looking for jobs …</p>
-    {:else if jobs.length === 0}
-      <div class="sheet-of-paper p-6">
-        <h2 class="section-title mb-1">No job yet</h2>
-        <p>
-          Begin one at the wall, with the cover off and every supply off. Or open a demo house: a school
-          turned into a home, with three thermostats that differ in all that matters; or a ferry house, with
-          four on one panel.
-        </p>
-      </div>
-    {:else}
-      <ul class="flex flex-col gap-2" aria-label="Jobs">
-        {#each jobs.slice(0, growing.shown) as job (job.id)}
-          <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
-            <div class="min-w-0 flex-1 basis-64">
-              <p class="section-title truncate">{job.name}</p>
-              <p class="quiet text-sm">{[job.place, when(job.saved)].filter(Boolean).join(' · ')}</p>
-              <div class="mt-2 flex flex-wrap gap-2">
-                {#each job.thermostats as one (one.id)}<a
-                    class="btn btn-outline btn-sm"
-                    href="/job/{job.id}/{one.id}/sheet">{one.name}</a
-                  >{/each}
-              </div>
-            </div>
-            <div class="flex gap-1">
-              <button type="button" class="btn btn-ghost btn-sm" onclick={() => takeOut(job)}>Export</button>
-              <button
-                type="button"
-                class="btn btn-ghost btn-square btn-sm"
-                aria-label="Remove {job.name}"
-                onclick={() => (removing = job)}><Trash size={18} /></button
-              >
-            </div>
-          </li>
-        {/each}
-      </ul>
-    {/if}
-    <p class="quiet mt-8 text-sm">
-      Jobs stay in this browser; nothing is sent anywhere. Local code, the maker’s sheet and licensed practice
-      win over anything said here.
-    </p>
   </main>
 </div>
 
@@ -218,12 +178,6 @@
     <label class="flex flex-col gap-1 text-sm"
       >Where
       <input class="input w-full" name="place" maxlength={SHORT_TEXT} />
-    </label>
-    <label class="flex flex-col gap-1 text-sm"
-      >Measures
-      <select class="select w-full" name="length"
-        ><option value="m">metres, °C</option><option value="ft">feet, °F</option></select
-      >
     </label>
     <button class="btn btn-primary mt-1 justify-self-end">Begin at the wall</button>
   </form>

@@ -6,6 +6,7 @@ import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance'
 import type { Job } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
+import type { QuickAnswer } from '$core/plan/quick-answer';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 import type { JobParts } from './job-parts';
@@ -26,6 +27,7 @@ export interface Tasks {
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
   readonly plan: { readonly request: PlanTask; readonly result: PlannedPlace };
   readonly looks: { readonly request: PlanTask; readonly result: readonly Look[] };
+  readonly quick: { readonly request: PlanTask; readonly result: QuickAnswer };
   readonly together: { readonly request: Job; readonly result: Together };
   readonly faults: { readonly request: FaultTableRequest; readonly result: FaultTable };
 }

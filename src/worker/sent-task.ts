@@ -6,7 +6,8 @@ import type { PlanTask, SentTask, Task } from './protocol';
 export function sentTask(task: Task, splitter: JobSplitter): SentTask {
   switch (task.kind) {
     case 'plan':
-    case 'looks': {
+    case 'looks':
+    case 'quick': {
       const { job, thermostat } = task.request;
       return { kind: task.kind, request: thermostat, job: splitter.split(job) };
     }

@@ -70,6 +70,10 @@ export function sortFindings(findings: readonly Finding[]): Finding[] {
     .sort((a, b) => rank[a.level] - rank[b.level]);
 }
 
+export function isStop(finding: Finding): boolean {
+  return finding.level === 'stop';
+}
+
 export function hasStop(findings: readonly Finding[]): boolean {
   return findings.some((candidate) => candidate.level === 'stop');
 }

@@ -19,7 +19,6 @@ export const GROUPS = [
   { id: 'do', name: 'Do', stations: ['moves'] },
   { id: 'keep', name: 'Keep', stations: ['keep'] }
 ] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
-export type GroupId = (typeof GROUPS)[number]['id'];
 
 /** The group of a page, by the last part of its address; pages beside the stations belong to the group that they are reached from. */
 export function groupOf(station: string): (typeof GROUPS)[number] {

@@ -56,11 +56,9 @@ describe('the plan of a whole job in words', () => {
 
   it('tells a way that is taken from one that is only recommended', () => {
     const [first] = together.places;
-    expect(wayText(first!, true)).toBe('Use a spare conductor, Tarnwick Fellgate 4');
+    expect(wayText(first!, true)).toBe('Use a spare wire, Tarnwick Fellgate 4');
     expect(wayText(first!, false)).toMatch(/\(recommended, not chosen\)$/);
-    expect(wayText({ ...first!, assumedDevice: true }, true)).toBe(
-      'Use a spare conductor, no device chosen yet'
-    );
+    expect(wayText({ ...first!, assumedDevice: true }, true)).toBe('Use a spare wire, no device chosen yet');
   });
 
   it('says what to buy with whose it is, and a price only where there is one', () => {

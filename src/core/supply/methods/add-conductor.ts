@@ -11,7 +11,7 @@ const CABLE_ID = 'ca-one';
 /** One new conductor along the old path; the old cable stays. */
 export const addConductor: Method = {
   id: 'add-conductor',
-  title: 'Pull one conductor more',
+  title: 'Pull one more wire',
   how: 'One new conductor is pulled along the old cable and landed on C at both ends; a pull line stays behind.',
   standing: 'added',
   variants: (situation) => perCommon(situation, []),

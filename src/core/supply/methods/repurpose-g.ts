@@ -18,7 +18,7 @@ import { refused, type Method, type SupplySituation } from '../types';
 /** The conductor of the blower becomes the common; a link at the board lets a cooling call start the blower. */
 export const repurposeG: Method = {
   id: 'repurpose-g',
-  title: 'Turn the fan conductor into the common',
+  title: 'Use the fan wire as the C wire',
   how: 'The conductor on G moves to C at both ends, and a link joins Y to G at the equipment so that the blower runs in cooling.',
   standing: 'given-up',
   offer(situation) {

@@ -25,7 +25,7 @@ import { refused, type Method, type SupplySituation } from '../types';
 /** An unused conductor of the same cable becomes the common, at both ends. */
 export const spareConductor: Method = {
   id: 'spare-conductor',
-  title: 'Use a spare conductor',
+  title: 'Use a spare wire',
   how: 'An unused conductor of the same cable is landed on C at both ends.',
   standing: 'spare',
   variants: (situation) => {

@@ -20,6 +20,8 @@
   import LinkDialog from '$lib/sheet/link-dialog.svelte';
   import ScrewList from '$lib/sheet/screw-list.svelte';
   import FoundEnds from '$lib/sheet/found-ends.svelte';
+  import { NOTHING_SEEN, recordLetters, type QuickLook } from '$core/survey/quick-look';
+  import Letters from '$lib/home/letters.svelte';
   import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import MachineSection from '$lib/sheet/machine-section.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
@@ -36,6 +38,7 @@
   let cableOpen = $state(false);
   let cableId = $state<CableId | null>(null);
   let linksOpen = $state(false);
+  let look = $state.raw<QuickLook>(NOTHING_SEEN);
   let labelsOpen = $state(false);
   let csvFaults = $state<readonly string[]>([]);
 
@@ -110,11 +113,18 @@
 
   <section class="sheet-of-paper p-3 sm:p-5" aria-label="Strand sheet">
     {#if empty}
-      <h2 class="section-title mb-1">Begin with the cable that comes out of the wall</h2>
       <p class="mb-3">
-        Photograph the plate first. Count the conductors in the sheath, the spare ones too: some are wrapped
-        back round it.
+        Photograph the plate first. Then touch what you see; colours and other ends come after.
       </p>
+      <Letters bind:look />
+      <button
+        type="button"
+        class="btn btn-primary mt-3"
+        disabled={look.letters.length === 0 && !look.coiled}
+        onclick={() => place.session.edit(recordLetters(place.job, place.thermostat, look))}
+        >Record these wires</button
+      >
+      <p class="quiet mt-4 text-sm">Or begin with the cable, and count every wire in its sheath.</p>
     {:else}
       <SheetEditor {only} {first} />
       <p class="quiet mt-3 text-sm">
@@ -128,9 +138,7 @@
     <div class="mt-3 flex flex-wrap gap-2">
       <button
         type="button"
-        class="btn"
-        class:btn-primary={empty}
-        class:btn-outline={!empty}
+        class="btn btn-outline"
         disabled={place.thermostat.cables.length >= LIMITS.cables.most}
         onclick={() => {
           cableId = null;

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { readRawJob } from '../formats/job-json';
+import { makeId } from '../job/ids';
+import { jobOfLook, NOTHING_SEEN, type QuickLook } from '../survey/quick-look';
+import { nextStep } from './next-step';
+import { nextStepText } from './next-step-words';
+import { planFor } from './plan';
+import { quickAnswer } from './quick-answer';
+import { standingOf, type StandingFacts } from './standing';
+import { thermostatFindings } from '../job/record-findings';
+import { safetyOf } from '../safety/standing';
+import { wiringOf } from '../wiring/from-job';
+
+const looked = (look: Partial<QuickLook>) => {
+  const job = jobOfLook({ ...NOTHING_SEEN, ...look }, makeId('job', 'look'), 'My house');
+  const [thermostat] = job.thermostats;
+  return { job, thermostat: thermostat! };
+};
+const answerTo = (look: Partial<QuickLook>) => {
+  const { job, thermostat } = looked(look);
+  return quickAnswer(job, thermostat);
+};
+const warmAir = { heat: 'registers', outdoor: 'rests', wires: 'thin' };
+const chanceOf = (answer: ReturnType<typeof quickAnswer>, method: string) =>
+  answer.ways.find((way) => way.method === method)?.chance;
+
+describe('the quick look', () => {
+  it('makes a record that holds, with every answer in it and nothing made up', () => {
+    const { job, thermostat } = looked({ letters: ['R', 'W', 'O/B'], coiled: 2, ...warmAir });
+    expect(readRawJob(JSON.parse(JSON.stringify(job))).ok).toBe(true);
+    expect(thermostat.conductors.map(({ near }) => near.state)).toEqual([
+      'landed',
+      'landed',
+      'landed',
+      'coiled',
+      'coiled'
+    ]);
+    expect(thermostat.conductors.every(({ far, colour }) => far.state === 'unseen' && colour === null)).toBe(
+      true
+    );
+    expect(thermostat.observed).toEqual({
+      'heat-from': 'registers',
+      'outdoor-unit': 'rests',
+      'conductor-build': 'thin'
+    });
+  });
+
+  it('calls a free wire possible and never likely before its other end is seen', () => {
+    const answer = answerTo({ letters: ['R', 'W', 'Y', 'G'], coiled: 1, ...warmAir });
+    expect(answer).toMatchObject({ common: 'spare', stops: [] });
+    expect(chanceOf(answer, 'spare-conductor')).toBe('possible');
+    expect(chanceOf(answer, 'existing-c')).toBe('not');
+    expect(answer.next).toContain('furnace');
+  });
+
+  it('rules a spare wire out where none is free, and leaves to the thermostat what only it decides', () => {
+    const answer = answerTo({ letters: ['R', 'W', 'Y', 'G'], coiled: 0, ...warmAir });
+    expect(answer.common).toBe('none');
+    expect(chanceOf(answer, 'spare-conductor')).toBe('not');
+    expect(chanceOf(answer, 'combined-terminal-adapter')).toBe('depends');
+    expect(answer.ways.filter(({ chance }) => chance === 'not').every(({ why }) => why !== null)).toBe(true);
+  });
+
+  it('takes a wire on C for a C wire only as far as it was seen', () => {
+    const answer = answerTo({ letters: ['R', 'C', 'W', 'Y', 'G'], coiled: 0, ...warmAir });
+    expect(answer.common).toBe('landed');
+    expect(chanceOf(answer, 'existing-c')).toBe('possible');
+  });
+
+  it('stops where it smells of mains, and gives no way', () => {
+    const answer = answerTo({ letters: ['L'], wires: 'thick', heat: 'electric' });
+    expect(answer.stops.length).toBeGreaterThan(0);
+    expect(answer.ways).toEqual([]);
+  });
+
+  it('says nothing before anything was touched', () => {
+    expect(answerTo({})).toMatchObject({ common: 'nothing-seen', stops: [], ways: [] });
+  });
+});
+
+describe('the one next step', () => {
+  const factsOf = ({ job, thermostat }: ReturnType<typeof looked>): StandingFacts => {
+    const plan = planFor(job, thermostat);
+    const { identification } = plan;
+    return {
+      thermostat,
+      identification,
+      safety: safetyOf(job, thermostat, identification, wiringOf(job, thermostat), null),
+      recordFindings: thermostatFindings(job, thermostat),
+      plan,
+      match: null
+    };
+  };
+  const stepOf = (facts: StandingFacts) =>
+    nextStep({ ...facts, standing: standingOf(facts), looks: [], machines: ['Furnace'] });
+
+  it('of a new job is to switch the power off, and nothing in it is an alarm', () => {
+    const facts = factsOf(looked({}));
+    expect(standingOf(facts).stops).toEqual([]);
+    expect(standingOf(facts).open.length).toBeGreaterThan(0);
+    expect(stepOf(facts)).toMatchObject({ what: 'power-off', first: true, station: 'safe' });
+  });
+
+  it('leads to the furnace once the wall is read, with the number of wires', () => {
+    const step = stepOf(factsOf(looked({ letters: ['R', 'W', 'Y', 'G'], ...warmAir })));
+    expect(step).toMatchObject({ what: 'read-equipment', count: 4, station: 'sheet' });
+    expect(nextStepText(step)).toBe('Go to the furnace: read which screws 4 wires are on');
+  });
+
+  it('is a stop as soon as something looks like mains', () => {
+    const facts = factsOf(looked({ letters: ['L'], wires: 'thick', heat: 'electric' }));
+    expect(standingOf(facts).stops.length).toBeGreaterThan(0);
+    expect(stepOf(facts)).toMatchObject({ what: 'stopped' });
+  });
+
+  it('asks for a thermostat when the wires and the system are known', () => {
+    const facts = factsOf(looked({ letters: ['R', 'W'], heat: 'registers', outdoor: 'none', wires: 'thin' }));
+    const read = facts.thermostat.conductors.map((wire) => ({ ...wire, far: wire.near }));
+    const known = {
+      ...facts,
+      thermostat: { ...facts.thermostat, conductors: read },
+      identification: { ...facts.identification, decided: true }
+    };
+    expect(stepOf(known)).toEqual({ what: 'choose-thermostat', station: 'thermostat' });
+  });
+});

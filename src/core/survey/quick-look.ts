@@ -1,0 +1,109 @@
+/**
+ * The quick look: what somebody can tell within a minute, with the cover off and nothing else touched. It makes an ordinary record of it, with
+ * everything that was not seen left open, so that the same core answers, and so that nothing is lost when it is kept as a job.
+ */
+import { emptyCable, emptyConductor, landedOn, newJob } from '../job/create';
+import { nextId, type JobId } from '../job/ids';
+import type { Conductor, Job, Thermostat } from '../job/schema';
+import { screwsFrom } from '../job/screws';
+import { batch, type Step } from '../job/steps';
+
+/** Letters that a plate may have, in the order in which they are asked for. */
+export const QUICK_LETTERS = [
+  'R',
+  'RH',
+  'RC',
+  'C',
+  'W',
+  'W2',
+  'Y',
+  'Y2',
+  'G',
+  'O/B',
+  'O',
+  'B',
+  'AUX',
+  'E',
+  'X',
+  'L'
+] as const;
+export type QuickLetter = (typeof QUICK_LETTERS)[number];
+
+/** What was answered; null where nothing was, or nobody knows. Answers are those of the questions that the system is found by. */
+export interface QuickLook {
+  readonly letters: readonly QuickLetter[];
+  /** Wires that are coiled in the wall. */
+  readonly coiled: number | null;
+  /** `heat-from`. */
+  readonly heat: string | null;
+  /** `outdoor-unit`. */
+  readonly outdoor: string | null;
+  /** `conductor-build`: thick wires with wire nuts are a sign of mains. */
+  readonly wires: string | null;
+}
+
+export const NOTHING_SEEN: QuickLook = { letters: [], coiled: null, heat: null, outdoor: null, wires: null };
+
+/** The most wires that a cable of this kind has. */
+const MOST_COILED = 8;
+
+/** A job of what was seen: wires landed at the wall, their other ends unseen; coiled ones free at the wall. */
+export function jobOfLook(look: QuickLook, id: JobId, name: string): Job {
+  const job = newJob(id, name);
+  const [place] = job.thermostats;
+  return place
+    ? {
+        ...job,
+        thermostats: [{ ...place, ...wiresOf(look, job, place), observed: observedOf(look) }]
+      }
+    : job;
+}
+
+/** Writes the letters and the coiled wires of a look into a thermostat that has no wires yet. */
+export function recordLetters(job: Job, thermostat: Thermostat, look: QuickLook): Step {
+  const wires = wiresOf(look, job, thermostat);
+  const parts = ['screws', 'cables', 'conductors'] as const;
+  return batch(
+    'Wires recorded from the letters',
+    parts.map((part) => ({
+      kind: 'set',
+      path: ['thermostats', { id: thermostat.id }, part],
+      before: thermostat[part],
+      after: wires[part],
+      label: 'Wires recorded from the letters'
+    }))
+  );
+}
+
+function wiresOf(
+  look: QuickLook,
+  job: Job,
+  place: Thermostat
+): Pick<Thermostat, 'screws' | 'cables' | 'conductors'> {
+  const machines = place.equipment.filter((id) => job.equipment.some((machine) => machine.id === id));
+  const known = job.thermostats.flatMap(({ cables }) => cables.map((cable) => cable.id));
+  const cable = emptyCable(nextId('cable', known), 'thermostat cable', {
+    near: place.id,
+    // Where several machines are, nobody has said yet to which the cable goes.
+    far: machines.length === 1 ? (machines[0] ?? null) : null
+  });
+  const free: Conductor['near'] = { state: 'coiled', on: [] };
+  const ends = [
+    ...look.letters.map((letter) => landedOn(place.id, letter)),
+    ...Array.from({ length: Math.min(MOST_COILED, look.coiled ?? 0) }, () => free)
+  ];
+  const taken = job.thermostats.flatMap(({ conductors }) => conductors.map((wire) => wire.id));
+  const conductors: Conductor[] = [];
+  for (const near of ends) {
+    const id = nextId('conductor', [...taken, ...conductors.map((wire) => wire.id)]);
+    conductors.push({ ...emptyConductor(id, cable.id), near });
+  }
+  return { screws: screwsFrom([...look.letters]), cables: ends.length > 0 ? [cable] : [], conductors };
+}
+
+function observedOf({ heat, outdoor, wires }: QuickLook): Thermostat['observed'] {
+  const answers = { 'heat-from': heat, 'outdoor-unit': outdoor, 'conductor-build': wires };
+  return Object.fromEntries(
+    Object.entries(answers).flatMap(([id, answer]) => (answer === null ? [] : [[id, answer]]))
+  );
+}

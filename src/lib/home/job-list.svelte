@@ -1,0 +1,48 @@
+<script lang="ts">
+  /** The jobs of this browser. */
+  import Trash from '@lucide/svelte/icons/trash-2';
+  import type { JobSummary } from '$storage/port';
+  import { Growing } from '../frame/growing.svelte';
+
+  interface Props {
+    jobs: readonly JobSummary[];
+    onexport: (job: JobSummary) => void;
+    onremove: (job: JobSummary) => void;
+  }
+
+  const { jobs, onexport, onremove }: Props = $props();
+  const growing = new Growing(() => jobs.length);
+
+  /** A record whose time is none is listed like every other. */
+  function when(iso: string): string {
+    const time = new Date(iso);
+    if (Number.isNaN(time.getTime())) return '';
+    return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(time);
+  }
+</script>
+
+<ul class="flex flex-col gap-2" aria-label="Jobs">
+  {#each jobs.slice(0, growing.shown) as job (job.id)}
+    <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
+      <div class="min-w-0 flex-1 basis-64">
+        <p class="section-title truncate">{job.name}</p>
+        <p class="quiet text-sm">{[job.place, when(job.saved)].filter(Boolean).join(' · ')}</p>
+        <div class="mt-2 flex flex-wrap gap-2">
+          {#each job.thermostats as thermostat (thermostat.id)}<a
+              class="btn btn-outline btn-sm"
+              href="/job/{job.id}/{thermostat.id}/sheet">{thermostat.name}</a
+            >{/each}
+        </div>
+      </div>
+      <div class="flex gap-1">
+        <button type="button" class="btn btn-ghost btn-sm" onclick={() => onexport(job)}>Export</button>
+        <button
+          type="button"
+          class="btn btn-ghost btn-square btn-sm"
+          aria-label="Remove {job.name}"
+          onclick={() => onremove(job)}><Trash size={18} /></button
+        >
+      </div>
+    </li>
+  {/each}
+</ul>

@@ -1,0 +1,126 @@
+<script lang="ts">
+  /** The quick look: a first answer in less than ten touches, without a job. */
+  import Check from '@lucide/svelte/icons/check';
+  import { goto } from '$app/navigation';
+  import { makeId } from '$core/job/ids';
+  import type { QuickAnswer } from '$core/plan/quick-answer';
+  import { jobOfLook, NOTHING_SEEN, type QuickLook } from '$core/survey/quick-look';
+  import { longWork } from '$lib/bench/thread';
+  import Letters from '$lib/home/letters.svelte';
+  import Answer from '$lib/home/answer.svelte';
+  import { keepJob, unitsOf } from '$lib/home/keep-job';
+  import { freshRest } from '$lib/state/store';
+  import Term from '$lib/words/term.svelte';
+
+  let look = $state.raw<QuickLook>(NOTHING_SEEN);
+  let answer = $state.raw<QuickAnswer | null>(null);
+  let trouble = $state('');
+  const job = $derived(jobOfLook(look, makeId('job', 'quick-look'), 'My house'));
+
+  $effect(() => {
+    const [place] = job.thermostats;
+    const stop = new AbortController();
+    if (place)
+      longWork()
+        .run('quick', { job, thermostat: place.id }, { signal: stop.signal })
+        .then(
+          (outcome) => {
+            if (stop.signal.aborted) return;
+            if (outcome.ok) answer = outcome.result;
+            else if (outcome.reason === 'failed') trouble = outcome.why;
+          },
+          (error: unknown) => (trouble = error instanceof Error ? error.message : String(error))
+        );
+    return () => stop.abort();
+  });
+
+  const QUESTIONS = [
+    {
+      key: 'wires',
+      ask: 'How do the wires look?',
+      answers: [
+        ['thin', 'Thin, like a bell wire'],
+        ['thick', 'Thick, with wire nuts']
+      ]
+    },
+    {
+      key: 'heat',
+      ask: 'What heats the room?',
+      answers: [
+        ['registers', 'Warm air'],
+        ['radiators', 'Radiators or warm floor'],
+        ['electric', 'Electric heaters on the wall'],
+        ['unit', 'One heater in the room']
+      ]
+    },
+    {
+      key: 'outdoor',
+      ask: 'Is there a box with a fan outdoors?',
+      answers: [
+        ['none', 'No'],
+        ['rests', 'Yes, for cooling only'],
+        ['runs', 'Yes, it runs in winter too']
+      ]
+    }
+  ] as const;
+
+  function set<K extends keyof QuickLook>(key: K, value: QuickLook[K]): void {
+    look = { ...look, [key]: look[key] === value ? null : value };
+  }
+
+  async function keep(): Promise<void> {
+    const made = {
+      ...jobOfLook(look, makeId('job', freshRest()), 'My house'),
+      units: unitsOf(navigator.language)
+    };
+    const kept = await keepJob(made);
+    if (kept.ok) await goto(`/job/${kept.id}/${made.thermostats[0]?.id}/sheet`);
+    else trouble = `The job was not stored: ${kept.why}`;
+  }
+</script>
+
+<svelte:head><title>Quick look · Ulterum</title></svelte:head>
+
+<main class="mx-auto flex max-w-3xl flex-col gap-4 px-4 pt-3 pb-16">
+  <p><a class="quiet underline" href="/">Ulterum</a></p>
+  <div>
+    <h1 class="station-title">Do I have a <Term id="c-wire" />?</h1>
+    <p class="quiet">
+      Switch the heating and cooling off at the breakers. Take the cover off the old thermostat. Do not loosen
+      a wire.
+    </p>
+  </div>
+
+  <section class="sheet-of-paper p-4" aria-label="The wires"><Letters bind:look /></section>
+
+  <section class="sheet-of-paper flex flex-col gap-4 p-4" aria-label="The house">
+    {#each QUESTIONS as question (question.key)}
+      <div role="group" aria-labelledby="ask-{question.key}">
+        <h2 id="ask-{question.key}" class="section-title mb-2">{question.ask}</h2>
+        <div class="flex flex-wrap gap-2">
+          {#each question.answers as [value, text] (value)}
+            {@const on = look[question.key] === value}
+            <button
+              type="button"
+              class="btn h-auto min-h-12 py-2"
+              class:btn-neutral={on}
+              class:btn-outline={!on}
+              aria-pressed={on}
+              onclick={() => set(question.key, value)}
+              >{#if on}<Check size={18} aria-hidden="true" />{/if}{text}</button
+            >
+          {/each}
+        </div>
+      </div>
+    {/each}
+  </section>
+
+  {#if trouble}<p role="alert">{trouble}</p>{/if}
+  {#if answer}<Answer {answer} />{/if}
+  {#if look.letters.length > 0}
+    <div class="sheet-of-paper flex flex-wrap items-center gap-3 p-4">
+      <p class="min-w-0 flex-1 basis-56">Keep what you have answered, and go on from there.</p>
+      <button type="button" class="btn btn-primary" onclick={keep}>Keep this as a job</button>
+    </div>
+  {/if}
+</main>
