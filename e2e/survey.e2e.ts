@@ -118,7 +118,7 @@ test('a photo carries pins, names colours without setting a function, and travel
   await field.click(at(0.25, 0.25));
   await field.click(at(0.25, 0.75));
   await expect(guess).toContainText('Sure');
-  await guess.getByLabel('Which conductor').selectOption({ label: 'green' });
+  await guess.getByLabel('Which wire').selectOption({ label: 'green' });
   await guess.getByRole('button', { name: 'Set blue' }).click();
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Back to the wires' }).click();

@@ -123,7 +123,7 @@ test('a move leads to its conductor on the sheet, where the house is otherwise t
   const land = page.locator('li[data-action="land"]').first();
   await land.getByText('Picture').click();
   await expect(land.locator('svg')).toContainText('before');
-  await land.getByRole('link', { name: /Put this conductor right/ }).click();
+  await land.getByRole('link', { name: /Put this wire right/ }).click();
   await expect(page.locator('[data-spot="4-equipment"]')).toBeFocused();
 });
 

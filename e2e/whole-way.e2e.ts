@@ -103,7 +103,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Begin at the wall' }).tap();
     await page.waitForURL('**/th-1/sheet');
     await page.getByRole('button', { name: 'Add a cable' }).tap();
-    await page.getByLabel('Conductors, spare ones too').selectOption('4');
+    await page.getByLabel('Wires, spare ones too').selectOption('4');
     await page.getByRole('button', { name: 'Add the cable' }).tap();
     await expectNoSideways(page);
 
@@ -153,9 +153,7 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await expect(card('spare-conductor')).toContainText('Recommended');
   await expect(card('add-conductor')).toContainText('With care');
   await expect(card('signal-splitter')).toContainText('nothing');
-  await expect(card('spare-conductor').locator('[data-slips]')).toContainText(
-    /of \d+ single mistakes, \d+ would harm/
-  );
+  await expect(card('spare-conductor').locator('[data-slips]')).toContainText(/\d+ of \d+ would do harm/);
   await page.getByText('What matters to you').click();
   await page.getByLabel(/^Work/).selectOption('not at all');
   // Less work counts for nothing against a cable that nobody has pulled at yet.

@@ -17,6 +17,15 @@ const phone = { width: 390, height: 844 };
 const ferry = (thermostat, station) => `/job/job-ferry-house/th-${thermostat}/${station}`;
 const place = (thermostat, station) => `/job/job-schoolhouse/th-${thermostat}/${station}`;
 const views = [
+  { name: 'home', path: '/', size: desk, empty: true },
+  {
+    name: 'look',
+    path: '/look',
+    size: phone,
+    empty: true,
+    touch: ['R', 'W', 'Y', 'G', '1', 'Warm air', 'Yes, for cooling only'],
+    full: true
+  },
   { name: 'jobs', path: '/', size: desk },
   { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
   { name: 'sheet-cellar', path: place('flat', 'sheet'), size: desk, theme: 'cellar' },
@@ -24,10 +33,8 @@ const views = [
   { name: 'survey', path: place('classroom', 'survey'), size: desk },
   { name: 'survey-phone', path: place('classroom', 'survey'), size: phone },
   { name: 'safe', path: place('classroom', 'safe'), size: desk },
-  { name: 'safe-phone', path: place('classroom', 'safe'), size: phone, theme: 'cellar' },
   { name: 'system', path: place('classroom', 'system'), size: desk },
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
-  { name: 'device', path: place('classroom', 'thermostat/de-fellgate'), size: desk, full: true },
   { name: 'supply', path: place('classroom', 'supply'), size: desk },
   { name: 'supply-phone', path: place('classroom', 'supply'), size: phone },
   { name: 'bench', path: place('classroom', 'bench'), size: desk },
@@ -46,11 +53,15 @@ try {
       viewport: view.size,
       colorScheme: view.theme === 'cellar' ? 'dark' : 'light'
     });
-    await page.goto(`${origin}/demo/${view.path.includes('ferry') ? 'ferry-house' : 'schoolhouse'}`);
-    await page.waitForURL('**/sheet');
+    if (!view.empty) {
+      await page.goto(`${origin}/demo/${view.path.includes('ferry') ? 'ferry-house' : 'schoolhouse'}`);
+      await page.waitForURL('**/sheet');
+    }
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
-    await page.waitForTimeout(/^(survey|bench)/.test(view.name) ? 1500 : 300);
+    await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
+    for (const name of view.touch ?? []) await page.getByRole('button', { name, exact: true }).click();
+    await page.waitForTimeout(/^(survey|bench|look)/.test(view.name) ? 1500 : 300);
     await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
     await page.close();
     console.log(`${view.name}.png`);

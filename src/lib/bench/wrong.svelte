@@ -9,8 +9,8 @@
 
   let { bench }: Props = $props();
   const KINDS: Readonly<Record<FaultKind, string>> = {
-    'conductor-loose': 'Pull a conductor off',
-    'conductor-broken': 'Break a conductor',
+    'conductor-loose': 'Pull a wire off',
+    'conductor-broken': 'Break a wire',
     'conductors-swapped': 'Swap two',
     'wrong-terminal': 'Take the wrong terminal',
     'link-missing': 'Forget a link',

@@ -23,9 +23,9 @@
       <summary class="cursor-pointer font-semibold">Stops: when to call a licensed person</summary>
       <p class="mt-1 sm:hidden">{proof}</p>
       <ul class="mt-1 list-disc pl-5">
-        <li>Thick conductors, wire nuts, marks such as L1, LINE or 240: mains</li>
+        <li>Thick wires, wire nuts, marks such as L1, LINE or 240: mains</li>
         <li>The smell of gas, a carbon monoxide alarm, signs of heat or arcing</li>
-        <li>A voltage that nobody knows; conductors marked 1 2 3 4 or A B: data</li>
+        <li>A voltage that nobody knows; wires marked 1 2 3 4 or A B: data</li>
         <li>A boiler safety control that you would have to bypass</li>
       </ul>
       <p class="mt-1">

@@ -33,22 +33,22 @@
 </svg>
 <div class="grid gap-x-8 gap-y-3 sm:grid-cols-2">
   <div>
-    <h3 class="font-semibold">What you need</h3>
+    <h2 class="font-semibold">What you need</h2>
     <p>A phone, a screwdriver, about an hour, and the power off at the breakers.</p>
   </div>
   <div>
-    <h3 class="font-semibold">What it does</h3>
+    <h2 class="font-semibold">What it does</h2>
     <p>
       It notes your wires, finds the ways to feed the new thermostat, and checks each by simulating the
       circuit.
     </p>
   </div>
   <div>
-    <h3 class="font-semibold">Where it stays</h3>
+    <h2 class="font-semibold">Where it stays</h2>
     <p>Everything stays on this device. Nothing is sent anywhere. It works without a network.</p>
   </div>
   <div>
-    <h3 class="font-semibold">What it is not</h3>
+    <h2 class="font-semibold">What it is not</h2>
     <p>
       It is no licensed person, and no leave to work on house current. Local code and the maker’s sheet win.
       If it smells of gas, leave and call.

@@ -54,7 +54,7 @@
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
       <div class="picture">{@html picture}</div>
       {#if record !== null}<a class="no-print inline-block py-1 text-sm underline" href={record}
-          >Not so in the house? Put this conductor right</a
+          >Not so in the house? Put this wire right</a
         >{/if}
     </details>
   {/if}

@@ -78,7 +78,7 @@
     </label>
     {#if !current}
       <label class="flex flex-col gap-1 text-sm"
-        >Conductors, spare ones too
+        >Wires, spare ones too
         <select class="select w-full" name="count" value="5">
           {#each [2, 3, 4, 5, 6, 7, 8, 10, 12] as count (count)}<option value={count}>{count}</option>{/each}
         </select>

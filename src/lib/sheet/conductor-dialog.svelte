@@ -133,7 +133,7 @@
     {/each}
     <button type="button" class="btn btn-outline btn-sm" onclick={addSplice}>Add a joint</button>
     <div class="mt-5 flex justify-between">
-      <button type="button" class="btn btn-ghost" onclick={remove}>Remove this conductor</button>
+      <button type="button" class="btn btn-ghost" onclick={remove}>Remove this wire</button>
       <button type="button" class="btn btn-primary" onclick={onclose}>Done</button>
     </div>
   {/if}

@@ -56,7 +56,7 @@
 <section class="sheet-of-paper p-4">
   <h2 class="section-title mb-1">Found at the machine</h2>
   <p class="quiet mb-2 text-sm">
-    Write down what you see there; which conductor it is at the wall is proposed, and you confirm it.
+    Write down what you see there; which wire it is at the wall is proposed, and you confirm it.
   </p>
   <form class="flex flex-wrap items-end gap-2" onsubmit={add}>
     {#if place.thermostat.cables.length > 1}

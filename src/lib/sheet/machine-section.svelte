@@ -118,7 +118,7 @@
               machine.id,
               'others',
               machine.others.filter((_, position) => position !== at),
-              'Left conductor taken out'
+              'Left wire taken out'
             )}>Take out</button
         >
       </li>

@@ -157,7 +157,7 @@
 </script>
 
 <div bind:this={holder} class="editor">
-  <StrandSheet {view} {only} label="Conductors, wall to equipment">
+  <StrandSheet {view} {only} label="Wires, wall to equipment">
     {#snippet cell({ row, index, kind }: { row: RowView; index: number; kind: Column }, content: Snippet)}
       {@const active = here.row === index && here.column === kind}
       <button

@@ -32,6 +32,7 @@
 </script>
 
 <li
+  id="way-{option.method}"
   class="sheet-of-paper flex flex-col gap-3 p-4"
   class:best
   data-method={option.method}
@@ -81,10 +82,9 @@
     {/if}
     {#if option.proof}<dt class="quiet">Proof</dt>
       <dd>{callsText(option.proof)}</dd>{/if}
-    {#if mistakes}<dt class="quiet">Slips</dt>
+    {#if mistakes}<dt class="quiet">If you make one mistake</dt>
       <dd data-slips>
-        of {mistakes.all} single mistakes, {mistakes.harming} would harm and {mistakes.noticed} would show at the
-        tests
+        {mistakes.harming} of {mistakes.all} would do harm, {mistakes.noticed} would show at the tests
       </dd>{/if}
   </dl>
   {#if conditions.length > 0}<FindingList findings={conditions} />{/if}
@@ -101,7 +101,7 @@
           type="button"
           class="btn btn-neutral flex-1"
           aria-pressed="true"
-          onclick={() => onchoose(null, null)}>Taken; touch to take back</button
+          onclick={() => onchoose(null, null)}>Selected. Tap to undo</button
         >
       {:else}
         <button

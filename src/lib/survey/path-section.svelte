@@ -95,14 +95,14 @@
   {#if path.stretches.length > 0}
     <div class="mt-3 grid gap-3 sm:grid-cols-[12rem_1fr]">
       <NumberField
-        label="More conductors than today"
+        label="More wires than today"
         value={path.more}
         {...boundsOf(CablePath.entries.more)}
         digits={0}
         whole
         optional={false}
         onset={(value) =>
-          value !== null && setThermostat(place, 'path', { ...path, more: value }, 'Conductors for later')}
+          value !== null && setThermostat(place, 'path', { ...path, more: value }, 'Wires for later')}
       />
       <div>
         <p><b>Buy:</b> {advice.buy}.</p>

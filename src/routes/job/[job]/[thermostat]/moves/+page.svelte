@@ -161,7 +161,7 @@
 
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
       <h2 class="section-title mb-2">
-        One conductor at a time <span class="quiet text-sm font-normal" data-progress
+        One wire at a time <span class="quiet text-sm font-normal" data-progress
           >{done.length} of {done.length + plan.moves.length} done</span
         >
       </h2>

@@ -91,7 +91,8 @@
     <div>
       <h1 class="station-title">Wires</h1>
       <p class="quiet hidden sm:block">
-        What each conductor is on, at both ends. Landed at the wall proves nothing about the other end.
+        Which screw each wire is on, at both ends. A wire on a letter at the wall says nothing about its other
+        end.
       </p>
     </div>
     <div class="join flex-none" role="group" aria-label="Where you stand">
@@ -210,7 +211,7 @@
                   disabled={place.thermostat.conductors.length >= LIMITS.conductors.most}
                   onclick={() =>
                     place.session.edit(addConductor(place.job, place.thermostat.id, cable.id, null))}
-                  >+ Conductor</button
+                  >+ Wire</button
                 >
                 <button
                   type="button"
@@ -235,9 +236,7 @@
     <section class="sheet-of-paper p-4" class:hidden={only === 'equipment'}>
       <h2 class="section-title mb-1">The old plate</h2>
       <div class="mb-3"><PhotoStrip of="wall" label="Photo of the wall" /></div>
-      <p class="quiet mb-2 text-sm">
-        Terminals that it has, used or not. Marks with a conductor count anyhow.
-      </p>
+      <p class="quiet mb-2 text-sm">Terminals that it has, used or not. Letters with a wire count anyhow.</p>
       <ScrewList
         where={place.thermostat.id}
         screws={place.thermostat.screws}

@@ -8,6 +8,7 @@
   import type { MethodId } from '$core/trade/vocabulary';
   import Minds from '$lib/supply/minds.svelte';
   import { MistakesByWay } from '$lib/supply/mistakes.svelte';
+  import WaysTable from '$lib/supply/ways-table.svelte';
   import OptionCard from '$lib/supply/option-card.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
@@ -89,6 +90,8 @@
       See <a class="underline" href="together">All together</a>.
     </p>
   {/if}
+
+  <WaysTable ways={offered} best={plan.recommended} mistakes={mistakes.counts} />
 
   <Minds />
 

@@ -151,7 +151,7 @@
       <Shopping {together} />
       <SafetyNotice at="moving" />
       <section class="sheet-of-paper p-4" aria-label="Moves of all">
-        <h2 class="section-title mb-2">One trip, one conductor at a time</h2>
+        <h2 class="section-title mb-2">One trip, one wire at a time</h2>
         {#if done.length > 0}
           <h3 class="mt-3 mb-1 border-b border-base-300 pb-1 font-semibold">Done</h3>
           <ol class="flex list-none flex-col">

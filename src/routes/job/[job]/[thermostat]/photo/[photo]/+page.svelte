@@ -173,7 +173,7 @@
     </div>
     <p class="quiet text-sm" role="status">
       {mode === 'pin'
-        ? 'Touch a spot, then say which conductor or terminal it is. By keyboard: arrows move the cross, Enter sets it.'
+        ? 'Touch a spot, then say which wire or terminal it is. By keyboard: arrows move the cross, Enter sets it.'
         : mode === 'white'
           ? 'Touch something white in the same light: paper, the plate, a label. It corrects the lamp.'
           : white
@@ -222,10 +222,10 @@
       <section class="sheet-of-paper p-4" aria-label="Name of the colour">
         <p class="mb-1">
           <b>{sureWords[guess.sure]}</b>{guess.why ? `: ${guess.why}` : ''}. A colour only helps to find the
-          same conductor; it never says what it does.
+          same wire; it never says what it does.
         </p>
         <label class="mb-2 flex flex-col gap-1 text-sm"
-          >Which conductor
+          >Which wire
           <select class="select w-full max-w-sm" bind:value={target}>
             <option value="">choose one</option>
             {#each place.thermostat.conductors as one (one.id)}<option value={one.id}
@@ -287,7 +287,7 @@
 {/if}
 
 <Dialog open={pinning !== null} title="What is at this spot?" onclose={() => (pinning = null)}>
-  <h3 class="mb-1 font-semibold">A conductor</h3>
+  <h3 class="mb-1 font-semibold">A wire</h3>
   <div class="flex flex-wrap gap-2">
     {#each place.thermostat.conductors as one (one.id)}
       <button

@@ -1,0 +1,64 @@
+<script lang="ts">
+  /** Ways beside each other: the ways as columns, what matters as rows; what differs stands out. */
+  import { compareWays } from '$core/plan/compare-ways';
+  import type { MistakeCounts } from '$core/diagnose/mistakes';
+  import type { PlannedOption } from '$core/plan/plan';
+  import type { MethodId } from '$core/trade/vocabulary';
+  import { costText, minutesText } from '../moves/bands';
+  import VerdictMark from '../reasons/verdict-mark.svelte';
+
+  interface Props {
+    ways: readonly PlannedOption[];
+    best: MethodId;
+    mistakes: Partial<Record<MethodId, MistakeCounts>>;
+  }
+
+  const { ways, best, mistakes }: Props = $props();
+  /** More columns than these nobody compares: the rest stand below. */
+  const MOST = 4;
+  const shown = $derived(ways.filter(({ standing }) => standing !== 'left').slice(0, MOST));
+  const rows = $derived([
+    { name: 'Work', cells: shown.map((way) => minutesText(way.minutesBand)), same: false },
+    { name: 'To buy', cells: shown.map((way) => costText(way.costBand)), same: false },
+    ...compareWays(shown, mistakes)
+  ]);
+</script>
+
+{#if shown.length > 1}
+  <section class="sheet-of-paper hidden p-4 md:block" aria-label="Ways compared">
+    <table class="w-full table-fixed border-collapse text-left">
+      <thead>
+        <tr>
+          <td class="w-32"></td>
+          {#each shown as way (way.method)}
+            <th scope="col" class="p-2 align-top" class:best={way.method === best}>
+              {#if way.method === best}<span class="quiet block text-sm font-normal">Recommended</span>{/if}
+              <a class="underline" href="#way-{way.method}">{way.title}</a>
+              <span class="mt-1 block text-sm font-normal"
+                ><VerdictMark verdict={way.verdict} size={16} /></span
+              >
+            </th>
+          {/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as row (row.name)}
+          <tr class="border-t border-base-300">
+            <th scope="row" class="quiet py-2 pr-2 align-top text-sm font-normal">{row.name}</th>
+            {#each row.cells as text, at (shown[at]?.method)}
+              <td class="p-2 align-top text-sm" class:quiet={row.same} class:best={shown[at]?.method === best}
+                >{text}</td
+              >
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+{/if}
+
+<style>
+  .best {
+    background: color-mix(in oklab, var(--color-base-content) 5%, transparent);
+  }
+</style>
