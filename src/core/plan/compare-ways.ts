@@ -6,7 +6,6 @@ import { findingText } from '../words/findings/table';
 import { and, counted } from '../words/text';
 import { lossText } from '../words/losses';
 import type { Action } from '../job/log-schema';
-import type { MistakeCounts } from '../diagnose/mistakes';
 import type { MethodId } from '../trade/vocabulary';
 import type { PlannedOption } from './plan';
 
@@ -21,6 +20,12 @@ export const COMPARED_NAMES: Readonly<Record<Compared, string>> = {
   mistakes: 'If you make one mistake'
 };
 
+/** How forgiving a way is: of so many single mistakes, how many would do harm. */
+export interface Forgiving {
+  readonly all: number;
+  readonly harming: number;
+}
+
 export interface ComparedRow {
   readonly id: Compared;
   readonly name: string;
@@ -33,7 +38,7 @@ export interface ComparedRow {
 /** `mistakes`: how forgiving each way is, as far as that is worked out. Rows that nobody can fill yet are left out. */
 export function compareWays(
   ways: readonly PlannedOption[],
-  mistakes: Partial<Record<MethodId, MistakeCounts>>
+  mistakes: Partial<Record<MethodId, Forgiving>>
 ): ComparedRow[] {
   return COMPARED.flatMap((id): ComparedRow[] => {
     const cells = ways.map((way) => cellOf(id, way, mistakes[way.method] ?? null));
@@ -44,7 +49,7 @@ export function compareWays(
 
 const POWER: ReadonlySet<Action> = new Set(['power-off', 'power-on']);
 
-function cellOf(id: Compared, way: PlannedOption, mistakes: MistakeCounts | null): string {
+function cellOf(id: Compared, way: PlannedOption, mistakes: Forgiving | null): string {
   switch (id) {
     case 'loses':
       return way.loses.length === 0 ? 'nothing' : way.loses.map(lossText).join('; ');

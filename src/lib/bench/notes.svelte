@@ -53,14 +53,14 @@
         <button
           type="button"
           class="btn btn-ghost btn-sm flex-none"
-          aria-label="Take out: {callName(note.call)}, {note.faults.join('; ')}"
+          aria-label="Remove: {callName(note.call)}, {note.faults.join('; ')}"
           onclick={() =>
             setThermostat(
               place,
               'bench',
               notes.filter((_, at) => at !== index),
               'take a bench note out'
-            )}>Take out</button
+            )}>Remove</button
         >
       </li>
     {/each}

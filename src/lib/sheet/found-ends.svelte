@@ -125,7 +125,7 @@
           <button
             type="button"
             class="btn btn-ghost btn-sm"
-            onclick={() => change(proposal.end, null, 'Found end taken out')}>Take out</button
+            onclick={() => change(proposal.end, null, 'Found end taken out')}>Remove</button
           >
         </div>
       </li>

@@ -111,7 +111,7 @@
         <button
           type="button"
           class="btn btn-ghost btn-sm"
-          aria-label="Take out {screwName(machine.screws, other.screw)} {other.what}"
+          aria-label="Remove {screwName(machine.screws, other.screw)} {other.what}"
           onclick={() =>
             setMachine(
               place,
@@ -119,7 +119,7 @@
               'others',
               machine.others.filter((_, position) => position !== at),
               'Left wire taken out'
-            )}>Take out</button
+            )}>Remove</button
         >
       </li>
     {/each}
@@ -169,7 +169,7 @@
                 'trace',
                 machine.trace.filter((_, position) => position !== at),
                 'Finding taken out'
-              )}>Take out</button
+              )}>Remove</button
           >
         </li>
       {/each}

@@ -137,8 +137,8 @@
               <button
                 type="button"
                 class="btn btn-ghost btn-sm"
-                aria-label="Take out {name}"
-                onclick={() => remove(screw)}>Take out</button
+                aria-label="Remove {name}"
+                onclick={() => remove(screw)}>Remove</button
               >
             </span>
           </div>

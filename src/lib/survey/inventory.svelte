@@ -77,7 +77,7 @@
             type="button"
             class="btn btn-ghost btn-sm"
             onclick={() => place.session.edit(removeMachine(place.job, place.thermostat.id, machine.id))}
-            >Take out</button
+            >Remove</button
           >
         {/if}
       </div>
@@ -196,7 +196,7 @@
                   'accessories',
                   machine.accessories.filter((_, position) => position !== at),
                   'Accessory taken out'
-                )}>Take out</button
+                )}>Remove</button
             >
           </li>
         {/each}

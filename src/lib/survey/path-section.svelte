@@ -58,14 +58,14 @@
         <button
           type="button"
           class="btn btn-ghost btn-sm"
-          aria-label="Take out {stretch.name}"
+          aria-label="Remove {stretch.name}"
           onclick={() =>
             setThermostat(
               place,
               'path',
               { ...path, stretches: path.stretches.filter((_, at) => at !== index) },
               'Stretch taken out'
-            )}>Take out</button
+            )}>Remove</button
         >
       </li>
     {/each}

@@ -60,7 +60,7 @@
         type="button"
         class="btn btn-ghost btn-sm"
         onclick={() => setThermostat(place, 'signal', readings.slice(0, -1), 'Last reading taken out')}
-        >Take out the last</button
+        >Remove the last</button
       >
     </p>
     <Chart

@@ -81,7 +81,7 @@
       </div>
     {/if}
   {:else}
-    <h2 class="section-title">No observation would change much</h2>
+    <h2 class="section-title">Nothing more to find out by looking</h2>
     <p>Looking will not tell you more than you have recorded. Still check with a meter before you start.</p>
   {/if}
   {#if later.length > 0}

@@ -29,7 +29,7 @@
           </div>
           {#if trait.clues.length > 0 || trait.decided === null}
             <details class="text-sm">
-              <summary>{trait.decided === null ? 'What would settle it' : 'Rests on'}</summary>
+              <summary>{trait.decided === null ? 'What would settle it' : 'Why?'}</summary>
               <ul class="list-disc pl-5">
                 {#each trait.clues as clue (clue.sentence)}<li>{clue.sentence}</li>{/each}
               </ul>

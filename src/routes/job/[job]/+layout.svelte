@@ -77,7 +77,7 @@
           type="button"
           class="btn btn-outline"
           onclick={() => download(fileName(page.params['job'] ?? 'job', 'damaged.json'), raw)}
-          >Take out what is stored</button
+          >Save what is stored as a file</button
         >
       </p>
     {:else}

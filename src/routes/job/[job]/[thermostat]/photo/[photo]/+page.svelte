@@ -269,10 +269,10 @@
             <button
               type="button"
               class="btn btn-ghost btn-sm"
-              aria-label="Take out pin {at + 1}"
+              aria-label="Remove pin {at + 1}"
               onclick={() =>
                 setPhoto({ pins: photo.pins.filter((_, position) => position !== at) }, 'Pin taken out')}
-              >Take out</button
+              >Remove</button
             >
           </li>
         {/each}
