@@ -77,7 +77,7 @@
 
     <div class="flex flex-col gap-4">
       <section class="sheet-of-paper p-4">
-        <h2 class="section-title mb-2">What it may be</h2>
+        <h2 class="section-title mb-2">Most likely</h2>
         <ul class="flex flex-col gap-1.5">
           {#each likely as one (one.family)}
             <li class="grid grid-cols-[1fr_4rem] items-center gap-x-3">

@@ -70,7 +70,7 @@
               class="btn btn-neutral w-full"
               aria-pressed="true"
               onclick={() => place.session.edit(chooseDevice(place.job, place.thermostat.id, null))}
-              >Chosen; touch to take back</button
+              >Selected. Tap to undo</button
             >
           {:else}
             <button

@@ -78,7 +78,7 @@
           onclick={() =>
             place.session.edit(chooseDevice(place.job, place.thermostat.id, chosen ? null : device.id))}
           >{chosen
-            ? 'Chosen; touch to take back'
+            ? 'Selected. Tap to undo'
             : match.verdict === 'no'
               ? 'Choose it all the same'
               : 'Choose'}</button
