@@ -17,8 +17,10 @@ export async function measureLarge(browser, origin) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.addInitScript(watchTasks);
   const small = demoJob('classroom');
-  await page.goto(origin);
-  await page.locator('html[data-ready=yes]').waitFor();
+  // The first page makes no store by itself; a job that is opened does.
+  await page.goto(`${origin}/demo`);
+  await page.waitForURL('**/sheet');
+  await page.locator('h1').first().waitFor();
   await put(page, [largeJob(small, { wires: 200 })]);
   await edits(page, origin);
   await put(

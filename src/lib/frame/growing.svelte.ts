@@ -1,8 +1,8 @@
 /** A long list is drawn little by little: what is in sight at once, the rest frame by frame, so that the page answers meanwhile. */
 
 /** As many as fill a window. */
-const AT_ONCE = 24;
-const PER_FRAME = 12;
+const AT_ONCE = 16;
+const PER_FRAME = 8;
 
 export class Growing {
   /** So many of the list are to be drawn by now. */
