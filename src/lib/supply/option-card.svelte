@@ -67,7 +67,7 @@
         >{/if}
     </label>
   {/if}
-  <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+  <dl class="grid grid-cols-[6.5rem_1fr] gap-x-3 gap-y-1">
     <dt class="quiet">Downside</dt>
     <dd>
       {#if option.loses.length === 0}nothing{:else}<ul>

@@ -12,7 +12,7 @@ const CABLE_ID = 'ca-one';
 export const addConductor: Method = {
   id: 'add-conductor',
   title: 'Pull one more wire',
-  how: 'One new conductor is pulled along the old cable and landed on C at both ends; a pull line stays behind.',
+  how: 'One new wire is pulled along the old cable and landed on C at both ends; a pull line stays behind.',
   standing: 'added',
   variants: (situation) => perCommon(situation, []),
   offer(situation, variant) {

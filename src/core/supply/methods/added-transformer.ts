@@ -30,7 +30,7 @@ const TRANSFORMER: Part = {
 export const addedTransformer: Method = {
   id: 'added-transformer',
   title: 'A second transformer at the equipment',
-  how: 'A second transformer at a junction box near the equipment feeds the thermostat’s own electronics over two conductors; the machine keeps its own.',
+  how: 'A second transformer at a junction box near the equipment feeds the thermostat’s own electronics over two wires; the machine keeps its own.',
   standing: 'added',
   variants({ before }): readonly Variant[] {
     const cable = { id: 'new-pair', title: 'A new cable of two conductors' };

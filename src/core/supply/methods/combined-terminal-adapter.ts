@@ -11,7 +11,7 @@ import { refused, type Method } from '../types';
 export const combinedTerminalAdapter: Method = {
   id: 'combined-terminal-adapter',
   title: 'Combined terminal with an adapter',
-  how: 'The thermostat puts Y and G on one conductor; an adapter at the equipment takes them apart, and the conductor that is freed becomes the common.',
+  how: 'The thermostat puts Y and G on one wire; an adapter at the equipment takes them apart, and the wire that is freed becomes the C wire.',
   standing: 'added',
   variants: () => PAIR_VARIANTS,
   offer(situation, variant) {

@@ -10,7 +10,7 @@ import { refused, type Method, type SupplySituation } from '../types';
 export const existingC: Method = {
   id: 'existing-c',
   title: 'Use the common that is there',
-  how: 'A conductor is on C at the equipment already: land it on C at the new thermostat.',
+  how: 'A wire is on C at the equipment already: land it on C at the new thermostat.',
   standing: 'exists',
   variants(situation) {
     const choices = perCommon(situation, []).filter((variant) => {

@@ -27,7 +27,7 @@ const CABLE_ID = 'ca-new';
 export const newCable: Method = {
   id: 'new-cable',
   title: 'Pull a new cable',
-  how: 'A new cable with spare conductors takes the place of the old one, which serves as the leader.',
+  how: 'A new cable with spare wires takes the place of the old one, which serves as the leader.',
   standing: 'added',
   variants: () => [
     { id: '3', title: 'Three conductors' },

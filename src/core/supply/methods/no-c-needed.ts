@@ -9,7 +9,7 @@ import { refused, type Method } from '../types';
 export const noCNeeded: Method = {
   id: 'no-c-needed',
   title: 'No common at all',
-  how: 'The thermostat lives without a common; every conductor moves over as it is.',
+  how: 'The thermostat works without a C wire; every wire moves over as it is.',
   standing: 'exists',
   offer(situation) {
     const { device } = situation;

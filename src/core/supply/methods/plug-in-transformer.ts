@@ -54,7 +54,7 @@ const OUTLET: Place = { id: 'outlet', kind: 'outlet', name: 'outlet' };
 export const plugInTransformer: Method = {
   id: 'plug-in-transformer',
   title: 'A small supply in an outlet',
-  how: 'A 24 VAC plug-in supply feeds RC and C of the thermostat; the equipment’s hot conductor goes to RH, and the link between the two comes out.',
+  how: 'A 24 VAC plug-in supply feeds RC and C of the thermostat; the equipment’s hot wire goes to RH, and the jumper between the two comes out.',
   standing: 'added',
   variants: ({ before }) =>
     oldSupplies(before).length > 0

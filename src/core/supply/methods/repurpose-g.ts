@@ -19,7 +19,7 @@ import { refused, type Method, type SupplySituation } from '../types';
 export const repurposeG: Method = {
   id: 'repurpose-g',
   title: 'Use the fan wire as the C wire',
-  how: 'The conductor on G moves to C at both ends, and a link joins Y to G at the equipment so that the blower runs in cooling.',
+  how: 'The wire on G moves to C at both ends, and a jumper joins Y to G at the equipment so that the blower runs in cooling.',
   standing: 'given-up',
   offer(situation) {
     const { before, device } = situation;

@@ -20,7 +20,7 @@ const SPLITTER_ID = 'splitter';
 export const signalSplitter: Method = {
   id: 'signal-splitter',
   title: 'Splitter behind the plate',
-  how: 'Two diodes behind the plate put Y and G on one conductor; a module at the equipment takes them apart, and the conductor that is freed becomes the common.',
+  how: 'Two diodes behind the plate put Y and G on one wire; a module at the equipment takes them apart, and the wire that is freed becomes the C wire.',
   standing: 'added',
   variants: () => PAIR_VARIANTS,
   offer(situation, variant) {

@@ -26,7 +26,7 @@ import { refused, type Method, type SupplySituation } from '../types';
 export const spareConductor: Method = {
   id: 'spare-conductor',
   title: 'Use a spare wire',
-  how: 'An unused conductor of the same cable is landed on C at both ends.',
+  how: 'An unused wire of the same cable is landed on C at both ends.',
   standing: 'spare',
   variants: (situation) => {
     const free = idleStrands(situation);
