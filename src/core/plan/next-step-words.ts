@@ -9,6 +9,14 @@ export function nextStepText(step: NextStep): string {
       return 'Stop: read why before you touch anything';
     case 'put-right':
       return 'Put the record right: it says something that cannot be';
+    case 'wrong-already':
+      return 'Something is wrong already: see what, before anything else';
+    case 'way-closed':
+      return 'The way you chose is closed here: see why, and choose another';
+    case 'licensed':
+      return 'These steps are for a licensed person: show the list';
+    case 'nothing-to-do':
+      return 'Nothing has to be changed: keep the record';
     case 'power-off':
       return step.first
         ? 'Switch the power off, then take the cover off the thermostat'

@@ -12,7 +12,17 @@ export type StationId =
 /** What there is to do, as a fact; `station`: where it is done. */
 export type NextStep = { readonly station: StationId } & (
   | {
-      readonly what: 'stopped' | 'put-right' | 'record-wires' | 'choose-thermostat' | 'does-not-fit' | 'done';
+      readonly what:
+        | 'stopped'
+        | 'put-right'
+        | 'wrong-already'
+        | 'record-wires'
+        | 'choose-thermostat'
+        | 'does-not-fit'
+        | 'way-closed'
+        | 'licensed'
+        | 'nothing-to-do'
+        | 'done';
     }
   /** `first`: nothing is recorded yet, so the cover is still on. */
   | { readonly what: 'power-off'; readonly first: boolean }
@@ -36,14 +46,15 @@ export function nextStep(facts: NextStepFacts): NextStep {
   return stopped(facts) ?? reading(facts) ?? choosing(facts) ?? working(facts);
 }
 
-function stopped({ safety, identification, recordFindings, standing }: NextStepFacts): NextStep | null {
+function stopped({ safety, identification, recordFindings, plan, standing }: NextStepFacts): NextStep | null {
   if (safety.locked) return { what: 'stopped', station: 'safe' };
   const stops = new Set(standing.stops);
   if (identification.findings.some((finding) => stops.has(finding)))
     return { what: 'stopped', station: 'system' };
-  return recordFindings.some((finding) => stops.has(finding))
-    ? { what: 'put-right', station: 'sheet' }
-    : null;
+  if (recordFindings.some((finding) => stops.has(finding))) return { what: 'put-right', station: 'sheet' };
+  // A repair is a way as well: once one is chosen, the work goes on.
+  const harmed = plan.today.some((finding) => stops.has(finding));
+  return harmed && taken(plan)?.verdict === 'no' ? { what: 'wrong-already', station: 'supply' } : null;
 }
 
 function reading({ thermostat, identification, safety, looks, machines }: NextStepFacts): NextStep | null {
@@ -70,14 +81,21 @@ function choosing({ thermostat, match, plan }: NextStepFacts): NextStep | null {
   if (thermostat.choice.device === null || match === null)
     return { what: 'choose-thermostat', station: 'thermostat' };
   if (match.verdict === 'no') return { what: 'does-not-fit', station: 'thermostat' };
-  if (thermostat.choice.method !== null) return null;
+  if (thermostat.choice.method !== null)
+    return taken(plan)?.verdict === 'no' ? { what: 'way-closed', station: 'supply' } : null;
   const title = plan.options.find(({ method }) => method === plan.recommended)?.title ?? '';
   return { what: 'choose-way', title, station: 'supply' };
 }
 
-function working({ safety, plan }: NextStepFacts): NextStep {
+function taken({ options, taken: method }: StandingFacts['plan']) {
+  return options.find((option) => option.method === method);
+}
+
+function working({ thermostat, safety, plan }: NextStepFacts): NextStep {
   const [move] = plan.moves;
-  if (!move) return { what: 'done', station: 'keep' };
+  // No steps are left, or there never were any: the one is no news of the other.
+  if (!move) return { what: thermostat.log.length > 0 ? 'done' : 'nothing-to-do', station: 'keep' };
+  if (taken(plan)?.verdict === 'pro') return { what: 'licensed', station: 'moves' };
   if (!safety.safe) return { what: 'power-off', first: false, station: 'safe' };
   return { what: 'do', move: move.text, left: plan.moves.length, station: 'moves' };
 }

@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { CATALOGUE } from '../match/catalogue';
+import type { MethodId, Verdict } from '../trade/vocabulary';
+import { edit } from '../job/edit';
+import { screwsFrom } from '../job/screws';
 import { readRawJob } from '../formats/job-json';
 import { makeId } from '../job/ids';
-import { jobOfLook, NOTHING_SEEN, type QuickLook } from '../survey/quick-look';
+import { jobOfLook, NOTHING_SEEN, recordLetters, type QuickLook } from '../survey/quick-look';
 import { nextStep } from './next-step';
 import { nextStepText } from './next-step-words';
 import { planFor } from './plan';
@@ -43,6 +47,20 @@ describe('the quick look', () => {
       'outdoor-unit': 'rests',
       'conductor-build': 'thin'
     });
+  });
+
+  it('is written into a job without taking anything from it', () => {
+    const { job, thermostat } = looked({});
+    const known = screwsFrom(['R', 'T']);
+    const begun = { ...thermostat, screws: known };
+    const before = { ...job, thermostats: [begun] };
+    const step = recordLetters(before, begun, { ...NOTHING_SEEN, letters: ['R', 'W'], coiled: 1 });
+    const edited = edit(before, step);
+    if (!edited.ok) throw new Error('It was not recorded');
+    const [after] = edited.job.thermostats;
+    expect(after!.screws.slice(0, 2)).toEqual(known);
+    expect(after!.screws.map(({ mark }) => mark)).toEqual(['R', 'T', 'W']);
+    expect(after!.conductors[0]!.near.on).toEqual([{ at: begun.id, screw: known[0]!.id }]);
   });
 
   it('calls a free wire possible and never likely before its other end is seen', () => {
@@ -111,6 +129,33 @@ describe('the one next step', () => {
     const facts = factsOf(looked({ letters: ['L'], wires: 'thick', heat: 'electric' }));
     expect(standingOf(facts).stops.length).toBeGreaterThan(0);
     expect(stepOf(facts)).toMatchObject({ what: 'stopped' });
+  });
+
+  it('never calls done what was never begun, and a closed way is no end of the work', () => {
+    const facts = factsOf(looked({ letters: ['R', 'W'], heat: 'registers', outdoor: 'none', wires: 'thin' }));
+    const read = facts.thermostat.conductors.map((wire) => ({ ...wire, far: wire.near }));
+    const [device] = CATALOGUE;
+    const chosen = (method: MethodId, verdict: Verdict): StandingFacts => ({
+      ...facts,
+      identification: { ...facts.identification, decided: true },
+      match: { device: device!, verdict: 'go', findings: [] },
+      thermostat: {
+        ...facts.thermostat,
+        conductors: read,
+        choice: { device: device!.id, method, variant: null }
+      },
+      plan: {
+        ...facts.plan,
+        today: [],
+        taken: method,
+        moves: [],
+        options: facts.plan.options.map((option) =>
+          option.method === method ? { ...option, verdict, findings: [] } : option
+        )
+      }
+    });
+    expect(stepOf(chosen('spare-conductor', 'no'))).toEqual({ what: 'way-closed', station: 'supply' });
+    expect(stepOf(chosen('none', 'go'))).toEqual({ what: 'nothing-to-do', station: 'keep' });
   });
 
   it('asks for a thermostat when the wires and the system are known', () => {

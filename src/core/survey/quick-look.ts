@@ -5,7 +5,7 @@
 import { emptyCable, emptyConductor, landedOn, newJob } from '../job/create';
 import { nextId, type JobId } from '../job/ids';
 import type { Conductor, Job, Thermostat } from '../job/schema';
-import { screwsFrom } from '../job/screws';
+import { screwNamed, screwsFrom } from '../job/screws';
 import { batch, type Step } from '../job/steps';
 
 /** Letters that a plate may have, in the order in which they are asked for. */
@@ -89,7 +89,7 @@ function wiresOf(
   });
   const free: Conductor['near'] = { state: 'coiled', on: [] };
   const ends = [
-    ...look.letters.map((letter) => landedOn(place.id, letter)),
+    ...look.letters.map((letter) => landedAt(place, letter)),
     ...Array.from({ length: Math.min(MOST_COILED, look.coiled ?? 0) }, () => free)
   ];
   const taken = job.thermostats.flatMap(({ conductors }) => conductors.map((wire) => wire.id));
@@ -98,7 +98,19 @@ function wiresOf(
     const id = nextId('conductor', [...taken, ...conductors.map((wire) => wire.id)]);
     conductors.push({ ...emptyConductor(id, cable.id), near });
   }
-  return { screws: screwsFrom([...look.letters]), cables: ends.length > 0 ? [cable] : [], conductors };
+  const missing = look.letters.filter((letter) => screwNamed(place.screws, letter) === undefined);
+  return {
+    // What is known of the plate and of other cables already stays.
+    screws: [...place.screws, ...screwsFrom(missing)],
+    cables: ends.length > 0 ? [...place.cables, cable] : place.cables,
+    conductors
+  };
+}
+
+/** On the screw of this letter that the plate is known to have, or on the one that it gets. */
+function landedAt(place: Thermostat, letter: QuickLetter): Conductor['near'] {
+  const known = screwNamed(place.screws, letter);
+  return known ? { state: 'landed', on: [{ at: place.id, screw: known.id }] } : landedOn(place.id, letter);
 }
 
 function observedOf({ heat, outdoor, wires }: QuickLook): Thermostat['observed'] {

@@ -62,7 +62,8 @@ export async function computed(
 async function inLanes({ quick, long }: Lanes, asked: Work, gone: AbortSignal): Promise<LaneOutcome<Done>> {
   if (isSmall(asked.bytes)) {
     const outcome = await quick.run(asked, gone);
-    if (outcome.ok || outcome.why !== 'too-long') return outcome;
+    // Its time and its memory are the smaller ones: what goes beyond them is no fault of the job.
+    if (outcome.ok || (outcome.why !== 'too-long' && outcome.why !== 'too-large')) return outcome;
   }
   return long.run(asked, gone);
 }

@@ -2,7 +2,7 @@
 
 /** Beyond these a body is not even parsed to be guessed at. */
 const MOST_BYTES = 64_000;
-/** An ordinary house: two machines for a thermostat, and a few wires. */
+/** An ordinary house, or a small one with several thermostats. */
 const MOST = { machines: 3, thermostats: 4, conductors: 40, draws: 1000 };
 
 export function isSmall(bytes: Uint8Array): boolean {
