@@ -9,7 +9,7 @@ const row = (rows: ReturnType<typeof compareWays>, id: string) => rows.find((one
 
 describe('ways beside each other', () => {
   it('answer the same questions, one cell for each way', () => {
-    const rows = compareWays(ways, {});
+    const rows = compareWays(ways, {}, SCHOOLHOUSE.units);
     for (const { cells } of rows) expect(cells).toHaveLength(ways.length);
     const spare = ways.findIndex(({ method }) => method === 'spare-conductor');
     const fan = ways.findIndex(({ method }) => method === 'repurpose-g');
@@ -20,14 +20,14 @@ describe('ways beside each other', () => {
   });
 
   it('say what one mistake would do once that is worked out, and nothing before', () => {
-    expect(row(compareWays(ways, {}), 'mistakes')).toBeUndefined();
+    expect(row(compareWays(ways, {}, SCHOOLHOUSE.units), 'mistakes')).toBeUndefined();
     const counts = { all: 74, harming: 20, noticed: 50, hidden: 4 };
-    const known = compareWays(ways, { 'spare-conductor': counts });
+    const known = compareWays(ways, { 'spare-conductor': counts }, SCHOOLHOUSE.units);
     expect(row(known, 'mistakes').cells).toContain('20 of 74 would do harm');
   });
 
   it('know a row in which nothing differs', () => {
     const [one] = ways;
-    expect(compareWays([one!, one!], {}).every(({ same }) => same)).toBe(true);
+    expect(compareWays([one!, one!], {}, SCHOOLHOUSE.units).every(({ same }) => same)).toBe(true);
   });
 });

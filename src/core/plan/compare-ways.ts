@@ -3,11 +3,13 @@
  * once and needs no row.
  */
 import { findingText } from '../words/findings/table';
-import { and, counted } from '../words/text';
+import { and, counted, within } from '../words/text';
 import { lossText } from '../words/losses';
+import type { Job } from '../job/schema';
 import type { Action } from '../job/log-schema';
 import type { MethodId } from '../trade/vocabulary';
 import type { PlannedOption } from './plan';
+import { staysVisible } from './ranking';
 
 export const COMPARED = ['loses', 'opens', 'shows', 'to-check', 'mistakes'] as const;
 export type Compared = (typeof COMPARED)[number];
@@ -38,10 +40,11 @@ export interface ComparedRow {
 /** `mistakes`: how forgiving each way is, as far as that is worked out. Rows that nobody can fill yet are left out. */
 export function compareWays(
   ways: readonly PlannedOption[],
-  mistakes: Partial<Record<MethodId, Forgiving>>
+  mistakes: Partial<Record<MethodId, Forgiving>>,
+  units: Job['units']
 ): ComparedRow[] {
   return COMPARED.flatMap((id): ComparedRow[] => {
-    const cells = ways.map((way) => cellOf(id, way, mistakes[way.method] ?? null));
+    const cells = ways.map((way) => cellOf(id, { way, units, mistakes: mistakes[way.method] ?? null }));
     if (cells.every((cell) => cell === '')) return [];
     return [{ id, name: COMPARED_NAMES[id], cells, same: new Set(cells).size === 1 }];
   });
@@ -49,7 +52,13 @@ export function compareWays(
 
 const POWER: ReadonlySet<Action> = new Set(['power-off', 'power-on']);
 
-function cellOf(id: Compared, way: PlannedOption, mistakes: Forgiving | null): string {
+interface Asked {
+  readonly way: PlannedOption;
+  readonly units: Job['units'];
+  readonly mistakes: Forgiving | null;
+}
+
+function cellOf(id: Compared, { way, units, mistakes }: Asked): string {
   switch (id) {
     case 'loses':
       return way.loses.length === 0 ? 'nothing' : way.loses.map(lossText).join('; ');
@@ -60,12 +69,14 @@ function cellOf(id: Compared, way: PlannedOption, mistakes: Forgiving | null): s
       return places.length === 0 ? 'nothing' : and(places.map(placeName));
     }
     case 'shows':
-      return way.parts.some(({ id }) => id === 'raceway') ? 'a cord in a channel' : 'nothing';
+      return staysVisible(way.parts) ? 'a cord in a channel' : 'nothing';
     case 'to-check': {
       const open = way.findings.filter(({ level, code }) => level === 'warn' && code !== 'function-lost');
       const [first] = open;
       if (!first) return 'nothing';
-      return open.length === 1 ? firstSentence(findingText(first)) : counted(open.length, 'thing', 'things');
+      return open.length === 1
+        ? firstSentence(findingText(first, units))
+        : counted(open.length, 'thing', 'things');
     }
     case 'mistakes':
       return mistakes === null ? '' : `${mistakes.harming} of ${mistakes.all} would do harm`;
@@ -75,7 +86,7 @@ function cellOf(id: Compared, way: PlannedOption, mistakes: Forgiving | null): s
 /** A place of the move list as it stands in a sentence. */
 function placeName(place: string): string {
   if (place === 'wall') return 'the thermostat';
-  return place === 'outlet' ? 'an outlet' : `the ${place.charAt(0).toLowerCase()}${place.slice(1)}`;
+  return place === 'outlet' ? 'an outlet' : `the ${within(place)}`;
 }
 
 function firstSentence(text: string): string {

@@ -1,5 +1,5 @@
 /** The one next step in words: short, and what to do with the hands. */
-import { counted } from '../words/text';
+import { counted, within } from '../words/text';
 import { lookText } from './look-words';
 import type { NextStep } from './next-step';
 
@@ -26,7 +26,7 @@ export function nextStepText(step: NextStep): string {
     case 'read-wall':
       return `Look behind the thermostat: ${counted(step.count, 'wire is', 'wires are')} not read there yet`;
     case 'read-equipment':
-      return `Go to the ${step.machine === '' ? 'equipment' : lower(step.machine)}: read which screws ${counted(step.count, 'wire is', 'wires are')} on`;
+      return `Go to the ${step.machine === '' ? 'equipment' : within(step.machine)}: read which screws ${counted(step.count, 'wire is', 'wires are')} on`;
     case 'look':
       return lookText(step.at);
     case 'answer':
@@ -36,15 +36,10 @@ export function nextStepText(step: NextStep): string {
     case 'does-not-fit':
       return 'This thermostat does not fit here: choose another';
     case 'choose-way':
-      return `Choose how to feed it. Best so far: ${lower(step.title)}`;
+      return `Choose how to feed it. Best so far: ${within(step.title)}`;
     case 'do':
       return `Next of ${counted(step.left, 'step', 'steps')}: ${step.move}`;
     case 'done':
       return 'All steps are done: keep the record with the furnace';
   }
-}
-
-/** As it stands within a sentence; a name in capitals stays as it is. */
-function lower(text: string): string {
-  return /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
 }

@@ -42,6 +42,11 @@ export interface Ranking {
   readonly done: readonly LogEntry[];
 }
 
+/** A cord in a channel on the wall. */
+export function staysVisible(parts: Option['parts']): boolean {
+  return parts.some(({ id }) => id === 'raceway');
+}
+
 export function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
@@ -124,10 +129,10 @@ function priced(option: Option, others: readonly OtherSupply[], done: readonly L
       standing: stands,
       functionsLost: findings.filter(({ code }) => code === 'function-lost' || code === 'dead-before').length,
       unread: findings.some(({ code }) => OF_ITS_OWN.has(code)),
-      lasts: !parts.some((part) => part.id === 'raceway') && !restsOnWornCable(option),
+      lasts: !staysVisible(parts) && !restsOnWornCable(option),
       minutes: minutesBand.usual,
       cost: costBand.usual,
-      shows: parts.some((part) => part.id === 'raceway')
+      shows: staysVisible(parts)
     }
   };
 }

@@ -24,3 +24,8 @@ export function counted(count: number, one: string, several: string): string {
 export function percent(share: number): string {
   return `${Math.round(share * 100)} %`;
 }
+
+/** As it stands within a sentence; what is written in capitals stays as it is. */
+export function within(text: string): string {
+  return /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+}

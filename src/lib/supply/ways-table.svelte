@@ -2,6 +2,7 @@
   /** Ways beside each other: the ways as columns, what matters as rows; what differs stands out. */
   import { compareWays } from '$core/plan/compare-ways';
   import type { MistakeCounts } from '$core/diagnose/mistakes';
+  import type { Job } from '$core/job/schema';
   import type { PlannedOption } from '$core/plan/plan';
   import type { MethodId } from '$core/trade/vocabulary';
   import { costText, minutesText } from '../moves/bands';
@@ -11,16 +12,17 @@
     ways: readonly PlannedOption[];
     best: MethodId;
     mistakes: Partial<Record<MethodId, MistakeCounts>>;
+    units: Job['units'];
   }
 
-  const { ways, best, mistakes }: Props = $props();
+  const { ways, best, mistakes, units }: Props = $props();
   /** More columns than these nobody compares: the rest stand below. */
   const MOST = 4;
   const shown = $derived(ways.filter(({ standing }) => standing !== 'left').slice(0, MOST));
   const rows = $derived([
     { name: 'Work', cells: shown.map((way) => minutesText(way.minutesBand)), same: false },
     { name: 'To buy', cells: shown.map((way) => costText(way.costBand)), same: false },
-    ...compareWays(shown, mistakes)
+    ...compareWays(shown, mistakes, units)
   ]);
 </script>
 

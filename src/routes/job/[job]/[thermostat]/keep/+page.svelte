@@ -5,6 +5,7 @@
   import Tag from '@lucide/svelte/icons/tag';
   import { movesDone } from '$core/plan/moves';
   import { exportJob } from '$lib/files/job-file';
+  import { whenText } from '$lib/frame/when';
   import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
@@ -15,12 +16,6 @@
   const done = $derived(movesDone(place.plan.wiringFound, place.plan.done));
   const view = $derived(sheetView(place.plan.wiringNow));
   let labels = $state(false);
-
-  function when(iso: string): string {
-    return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
-      new Date(iso)
-    );
-  }
 </script>
 
 <svelte:head><title>Keep · {place.thermostat.name} · Ulterum</title></svelte:head>
@@ -56,7 +51,7 @@
     {:else}
       <ol class="list-decimal pl-5">
         {#each done as made (made.entry.id)}<li>
-            {made.text} <span class="quiet">{when(made.entry.at)}</span>
+            {made.text} <span class="quiet">{whenText(made.entry.at)}</span>
           </li>{/each}
       </ol>
     {/if}

@@ -91,7 +91,7 @@
     </p>
   {/if}
 
-  <WaysTable ways={offered} best={plan.recommended} mistakes={mistakes.counts} />
+  <WaysTable ways={offered} best={plan.recommended} mistakes={mistakes.counts} units={place.job.units} />
 
   <Minds />
 
