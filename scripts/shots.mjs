@@ -23,7 +23,7 @@ const views = [
     path: '/look',
     size: phone,
     empty: true,
-    touch: ['R', 'W', 'Y', 'G', '1', 'Warm air', 'Yes, for cooling only'],
+    touch: ['R', 'W', 'Y', 'G', '1', 'Warm air from registers', 'Yes, it rests in winter'],
     full: true
   },
   { name: 'jobs', path: '/', size: desk },

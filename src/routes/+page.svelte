@@ -8,7 +8,6 @@
   import ThemeButton from '$lib/frame/theme-button.svelte';
   import About from '$lib/home/about.svelte';
   import type { Told } from '$lib/home/actions';
-  import JobList from '$lib/home/job-list.svelte';
   import type { JobStore, JobSummary } from '$storage/port';
 
   /** As long as a name may be. */
@@ -16,6 +15,8 @@
 
   let store: JobStore | null = null;
   let jobs = $state.raw<readonly JobSummary[] | null>(null);
+  /** Loaded once there is a job to list. */
+  const listing = () => import('$lib/home/job-list.svelte');
   let told = $state.raw<Told | null>(null);
   let naming = $state(false);
   let removing = $state.raw<JobSummary | null>(null);
@@ -125,7 +126,9 @@
     {/if}
 
     {#if any && jobs}
-      <JobList {jobs} onexport={takeOut} onremove={(job) => (removing = job)} />
+      {#await listing() then { default: JobList }}
+        <JobList {jobs} onexport={takeOut} onremove={(job) => (removing = job)} />
+      {/await}
     {:else}
       <section class="sheet-of-paper p-5" aria-label="What this is"><About /></section>
     {/if}

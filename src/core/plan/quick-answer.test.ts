@@ -24,7 +24,9 @@ const answerTo = (look: Partial<QuickLook>) => {
   const { job, thermostat } = looked(look);
   return quickAnswer(job, thermostat);
 };
-const warmAir = { heat: 'registers', outdoor: 'rests', wires: 'thin' };
+const warmAir = {
+  answers: { 'heat-from': 'registers', 'outdoor-unit': 'rests', 'conductor-build': 'thin' }
+};
 const chanceOf = (answer: ReturnType<typeof quickAnswer>, method: string) =>
   answer.ways.find((way) => way.method === method)?.chance;
 
@@ -86,7 +88,10 @@ describe('the quick look', () => {
   });
 
   it('stops where it smells of mains, and gives no way', () => {
-    const answer = answerTo({ letters: ['L'], wires: 'thick', heat: 'electric' });
+    const answer = answerTo({
+      letters: ['L1'],
+      answers: { 'conductor-build': 'thick', 'heat-from': 'electric' }
+    });
     expect(answer.stops.length).toBeGreaterThan(0);
     expect(answer.ways).toEqual([]);
   });
@@ -126,13 +131,17 @@ describe('the one next step', () => {
   });
 
   it('is a stop as soon as something looks like mains', () => {
-    const facts = factsOf(looked({ letters: ['L'], wires: 'thick', heat: 'electric' }));
+    const facts = factsOf(
+      looked({ letters: ['L1'], answers: { 'conductor-build': 'thick', 'heat-from': 'electric' } })
+    );
     expect(standingOf(facts).stops.length).toBeGreaterThan(0);
     expect(stepOf(facts)).toMatchObject({ what: 'stopped' });
   });
 
   it('never calls done what was never begun, and a closed way is no end of the work', () => {
-    const facts = factsOf(looked({ letters: ['R', 'W'], heat: 'registers', outdoor: 'none', wires: 'thin' }));
+    const facts = factsOf(
+      looked({ letters: ['R', 'W'], answers: { ...warmAir.answers, 'outdoor-unit': 'none' } })
+    );
     const read = facts.thermostat.conductors.map((wire) => ({ ...wire, far: wire.near }));
     const [device] = CATALOGUE;
     const chosen = (method: MethodId, verdict: Verdict): StandingFacts => ({
@@ -159,7 +168,9 @@ describe('the one next step', () => {
   });
 
   it('asks for a thermostat when the wires and the system are known', () => {
-    const facts = factsOf(looked({ letters: ['R', 'W'], heat: 'registers', outdoor: 'none', wires: 'thin' }));
+    const facts = factsOf(
+      looked({ letters: ['R', 'W'], answers: { ...warmAir.answers, 'outdoor-unit': 'none' } })
+    );
     const read = facts.thermostat.conductors.map((wire) => ({ ...wire, far: wire.near }));
     const known = {
       ...facts,

@@ -2,47 +2,30 @@
  * The quick look: what somebody can tell within a minute, with the cover off and nothing else touched. It makes an ordinary record of it, with
  * everything that was not seen left open, so that the same core answers, and so that nothing is lost when it is kept as a job.
  */
+import { conductorBuild } from '../identify/evidence/conductor-build';
+import { heatFrom } from '../identify/evidence/heat-from';
+import { outdoorUnit } from '../identify/evidence/outdoor-unit';
+import type { Evidence } from '../identify/types';
 import { emptyCable, emptyConductor, landedOn, newJob } from '../job/create';
 import { nextId, type JobId } from '../job/ids';
 import type { Conductor, Job, Thermostat } from '../job/schema';
 import { screwNamed, screwsFrom } from '../job/screws';
 import { batch, type Step } from '../job/steps';
 
-/** Letters that a plate may have, in the order in which they are asked for. */
-export const QUICK_LETTERS = [
-  'R',
-  'RH',
-  'RC',
-  'C',
-  'W',
-  'W2',
-  'Y',
-  'Y2',
-  'G',
-  'O/B',
-  'O',
-  'B',
-  'AUX',
-  'E',
-  'X',
-  'L'
-] as const;
-export type QuickLetter = (typeof QUICK_LETTERS)[number];
-
-/** What was answered; null where nothing was, or nobody knows. Answers are those of the questions that the system is found by. */
+/** What was answered. */
 export interface QuickLook {
-  readonly letters: readonly QuickLetter[];
-  /** Wires that are coiled in the wall. */
+  /** Letters of the plate that have a wire, as printed. */
+  readonly letters: readonly string[];
+  /** Wires that are coiled in the wall; null where nobody has looked. */
   readonly coiled: number | null;
-  /** `heat-from`. */
-  readonly heat: string | null;
-  /** `outdoor-unit`. */
-  readonly outdoor: string | null;
-  /** `conductor-build`: thick wires with wire nuts are a sign of mains. */
-  readonly wires: string | null;
+  /** Answers to questions that the system is found by, by their id. */
+  readonly answers: Thermostat['observed'];
 }
 
-export const NOTHING_SEEN: QuickLook = { letters: [], coiled: null, heat: null, outdoor: null, wires: null };
+export const NOTHING_SEEN: QuickLook = { letters: [], coiled: null, answers: {} };
+
+/** The questions that tell most within a minute: mains or not, what heats, what stands outdoors. */
+export const QUICK_QUESTIONS: readonly Evidence[] = [conductorBuild, heatFrom, outdoorUnit];
 
 /** The most wires that a cable of this kind has. */
 const MOST_COILED = 8;
@@ -54,7 +37,7 @@ export function jobOfLook(look: QuickLook, id: JobId, name: string): Job {
   return place
     ? {
         ...job,
-        thermostats: [{ ...place, ...wiresOf(look, job, place), observed: observedOf(look) }]
+        thermostats: [{ ...place, ...wiresOf(look, job, place), observed: look.answers }]
       }
     : job;
 }
@@ -108,14 +91,7 @@ function wiresOf(
 }
 
 /** On the screw of this letter that the plate is known to have, or on the one that it gets. */
-function landedAt(place: Thermostat, letter: QuickLetter): Conductor['near'] {
+function landedAt(place: Thermostat, letter: string): Conductor['near'] {
   const known = screwNamed(place.screws, letter);
   return known ? { state: 'landed', on: [{ at: place.id, screw: known.id }] } : landedOn(place.id, letter);
-}
-
-function observedOf({ heat, outdoor, wires }: QuickLook): Thermostat['observed'] {
-  const answers = { 'heat-from': heat, 'outdoor-unit': outdoor, 'conductor-build': wires };
-  return Object.fromEntries(
-    Object.entries(answers).flatMap(([id, answer]) => (answer === null ? [] : [[id, answer]]))
-  );
 }

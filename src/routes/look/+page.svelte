@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation';
   import { makeId } from '$core/job/ids';
   import type { QuickAnswer } from '$core/plan/quick-answer';
-  import { jobOfLook, NOTHING_SEEN, type QuickLook } from '$core/survey/quick-look';
+  import { jobOfLook, NOTHING_SEEN, QUICK_QUESTIONS, type QuickLook } from '$core/survey/quick-look';
   import { longWork } from '$lib/bench/thread';
   import Letters from '$lib/home/letters.svelte';
   import Answer from '$lib/home/answer.svelte';
@@ -34,38 +34,9 @@
     return () => stop.abort();
   });
 
-  const QUESTIONS = [
-    {
-      key: 'wires',
-      ask: 'How do the wires look?',
-      answers: [
-        ['thin', 'Thin, like a bell wire'],
-        ['thick', 'Thick, with wire nuts']
-      ]
-    },
-    {
-      key: 'heat',
-      ask: 'What heats the room?',
-      answers: [
-        ['registers', 'Warm air'],
-        ['radiators', 'Radiators or warm floor'],
-        ['electric', 'Electric heaters on the wall'],
-        ['unit', 'One heater in the room']
-      ]
-    },
-    {
-      key: 'outdoor',
-      ask: 'Is there a box with a fan outdoors?',
-      answers: [
-        ['none', 'No'],
-        ['rests', 'Yes, for cooling only'],
-        ['runs', 'Yes, it runs in winter too']
-      ]
-    }
-  ] as const;
-
-  function set<K extends keyof QuickLook>(key: K, value: QuickLook[K]): void {
-    look = { ...look, [key]: look[key] === value ? null : value };
+  function answerWith(id: string, value: string): void {
+    const { [id]: before, ...others } = look.answers;
+    look = { ...look, answers: before === value ? others : { ...others, [id]: value } };
   }
 
   async function keep(): Promise<void> {
@@ -84,7 +55,8 @@
 <main class="mx-auto flex max-w-3xl flex-col gap-4 px-4 pt-3 pb-16">
   <p><a class="quiet underline" href="/">Ulterum</a></p>
   <div>
-    <h1 class="station-title">Do I have a <Term id="c-wire" />?</h1>
+    <h1 class="station-title">Do I have a C wire?</h1>
+    <div class="mb-2">What is a <Term id="c-wire" />?</div>
     <p class="quiet">
       Switch the heating and cooling off at the breakers. Take the cover off the old thermostat. Do not loosen
       a wire.
@@ -94,20 +66,20 @@
   <section class="sheet-of-paper p-4" aria-label="The wires"><Letters bind:look /></section>
 
   <section class="sheet-of-paper flex flex-col gap-4 p-4" aria-label="The house">
-    {#each QUESTIONS as question (question.key)}
-      <div role="group" aria-labelledby="ask-{question.key}">
-        <h2 id="ask-{question.key}" class="section-title mb-2">{question.ask}</h2>
+    {#each QUICK_QUESTIONS as question (question.id)}
+      <div role="group" aria-labelledby="ask-{question.id}">
+        <h2 id="ask-{question.id}" class="section-title mb-2">{question.ask}</h2>
         <div class="flex flex-wrap gap-2">
-          {#each question.answers as [value, text] (value)}
-            {@const on = look[question.key] === value}
+          {#each question.values as { value, label } (value)}
+            {@const on = look.answers[question.id] === value}
             <button
               type="button"
-              class="btn h-auto min-h-12 py-2"
+              class="btn h-auto min-h-12 py-2 text-left"
               class:btn-neutral={on}
               class:btn-outline={!on}
               aria-pressed={on}
-              onclick={() => set(question.key, value)}
-              >{#if on}<Check size={18} aria-hidden="true" />{/if}{text}</button
+              onclick={() => answerWith(question.id, value)}
+              >{#if on}<Check size={18} aria-hidden="true" />{/if}{label}</button
             >
           {/each}
         </div>
