@@ -49,6 +49,17 @@ describe('a job on its way to the thread', () => {
   it('is not made up where the first parts never came', () => {
     const splitter = new JobSplitter();
     splitter.split(SCHOOLHOUSE);
-    expect(() => new JobJoiner().join(splitter.split(renamed(SCHOOLHOUSE, 0)))).toThrow('never given');
+    const lost = splitter.split(renamed(SCHOOLHOUSE, 0));
+    expect(() => new JobJoiner().join(lost)).toThrow('missing');
+    expect(() => new JobJoiner().join({ ...lost, number: 1 })).toThrow('never given');
+  });
+
+  it('is not put together from an older one where parts were lost on the way', () => {
+    const [splitter, joiner] = [new JobSplitter(), new JobJoiner()];
+    joiner.join(splitter.split(SCHOOLHOUSE));
+    splitter.split(renamed(SCHOOLHOUSE, 1));
+    expect(() => joiner.join(splitter.split({ ...renamed(SCHOOLHOUSE, 1), note: 'later' }))).toThrow(
+      'missing'
+    );
   });
 });

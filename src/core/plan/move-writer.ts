@@ -213,8 +213,8 @@ export class MoveWriter {
       text: on
         ? made
         : apart
-          ? `Take out the piece of wire between ${a} of the ${one.name} and ${b} of the ${other.name}.`
-          : `Take out the link between ${a} and ${b}.`,
+          ? `Remove the piece of wire between ${a} of the ${one.name} and ${b} of the ${other.name}.`
+          : `Remove the jumper between ${a} and ${b}.`,
       change
     };
   }

@@ -231,7 +231,7 @@ const HOUSES: Readonly<Record<string, Odd>> = {
     sketch: ac([...R_W_Y_G, 'BU C C'], { links: ['equipment Y G'] }),
     repairs: ['remove-y-g-link'],
     says: ['load-runs-uncalled', 'repair'],
-    moves: /Take out the link between Y and G/
+    moves: /Remove the jumper between Y and G/
   },
   'a jumper left beside a loose end': {
     sketch: ac(['RD R R', 'WH W W', 'YE Y loose', 'GN G G', 'BU C C'], { links: ['equipment Y G'] }),

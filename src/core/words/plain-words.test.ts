@@ -26,20 +26,20 @@ const GONE = [
   'what is so today as well'
 ];
 
-function screens(folder: string): string[] {
+function sources(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
-    if (entry.isDirectory()) return screens(path);
-    return entry.name.endsWith('.svelte') ? [path] : [];
+    if (entry.isDirectory()) return sources(path);
+    return /(?<!\.test)\.(svelte|ts)$/.test(entry.name) ? [path] : [];
   });
 }
 
-/** What stands between tags and in attributes that people read; comments and code are for others. */
-function markupOf(path: string): string {
+/** What users may come to read, and code; comments are for others. */
+function withoutComments(path: string): string {
   return readFileSync(path, 'utf8')
-    .replace(/<script[\s\S]*?<\/script>/g, '')
-    .replace(/<style[\s\S]*?<\/style>/g, '')
-    .replace(/<!--[\s\S]*?-->/g, '');
+    .replace(/<!--[\s\S]*?-->/g, '')
+    .replace(/\/\*[\s\S]*?\*\//g, '')
+    .replace(/^\s*\/\/.*$/gm, '');
 }
 
 const plans = [SCHOOLHOUSE, FERRY_HOUSE].flatMap((job) =>
@@ -56,10 +56,11 @@ const texts = {
 const BOUNDS = { moves: [24, 5], findings: [28, 7], questions: [28, 6] } as const;
 
 describe('plain words', () => {
-  it.each(['src/lib', 'src/routes'])('and none of the old ones in %s', (folder) => {
-    const found = screens(folder).flatMap((path) =>
-      GONE.filter((word) => markupOf(path).includes(word)).map((word) => `${path}: ${word}`)
-    );
+  it.each(['src/lib', 'src/routes', 'src/core', 'src/cli'])('and none of the old ones in %s', (folder) => {
+    const found = sources(folder).flatMap((path) => {
+      const text = withoutComments(path);
+      return GONE.filter((word) => text.includes(word)).map((word) => `${path}: ${word}`);
+    });
     expect(found).toEqual([]);
   });
 

@@ -3,7 +3,7 @@ import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Lane, type LaneSettings } from './lane';
+import { inEither, Lane, type LaneSettings } from './lane';
 
 interface Task {
   readonly does: 'echo' | 'wait-for' | 'for-ever' | 'fill' | 'throw';
@@ -126,6 +126,21 @@ describe('a lane', () => {
     ]);
     expect(await lane.run({ does: 'echo', says: 'next' }, here())).toEqual({ ok: true, result: 'next' });
     expect(begun()).toEqual(['endless', 'next']);
+  });
+
+  it('is followed by the other where its limits were too small, and by none where it was full', async () => {
+    const [small, large] = [laneWith({ mostMs: 200, mostWaiting: 0 }), laneWith()];
+    const ended = inEither([small, large], { does: 'wait-for', says: 'twice' }, here());
+    const full = inEither([small, large], { does: 'echo', says: 'full' }, here());
+    expect(await full).toMatchObject({ ok: false, why: 'full' });
+    while (begun().length < 2) await new Promise((next) => setTimeout(next, 2));
+    go();
+    expect(await ended).toEqual({ ok: true, result: 'twice' });
+    expect(begun()).toEqual(['twice', 'twice']);
+    const [tight, roomy] = [laneWith({ mostMb: 32 }), laneWith({ mostMs: 300, mostMb: 512 })];
+    const filling = await inEither([tight, roomy], { does: 'fill', says: 'filling' }, here());
+    expect(filling.ok).toBe(false);
+    expect(begun().filter((says) => says === 'filling')).toHaveLength(2);
   });
 
   it('hands a mistake of ours on without holding up the queue', async () => {

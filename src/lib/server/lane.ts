@@ -111,6 +111,17 @@ export class Lane<Work, Result> {
   }
 }
 
+/** The same work in the first of two lanes, and in the other where the limits of the first were too small for it. */
+export async function inEither<Work, Result>(
+  [first, other]: readonly [Lane<Work, Result>, Lane<Work, Result>],
+  work: Work,
+  gone: AbortSignal
+): Promise<LaneOutcome<Result>> {
+  const outcome = await first.run(work, gone);
+  const limited = !outcome.ok && (outcome.why === 'too-long' || outcome.why === 'too-large');
+  return limited ? other.run(work, gone) : outcome;
+}
+
 function isOutOfMemory(error: unknown): boolean {
   return error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
 }

@@ -6,7 +6,7 @@ import type { IncomingMessage } from 'node:http';
 import { availableParallelism } from 'node:os';
 import { readBody, refuse } from './body';
 import type { WorkKind } from './compute';
-import { Lane, type LaneOutcome } from './lane';
+import { inEither, Lane, type LaneOutcome } from './lane';
 import { isSmall } from './small';
 import work, { type Done, type Work } from './thread';
 
@@ -59,13 +59,8 @@ export async function computed(
   }
 }
 
-async function inLanes({ quick, long }: Lanes, asked: Work, gone: AbortSignal): Promise<LaneOutcome<Done>> {
-  if (isSmall(asked.bytes)) {
-    const outcome = await quick.run(asked, gone);
-    // Its time and its memory are the smaller ones: what goes beyond them is no fault of the job.
-    if (outcome.ok || (outcome.why !== 'too-long' && outcome.why !== 'too-large')) return outcome;
-  }
-  return long.run(asked, gone);
+function inLanes({ quick, long }: Lanes, asked: Work, gone: AbortSignal): Promise<LaneOutcome<Done>> {
+  return isSmall(asked.bytes) ? inEither([quick, long], asked, gone) : long.run(asked, gone);
 }
 
 function here(asked: Work): LaneOutcome<Done> {

@@ -6,7 +6,7 @@ export const RECORD: Sentences<RecordParams> = {
   'duplicate-id': ({ what, id, numbers }) =>
     `Two ${what} carry the id ${id} (numbers ${and(numbers.map(String))} in the list): give one of them an id of its own.`,
   'too-many': ({ what, count, most }) =>
-    `${count} ${what} are recorded; more than ${most} are not worked with here. Take out what does not belong to this job.`,
+    `${count} ${what} are recorded; more than ${most} are not worked with here. Remove what does not belong to this job.`,
   'landed-twice': ({ conductor, end, screws }) =>
     `${capital(conductor)} is recorded as landed twice at the ${end} (${and(screws)}). A wire ends once: record the piece between the two as a jumper.`,
   'landed-nowhere': ({ conductor, end }) =>
