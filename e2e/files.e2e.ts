@@ -56,6 +56,18 @@ test('the conductor list goes out as CSV and comes back; a bad line changes noth
   await expect(cell(page, 5, 'colour')).toContainText('VT');
 });
 
+test('the first job, made in another tab, is there when one comes back to the first page', async ({
+  context
+}) => {
+  const page = await context.newPage();
+  await open(page, '/');
+  await expect(page.getByRole('region', { name: 'What this is' })).toBeVisible();
+  await openDemo(await context.newPage());
+  // The window of a test is never hidden: this is what coming back says.
+  await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+  await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('The old schoolhouse');
+});
+
 test('two tabs: the other one follows, and a late edit never overwrites', async ({ context }) => {
   const page = await context.newPage();
   await openDemo(page);

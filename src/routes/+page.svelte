@@ -14,6 +14,7 @@
   const SHORT_TEXT = 120;
 
   let store: JobStore | null = null;
+  let stop = () => {};
   let jobs = $state.raw<readonly JobSummary[] | null>(null);
   /** Loaded once there is a job to list. */
   const listing = () => import('$lib/home/job-list.svelte');
@@ -23,19 +24,18 @@
   const actions = () => import('$lib/home/actions');
 
   onMount(() => {
-    let stop = () => {};
-    let open = true;
-    void hasJobs().then(async (may) => {
-      if (!may) return void (jobs = []);
-      const { jobStore } = await import('$lib/state/store');
-      if (!open) return;
-      store = jobStore();
-      void refresh();
-      stop = store.watch(() => void refresh());
-    });
+    const look = async () => {
+      if (store !== null || document.hidden) return;
+      if (await hasJobs()) await refresh();
+      else jobs = [];
+    };
+    void look();
+    // Another tab may have made the first job meanwhile.
+    document.addEventListener('visibilitychange', look);
     return () => {
-      open = false;
+      document.removeEventListener('visibilitychange', look);
       stop();
+      stop = () => {};
     };
   });
 
@@ -49,9 +49,19 @@
     }
   }
 
+  /** The store, once there is something to be done with it. */
+  async function opened(): Promise<JobStore> {
+    const { jobStore } = await import('$lib/state/store');
+    if (store === null) {
+      store = jobStore();
+      stop = store.watch(() => void refresh());
+    }
+    return store;
+  }
+
   async function refresh(): Promise<void> {
     try {
-      jobs = (await store?.list()) ?? [];
+      jobs = await (await opened()).list();
     } catch (error) {
       jobs = [];
       told = {
@@ -79,8 +89,6 @@
     input.value = '';
     if (!file) return;
     const { bringIn } = await actions();
-    const { jobStore } = await import('$lib/state/store');
-    store ??= jobStore();
     told = await bringIn(file);
     await refresh();
   }
