@@ -74,7 +74,7 @@
             {@const on = look.answers[question.id] === value}
             <button
               type="button"
-              class="btn h-auto min-h-12 py-2 text-left"
+              class="btn h-auto min-h-12 max-w-full py-2 text-left whitespace-normal"
               class:btn-neutral={on}
               class:btn-outline={!on}
               aria-pressed={on}

@@ -17,7 +17,7 @@ const values: EvidenceValue[] = [
 export const conductorBuild: Evidence = {
   id: 'conductor-build',
   kind: 'asked',
-  ask: 'Are the conductors at the wall thin, or thick with wire nuts?',
+  ask: 'Are the wires at the wall thin, or thick with wire nuts?',
   how: 'Look without touching. Thin is like a shoelace tip, about 1 mm of copper; thick is like a lamp cord or more.',
   effort: 'look',
   source: ESTIMATE,
