@@ -1,6 +1,6 @@
 /** From the survey to the named system on a phone with the network gone; photos with pins and colours; labels; making safe. */
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import {
   answerQuestion,
   cell,
@@ -14,6 +14,11 @@ import {
   takePhoto,
   goTo
 } from './helpers';
+
+/** Opens, or folds, the line of a question of the survey. */
+async function openLine(page: Page, label: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${label} `) }).tap();
+}
 
 test.describe('on a phone, in the dark, with the network gone', () => {
   test.use({
@@ -47,12 +52,24 @@ test.describe('on a phone, in the dark, with the network gone', () => {
       'data-verdict',
       'prepare-first'
     );
-    await page.getByLabel('Heated floor').fill('130');
+    const next = page.getByRole('region', { name: 'Next question' });
+    await expect(next).toContainText('Does heating (and cooling) work today?');
+    await next.getByRole('button', { name: 'yes', exact: true }).tap();
+    await expect(next).toContainText('Does the internet work');
+    await next.getByRole('button', { name: 'Not sure, ask the next' }).tap();
+    await expect(next).toContainText('What kind of machine');
+    await openLine(page, 'Heated floor');
+    await page.getByLabel('Heated floor').fill('1300');
     await page.getByLabel('Heated floor').blur();
-    await page.getByLabel('Somebody is home').selectOption('always');
-    await page.getByLabel('At night').selectOption('as-by-day');
+    await openLine(page, 'Heated floor');
+    await expect(page.getByRole('button', { name: /^Heated floor 1300/ })).toBeVisible();
+    await openLine(page, 'Somebody is home');
+    await page.getByRole('button', { name: 'always', exact: true }).tap();
+    await openLine(page, 'At night');
+    await page.getByRole('button', { name: 'as by day', exact: true }).tap();
     await expect(page.getByRole('main')).toContainText('It will not pay');
-    await page.getByLabel('Somebody is home').selectOption('away-by-day');
+    await openLine(page, 'Somebody is home');
+    await page.getByRole('button', { name: 'not on weekdays by day', exact: true }).tap();
     await page.getByRole('button', { name: 'Simulated meter' }).tap();
     await expect(page.getByRole('main')).toContainText('1 reading');
     await expectNoSideways(page);

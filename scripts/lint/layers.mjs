@@ -22,6 +22,7 @@ export const order = [
   'core/proof',
   'core/facts',
   'core/match',
+  'core/questions',
   'core/survey',
   'core/safety',
   'core/identify',

@@ -104,6 +104,8 @@
     await refresh();
   }
 
+  let settings = $state(false);
+  const settingsDialog = () => import('$lib/frame/settings-dialog.svelte');
   const any = $derived((jobs?.length ?? 0) > 0);
 </script>
 
@@ -167,6 +169,9 @@
         <a class="underline" href="/demo/ferry-house">The ferry house</a></span
       >
       <a class="underline" href="/words">Words of the trade</a>
+      <button type="button" class="cursor-pointer underline" onclick={() => (settings = true)}
+        >Settings</button
+      >
       <label class="inline-flex cursor-pointer items-center gap-1 underline">
         Bring in a file
         <input
@@ -193,6 +198,12 @@
     <button class="btn btn-primary mt-1 justify-self-end">Begin at the wall</button>
   </form>
 </Dialog>
+
+{#if settings}
+  {#await settingsDialog() then { default: SettingsDialog }}
+    <SettingsDialog open={settings} onclose={() => (settings = false)} />
+  {/await}
+{/if}
 
 <Dialog open={removing !== null} title="Remove {removing?.name ?? ''}?" onclose={() => (removing = null)}>
   <p>It goes from this browser for good. Export it first if anybody may want it again.</p>

@@ -9,15 +9,6 @@ import { batch, insertStep, setStep, type Path, type Step } from './steps';
 
 const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];
 
-export function setThermostatField<K extends keyof Thermostat>(
-  job: Job,
-  th: ThermostatId,
-  field: K,
-  value: Thermostat[K],
-  label: string
-): Step {
-  return setStep(job, at(th, field), value, label);
-}
 
 /** Records the answer to an observation; null takes it back. */
 export function observe(job: Job, th: ThermostatId, id: string, answer: string | number | null): Step {

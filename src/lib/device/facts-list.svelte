@@ -1,37 +1,35 @@
 <script lang="ts">
   /** Everything that the sheet of a device says. */
   import type { DeviceFacts } from '$core/job/device-facts';
-  import { ADAPTER_WORDS, CHARGES_WORDS, OUTPUT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from './words';
+  import { DEVICE_QUESTIONS } from '$core/questions/device-questions';
+  import { answerText, type FieldValue } from '$core/questions/question';
+  import { getPlace } from '../state/context';
+  import { day, money, say } from '../words/manner.svelte';
 
   interface Props {
     device: DeviceFacts;
   }
 
   let { device }: Props = $props();
-  const rows = $derived(
-    [
-      ['Fed by', SUPPLY_WORDS[device.supply]],
-      ['Terminals', device.marks.join(' ')],
-      ['Hot side', RAIL_WORDS[device.rails]],
-      ['Electronics run from', device.electronicsFrom],
-      ['Voltage', `${device.voltsMin} to ${device.voltsMax} VAC at its own terminals`],
-      ['Draws', `${device.drawVa} VA`],
-      ['Stages', `${device.heatStages} heat, ${device.coolStages} cool`],
-      ['Heat pump', device.heatPump ? 'yes' : 'no'],
-      ['Adapters', ADAPTER_WORDS[device.adapters]],
-      ...(device.supply === 'self-charging'
-        ? [['Without a C wire', CHARGES_WORDS[device.chargesThrough]] as [string, string]]
-        : []),
-      ['Accessories', OUTPUT_WORDS[device.accessoryOutputs]],
-      ['Network', device.wifiBands || 'not said'],
-      ['Set-up', device.setUp || 'not said'],
-      ['Price', device.price === null ? 'not known' : `$${device.price}`],
-      ['Note', device.note]
-    ].filter(([, value]) => value !== '')
-  );
+  const place = getPlace();
+  /** The name stands above the list; a note is read where there is one. */
+  const LEFT_OUT = ['maker', 'model'];
+  const rows = $derived([
+    ['Terminals', device.marks.join(' ')] as const,
+    ...Object.values(DEVICE_QUESTIONS)
+      .filter(({ field }) => !LEFT_OUT.includes(field))
+      .map((question) => {
+        const value = device[question.field as keyof DeviceFacts] as FieldValue;
+        return [
+          question.label,
+          answerText(question, value, place.job.units, { day, money }) || 'not said'
+        ] as const;
+      })
+      .filter(([label, text]) => label !== DEVICE_QUESTIONS.note.label || text !== 'not said')
+  ]);
 </script>
 
-<dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-  {#each rows as [name, value] (name)}<dt class="quiet">{name}</dt>
-    <dd>{value}</dd>{/each}
+<dl class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)] gap-x-4 gap-y-1">
+  {#each rows as [name, text] (name)}<dt class="quiet">{say(name)}</dt>
+    <dd>{say(text)}</dd>{/each}
 </dl>

@@ -4,15 +4,21 @@
     label: string;
     value: T;
     choices: readonly (readonly [value: T, text: string])[];
+    /** Of the field: small where it stands among others. */
+    small?: boolean;
     onset: (value: T) => void;
   }
 
-  let { label, value, choices, onset }: Props = $props();
+  let { label, value, choices, small = false, onset }: Props = $props();
 </script>
 
 <label class="flex flex-col gap-1 text-sm"
   ><span>{label}</span>
-  <select class="select w-full" {value} onchange={(event) => onset(event.currentTarget.value as T)}>
-    {#each choices as [one, text] (one)}<option value={one}>{text}</option>{/each}
+  <select
+    class={['select w-full', small && 'select-sm']}
+    {value}
+    onchange={(event) => onset(event.currentTarget.value as T)}
+  >
+    {#each choices as [code, text] (code)}<option value={code}>{text}</option>{/each}
   </select>
 </label>

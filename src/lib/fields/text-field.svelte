@@ -8,12 +8,14 @@
     label: string;
     value: string;
     placeholder?: string;
+    /** Most characters. */
+    most?: number;
     /** Of the field: small where it stands among others. */
     small?: boolean;
     onset: (value: string) => void;
   }
 
-  let { label, value, placeholder = '', small = false, onset }: Props = $props();
+  let { label, value, placeholder = '', most = SHORT_TEXT, small = false, onset }: Props = $props();
   const place = getPlace();
   /** What stands in the field while it is typed in: a blank at its end is none of the job's. */
   let draft: string | null = $state(null);
@@ -32,7 +34,7 @@
   ><span>{label}</span>
   <input
     class={['input w-full', small && 'input-sm']}
-    maxlength={SHORT_TEXT}
+    maxlength={most}
     {placeholder}
     value={draft ?? value}
     oninput={(event) => (draft = event.currentTarget.value)}

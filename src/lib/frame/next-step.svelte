@@ -4,6 +4,7 @@
   import { nextStepText } from '$core/plan/next-step-words';
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const step = $derived(place.next);
@@ -17,7 +18,7 @@
   data-next={step.what}
 >
   <span class="head">{there ? 'Now, here' : 'Next'}</span>
-  <span class="text">{nextStepText(step)}</span>
+  <span class="text">{say(nextStepText(step))}</span>
   {#if !there}<ArrowRight size={18} class="flex-none" aria-hidden="true" />{/if}
 </a>
 

@@ -2,6 +2,7 @@
   /** Which thermostat of the job this is, and the way to the others. */
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Plus from '@lucide/svelte/icons/plus';
+  import Settings from '@lucide/svelte/icons/settings';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { LIMITS } from '$core/job/limits';
@@ -9,6 +10,7 @@
   import { SHORT_TEXT } from '$core/job/primitives';
   import { getPlace, getSession } from '../state/context';
   import Dialog from './dialog.svelte';
+  import SettingsDialog from './settings-dialog.svelte';
 
   const session = $derived(getSession()());
   const place = getPlace();
@@ -17,6 +19,7 @@
   const here = $derived(together ? 'All together' : place.thermostat.name);
   let open = $state(false);
   let adding = $state(false);
+  let settings = $state(false);
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -74,7 +77,17 @@
       adding = true;
     }}><Plus size={18} aria-hidden="true" />Another thermostat</button
   >
+  <button
+    type="button"
+    class="btn btn-ghost mt-3"
+    onclick={() => {
+      open = false;
+      settings = true;
+    }}><Settings size={18} aria-hidden="true" />Settings</button
+  >
 </Dialog>
+
+<SettingsDialog open={settings} {session} onclose={() => (settings = false)} />
 
 <Dialog open={adding} title="Another thermostat" onclose={() => (adding = false)}>
   <form class="grid gap-3" onsubmit={add}>

@@ -15,6 +15,7 @@
   import { FIT_WORDS } from '../device/words';
   import { getPlace } from '../state/context';
   import Dialog from './dialog.svelte';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const identification = $derived(place.identification);
@@ -95,10 +96,10 @@
     >
       <span class="head">{chosen ? 'C wire' : 'C wire, best so far'}</span>
       <span class="value">
-        {#if first && !chosen}Look first: {lookShort(first.at)}{:else}{taken?.title ?? 'None'}{/if}
+        {#if first && !chosen}Look first: {say(lookShort(first.at))}{:else}{taken?.title ?? 'None'}{/if}
       </span>
       {#snippet reasons()}
-        {#if first}<p class="mb-2">Look first: {lookText(first.at)}</p>{/if}
+        {#if first}<p class="mb-2">Look first: {say(lookText(first.at))}</p>{/if}
         {#if taken}
           <p class="mb-2"><VerdictMark verdict={taken.verdict} /></p>
           {#if taken.whyAbove}<p class="mb-2">It stands {taken.whyAbove}.</p>{/if}

@@ -3,6 +3,7 @@
   import OctagonX from '@lucide/svelte/icons/octagon-x';
   import type { Chance, QuickAnswer } from '$core/plan/quick-answer';
   import { findingText } from '$core/words/findings/table';
+  import { say } from '../words/manner.svelte';
 
   const { answer }: { answer: QuickAnswer } = $props();
 
@@ -40,7 +41,7 @@
 >
   {#if answer.stops.length > 0}
     <h2 class="section-title flex items-center gap-2"><OctagonX size={22} aria-hidden="true" />Stop</h2>
-    {#each answer.stops as stop (stop.code)}<p class="mt-2">{findingText(stop)}</p>{/each}
+    {#each answer.stops as stop (stop.code)}<p class="mt-2">{say(findingText(stop))}</p>{/each}
     <p class="mt-2">Put the cover back on. Do not touch the wires.</p>
   {:else}
     <h2 class="section-title">{HEADS[answer.common].head}</h2>

@@ -3,7 +3,7 @@
   import Trash from '@lucide/svelte/icons/trash-2';
   import type { JobSummary } from '$storage/port';
   import { Growing } from '../frame/growing.svelte';
-  import { whenText } from '../frame/when';
+  import { moment } from '../words/manner.svelte';
 
   interface Props {
     jobs: readonly JobSummary[];
@@ -20,7 +20,7 @@
     <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
       <div class="min-w-0 flex-1 basis-64">
         <p class="section-title truncate">{job.name}</p>
-        <p class="quiet text-sm">{[job.place, whenText(job.saved)].filter(Boolean).join(' · ')}</p>
+        <p class="quiet text-sm">{[job.place, moment(job.saved)].filter(Boolean).join(' · ')}</p>
         <div class="mt-2 flex flex-wrap gap-2">
           {#each job.thermostats as thermostat (thermostat.id)}<a
               class="btn btn-outline btn-sm"

@@ -3,6 +3,7 @@
   import { moveSvg } from '$core/formats/move-svg';
   import type { Move } from '$core/plan/move-types';
   import type { Wiring } from '$core/wiring/graph';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     move: Omit<Move, 'id'>;
@@ -39,9 +40,9 @@
       class="checkbox mt-0.5 flex-none"
       checked={done !== null}
       onchange={ontick}
-      aria-label="Done: {move.text}"
+      aria-label="Done: {say(move.text)}"
     /><span class="w-6 flex-none text-right font-semibold">{number}</span><span class="min-w-0"
-      ><b>{lead}</b>{move.text}{#if done !== null}<span class="quiet text-sm">&ensp;done {done}</span
+      ><b>{lead}</b>{say(move.text)}{#if done !== null}<span class="quiet text-sm">&ensp;done {done}</span
         >{/if}{#if facts}<span class="quiet block text-sm">{facts}</span>{/if}</span
     >
   </label>

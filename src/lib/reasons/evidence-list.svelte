@@ -4,6 +4,7 @@
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import FactList from './fact-list.svelte';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const family = $derived(
@@ -30,7 +31,7 @@
       {#each pieces as piece (piece.id)}
         <tr>
           <td class="align-top">
-            {piece.sentence}
+            {say(piece.sentence)}
             <details class="text-sm">
               <summary class="quiet cursor-pointer">Why</summary>
               <FactList refs={piece.because} />

@@ -8,6 +8,7 @@
   import { factKey } from '$core/findings/finding';
   import { findingText } from '$core/words/findings/table';
   import FactList from './fact-list.svelte';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     findings: readonly Finding[];
@@ -28,7 +29,7 @@
       <span class="mt-0.5 flex-none"><Shape size={18} aria-hidden="true" /></span>
       <div class="min-w-0">
         <b>{words[one.level]}.</b>
-        {findingText(one, place.job.units)}
+        {say(findingText(one, place.job.units))}
         {#if one.because.length > 0 && !compact}
           <details class="mt-0.5 text-sm">
             <summary class="quiet cursor-pointer">Why</summary>

@@ -3,9 +3,12 @@
   import { removeConductor, setConductorField, setSplices } from '$core/job/edits';
   import { conductorName } from '$core/job/names';
   import { nextId, type ConductorId } from '$core/job/ids';
-  import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
-  import NumberField from '../fields/number-field.svelte';
+  import { SPLICE_COLOURS, WIRE_QUESTIONS } from '$core/questions/wall-questions';
+  import type { ColourCode } from '$core/trade/colours';
+  import ChoiceField from '../fields/choice-field.svelte';
   import TextField from '../fields/text-field.svelte';
+  import QuestionFields from '../questions/question-fields.svelte';
+  import { say } from '../words/manner.svelte';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
 
@@ -16,7 +19,7 @@
 
   let { id: conductorId, onclose }: Props = $props();
   const place = getPlace();
-  const conductor = $derived(place.thermostat.conductors.find((one) => one.id === conductorId));
+  const conductor = $derived(place.thermostat.conductors.find(({ id }) => id === conductorId));
 
   function set<K extends 'label' | 'stripe' | 'continuity' | 'position'>(field: K, value: never): void {
     if (conductor)
@@ -27,7 +30,7 @@
     if (!conductor) return;
     const id = nextId(
       'splice',
-      conductor.splices.map((one) => one.id)
+      conductor.splices.map((splice) => splice.id)
     );
     const splices = [...conductor.splices, { id, colourBeyond: conductor.colour, seen: true, place: '' }];
     place.session.edit(setSplices(place.job, place.thermostat.id, conductor.id, splices));
@@ -38,8 +41,8 @@
     change: { colourBeyond?: ColourCode | null; seen?: boolean; place?: string } | null
   ): void {
     if (!conductor) return;
-    const splices = conductor.splices.flatMap((one, position) =>
-      position !== at ? [one] : change === null ? [] : [{ ...one, ...change }]
+    const splices = conductor.splices.flatMap((splice, position) =>
+      position !== at ? [splice] : change === null ? [] : [{ ...splice, ...change }]
     );
     place.session.edit(setSplices(place.job, place.thermostat.id, conductor.id, splices));
   }
@@ -52,64 +55,27 @@
 
 <Dialog
   open={conductor !== undefined}
-  title={conductor ? `The ${conductorName(conductor)} conductor` : ''}
+  title={conductor ? `The ${conductorName(conductor)} wire` : ''}
   {onclose}
 >
   {#if conductor}
     <div class="grid gap-3 sm:grid-cols-2">
-      <TextField
-        label="Own label (tape, number)"
-        value={conductor.label}
-        onset={(label) => set('label', label as never)}
+      <QuestionFields
+        questions={Object.values(WIRE_QUESTIONS)}
+        record={conductor}
+        onset={({ field }, value) => set(field as 'label', value as never)}
       />
-      <label class="flex flex-col gap-1 text-sm"
-        >Stripe
-        <select
-          class="select w-full"
-          value={conductor.stripe ?? ''}
-          onchange={(event) => set('stripe', (event.currentTarget.value || null) as never)}
-        >
-          <option value="">no stripe</option>
-          {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option>{/each}
-        </select>
-      </label>
-      <NumberField
-        label="Position in the sheath (tells two of one colour apart)"
-        value={conductor.position}
-        least={1}
-        most={200}
-        whole
-        onset={(position) => set('position', position as never)}
-      />
-      <label class="flex flex-col gap-1 text-sm"
-        >Measured from end to end, power off
-        <select
-          class="select w-full"
-          value={conductor.continuity}
-          onchange={(event) => set('continuity', event.currentTarget.value as never)}
-        >
-          <option value="untested">not measured</option>
-          <option value="proven">proven: one and the same at both ends</option>
-          <option value="broken">open: broken on the way</option>
-        </select>
-      </label>
     </div>
     <h3 class="mt-4 mb-1 font-semibold">Joints on the way</h3>
     {#each conductor.splices as splice, at (splice.id)}
       <div class="mb-2 grid grid-cols-2 gap-2 rounded border border-base-300 p-2">
-        <label class="flex flex-col gap-1 text-sm"
-          >Colour beyond it
-          <select
-            class="select select-sm w-full"
-            value={splice.colourBeyond ?? ''}
-            onchange={(event) =>
-              changeSplice(at, { colourBeyond: (event.currentTarget.value || null) as ColourCode | null })}
-          >
-            <option value="">not seen</option>
-            {#each COLOUR_CODES as code (code)}<option value={code}>{code} {COLOURS[code].name}</option
-              >{/each}
-          </select>
-        </label>
+        <ChoiceField
+          label={say('Colour beyond it')}
+          small
+          value={splice.colourBeyond ?? ''}
+          choices={SPLICE_COLOURS.map(([code, text]) => [code, say(text)] as const)}
+          onset={(code) => changeSplice(at, { colourBeyond: (code || null) as ColourCode | null })}
+        />
         <TextField
           label="Where"
           small

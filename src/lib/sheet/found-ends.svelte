@@ -15,6 +15,7 @@
   import ColourChip from './colour-chip.svelte';
   import ColourDialog from './colour-dialog.svelte';
   import { readEnd } from './grid-keys';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const proposals = $derived(proposeEnds(place.thermostat));
@@ -135,7 +136,7 @@
 
 <ColourDialog
   open={picking}
-  title="Which colour is the insulation at the machine?"
+  title={say('Which colour is the insulation at the machine?')}
   current={colour}
   none="not known"
   onpick={(code) => {

@@ -1,15 +1,14 @@
 <script lang="ts">
   /** A machine's strip: its marks, what else is under its screws, and the way to a common that no mark names. */
   import { SHORT_TEXT } from '$core/job/primitives';
-  import { boundsOf } from '$core/job/bounds';
   import { addOtherLanding } from '$core/job/edits';
   import { OTHER_KINDS, OTHER_KIND_NAMES, type OtherKind } from '$core/trade/machine-kinds';
   import { LIMITS } from '$core/job/limits';
-  import { Equipment } from '$core/job/schema';
+  import type { Equipment } from '$core/job/schema';
   import { readScrewName, screwName } from '$core/job/screws';
   import { TRACE_STEPS, traceOf, type TraceWay } from '$core/reading/trace-common';
-  import NumberField from '../fields/number-field.svelte';
-  import TextField from '../fields/text-field.svelte';
+  import { MACHINE_QUESTIONS } from '$core/questions/machine-questions';
+  import QuestionFields from '../questions/question-fields.svelte';
   import PhotoStrip from '../photos/photo-strip.svelte';
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
@@ -22,6 +21,12 @@
 
   let { machine }: Props = $props();
   const place = getPlace();
+  const PLATE = [
+    MACHINE_QUESTIONS.name,
+    MACHINE_QUESTIONS.place,
+    MACHINE_QUESTIONS.transformerVa,
+    MACHINE_QUESTIONS.fuseAmps
+  ];
   const trace = $derived(traceOf(machine));
   let otherMark = $state('');
   let otherWhat = $state('');
@@ -62,30 +67,12 @@
   <h2 class="section-title mb-2">The equipment: {machine.name}</h2>
   <PhotoStrip of="equipment" equipment={machine.id} label="Photo of its strip" />
   <div class="mt-3 grid grid-cols-2 gap-3">
-    <TextField
-      label="What it is called here"
-      value={machine.name}
-      onset={(value) => value && setMachine(place, machine.id, 'name', value, 'Equipment: name')}
-    />
-    <TextField
-      label="Where it stands"
-      value={machine.place}
-      onset={(value) => setMachine(place, machine.id, 'place', value, 'Equipment: place')}
-    />
-    <NumberField
-      label="Transformer"
-      unit="VA"
-      value={machine.transformerVa}
-      {...boundsOf(Equipment.entries.transformerVa)}
-      digits={0}
-      onset={(value) => setMachine(place, machine.id, 'transformerVa', value, 'Equipment: transformer')}
-    />
-    <NumberField
-      label="Fuse on the board"
-      unit="A"
-      value={machine.fuseAmps}
-      {...boundsOf(Equipment.entries.fuseAmps)}
-      onset={(value) => setMachine(place, machine.id, 'fuseAmps', value, 'Equipment: fuse')}
+    <QuestionFields
+      questions={PLATE}
+      record={machine}
+      onset={({ field, label }, value) =>
+        (field !== 'name' || value !== '') &&
+        setMachine(place, machine.id, field as 'name', value as string, label)}
     />
   </div>
   <p class="quiet mt-3 mb-2 text-sm">

@@ -17,6 +17,7 @@
   import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
   import { endText, sheetView, type RowView } from './rows';
   import StrandSheet from './strand-sheet.svelte';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     only?: EndSide | null;
@@ -92,7 +93,7 @@
     const typed = typing;
     typing = null;
     if (here.column === 'colour') {
-      said = `“${typed}” is no colour code`;
+      said = say(`“${typed}” is no colour code`);
       return;
     }
     const read = readEnd(typed);
@@ -131,7 +132,7 @@
     if (here.column !== 'colour' || typing.length < 2) return;
     const code = readColour(typing);
     if (code) setColour(here, code);
-    else said = `“${typing}” is no colour code`;
+    else said = say(`“${typing}” is no colour code`);
     typing = null;
   }
 
@@ -207,7 +208,7 @@
 />
 <ColourDialog
   open={picking?.column === 'colour'}
-  title="Which colour is the insulation at the {only === 'equipment' ? 'equipment' : 'wall'}?"
+  title={say(`Which colour is the insulation at the ${only === 'equipment' ? 'equipment' : 'wall'}?`)}
   current={(only === 'equipment' ? pickedRow?.colourBeyond : pickedRow?.colour) ?? null}
   none="not known"
   onpick={(code) => {

@@ -2,39 +2,11 @@
 import type { EquipmentId } from '$core/job/ids';
 import { setStep, type Path } from '$core/job/steps';
 import type { Job, Thermostat } from '$core/job/schema';
-import type { Survey } from '$core/job/survey-schema';
 import type { Place } from './place.svelte';
 
 /** Sets a value somewhere in the job. */
 export function setAt(place: Place, path: Path, value: unknown, label: string): void {
   place.session.edit(setStep(place.job, path, value, label));
-}
-
-export function setSurvey<K extends keyof Survey>(
-  place: Place,
-  key: K,
-  value: Survey[K],
-  label: string
-): void {
-  setAt(place, ['survey', key], value, label);
-}
-
-export function setBuilding<K extends keyof Survey['building']>(
-  place: Place,
-  key: K,
-  value: Survey['building'][K],
-  label: string
-): void {
-  setAt(place, ['survey', 'building', key], value, label);
-}
-
-export function setHabit<K extends keyof Survey['habits']>(
-  place: Place,
-  key: K,
-  value: Survey['habits'][K],
-  label: string
-): void {
-  setAt(place, ['survey', 'habits', key], value, label);
 }
 
 export function setThermostat<K extends keyof Thermostat>(

@@ -12,6 +12,7 @@
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
   import Why from '../reasons/why.svelte';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     option: PlannedOption;
@@ -61,7 +62,7 @@
           >{option.variants
             .filter((one) => one.closedBy !== null)
             .flatMap((one) =>
-              one.closedBy === null ? [] : `${one.title}: ${findingText(one.closedBy, place.job.units)}`
+              one.closedBy === null ? [] : say(`${one.title}: ${findingText(one.closedBy, place.job.units)}`)
             )
             .join(' ')}</span
         >{/if}
@@ -78,7 +79,7 @@
       <dt class="quiet">Work</dt>
       <dd>{minutesText(option.minutesBand)}</dd>
       <dt class="quiet">Parts</dt>
-      <dd>{costText(option.costBand)}</dd>
+      <dd>{say(costText(option.costBand))}</dd>
     {/if}
     {#if option.proof}<dt class="quiet">Proof</dt>
       <dd>{callsText(option.proof)}</dd>{/if}

@@ -7,6 +7,7 @@
   import type { MethodId } from '$core/trade/vocabulary';
   import { costText, minutesText } from '../moves/bands';
   import VerdictMark from '../reasons/verdict-mark.svelte';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     ways: readonly PlannedOption[];
@@ -21,7 +22,7 @@
   const shown = $derived(ways.filter(({ standing }) => standing !== 'left').slice(0, MOST));
   const rows = $derived([
     { name: 'Work', cells: shown.map((way) => minutesText(way.minutesBand)), same: false },
-    { name: 'To buy', cells: shown.map((way) => costText(way.costBand)), same: false },
+    { name: 'To buy', cells: shown.map((way) => say(costText(way.costBand))), same: false },
     ...compareWays(shown, mistakes, units)
   ]);
 </script>

@@ -1,14 +1,13 @@
 <script lang="ts">
   /** The way that a new cable would take. */
   import { SHORT_TEXT } from '$core/job/primitives';
-  import { boundsOf } from '$core/job/bounds';
-  import { CablePath } from '$core/job/survey-schema';
+  import { PATH_QUESTIONS } from '$core/questions/wall-questions';
   import { cableAdvice, MOST_DROP_V } from '$core/survey/cable-path';
   import { LIMITS } from '$core/job/limits';
   import type { Stretch } from '$core/job/survey-schema';
   import { fromShown, shownText, unitName } from '$core/trade/units';
   import ChoiceField from '../fields/choice-field.svelte';
-  import NumberField from '../fields/number-field.svelte';
+  import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
 
@@ -94,15 +93,12 @@
   </form>
   {#if path.stretches.length > 0}
     <div class="mt-3 grid gap-3 sm:grid-cols-[12rem_1fr]">
-      <NumberField
-        label="More wires than today"
+      <QuestionField
+        question={PATH_QUESTIONS.more}
         value={path.more}
-        {...boundsOf(CablePath.entries.more)}
-        digits={0}
-        whole
-        optional={false}
-        onset={(value) =>
-          value !== null && setThermostat(place, 'path', { ...path, more: value }, 'Wires for later')}
+        onset={(more) =>
+          typeof more === 'number' &&
+          setThermostat(place, 'path', { ...path, more }, PATH_QUESTIONS.more.label)}
       />
       <div>
         <p><b>Buy:</b> {advice.buy}.</p>

@@ -5,6 +5,7 @@
   import { savingPlace } from '$core/survey/heat-source-in';
   import { USUAL_PRICE } from '$core/survey/house-study';
   import { getPlace } from '../state/context';
+  import { manner, money } from '../words/manner.svelte';
 
   const place = getPlace();
   const savingAt = $derived(savingPlace(place.job));
@@ -43,18 +44,18 @@
     </p>
   {:else if saving.possible}
     <p class="mb-2">
-      About <b>${saving.dollars.mid.toFixed(0)} a year</b> (${saving.dollars.low.toFixed(0)} to ${saving.dollars.high.toFixed(
-        0
-      )}): {saving.heatKWh.mid.toFixed(0)} of {saving.withoutKWh.toFixed(0)} kWh of heat. ${outlay.toFixed(0)} are
-      back in
+      About <b>{money(saving.dollars.mid)} a year</b> ({money(saving.dollars.low)} to {money(
+        saving.dollars.high
+      )}): {saving.heatKWh.mid.toFixed(0)} of {saving.withoutKWh.toFixed(0)} kWh of heat. {money(outlay)} are back
+      in
       <b>{yearsText(saving.payBackYears.mid)}</b> ({yearsText(saving.payBackYears.low)} to {yearsText(
         saving.payBackYears.high
       )}).{thermostatWords}{place.study.unpriced > 0
-        ? ` $${USUAL_PRICE} is taken for ${place.study.unpriced === 1 ? 'the one' : `each of the ${place.study.unpriced}`} that is not chosen.`
+        ? ` ${money(USUAL_PRICE)} is taken for ${place.study.unpriced === 1 ? 'the one' : `each of the ${place.study.unpriced}`} that is not chosen.`
         : ''} Saved cooling is not in it.{recoveryWords}
     </p>
     <Chart
-      label="Saved less spent, in dollars, against years"
+      label="Saved less spent, against years"
       height={240}
       data={[
         {
@@ -81,7 +82,7 @@
       ]}
       layout={{
         xaxis: { title: { text: 'years' } },
-        yaxis: { title: { text: '$ saved less spent' }, zeroline: true, zerolinewidth: 2 }
+        yaxis: { title: { text: `${manner().currency} saved less spent` }, zeroline: true, zerolinewidth: 2 }
       }}
     />
   {:else}

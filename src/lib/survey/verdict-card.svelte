@@ -8,6 +8,7 @@
   import { dayText } from '$core/trade/figures';
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const shapes = {
@@ -32,7 +33,7 @@
 >
   <p class="flex items-center gap-3 text-xl font-bold">
     <Shape size={28} aria-hidden="true" />{BUYING_NAMES[place.buying.verdict]}{#if place.buying.until}<span
-        class="font-normal">from about {dayText(place.buying.until)}</span
+        class="font-normal">from about {say(dayText(place.buying.until))}</span
       >{/if}
   </p>
   <p class="quiet mb-3">{says[place.buying.verdict]}</p>

@@ -1,16 +1,17 @@
 <script lang="ts">
   /** The old outline against the new plate, drawn to scale. */
-  import { boundsOf } from '$core/job/bounds';
-  import { WallFace } from '$core/job/survey-schema';
   import { ANY_CONNECTED } from '$core/match/catalogue';
   import { fitWall } from '$core/survey/wall';
   import { shownText } from '$core/trade/units';
-  import ChoiceField from '../fields/choice-field.svelte';
-  import NumberField from '../fields/number-field.svelte';
-  import TextField from '../fields/text-field.svelte';
+  import type { SurveyCard } from '$core/questions/survey-cards';
   import { getPlace } from '../state/context';
-  import { setThermostat } from '../state/set';
+  import CardLines from './card-lines.svelte';
 
+  interface Props {
+    cards: readonly SurveyCard[];
+  }
+
+  let { cards }: Props = $props();
   const place = getPlace();
   const face = $derived(place.thermostat.face);
   const device = $derived(place.device ?? ANY_CONNECTED);
@@ -19,8 +20,6 @@
   const span = $derived(Math.max(...fit.plate, ...(fit.outline ?? [0]), ...(fit.coverPlate ?? [0])) + 30);
   const size = (pair: readonly [number, number]) =>
     `${shownText(pair[0], 'small-length', units, units.length === 'ft' ? 1 : 0).replace(/ .*/, '')} × ${shownText(pair[1], 'small-length', units, units.length === 'ft' ? 1 : 0)}`;
-  const set = <K extends keyof WallFace>(key: K, value: WallFace[K], label: string) =>
-    setThermostat(place, 'face', { ...face, [key]: value }, label);
   const advised = {
     nothing: 'leave the wall',
     plate: 'a cover plate',
@@ -40,77 +39,7 @@
 <section class="sheet-of-paper p-4">
   <h2 class="section-title mb-1">The wall</h2>
   <div class="grid gap-4 sm:grid-cols-[minmax(0,1fr)_14rem]">
-    <div class="grid grid-cols-2 content-start gap-3">
-      <NumberField
-        label="Old mark, width"
-        quantity="small-length"
-        value={face.outlineWidthMm}
-        {...boundsOf(WallFace.entries.outlineWidthMm)}
-        digits={units.length === 'ft' ? 2 : 0}
-        onset={(value) => set('outlineWidthMm', value, 'Width of the old mark')}
-      />
-      <NumberField
-        label="Old mark, height"
-        quantity="small-length"
-        value={face.outlineHeightMm}
-        {...boundsOf(WallFace.entries.outlineHeightMm)}
-        digits={units.length === 'ft' ? 2 : 0}
-        onset={(value) => set('outlineHeightMm', value, 'Height of the old mark')}
-      />
-      <ChoiceField
-        label="Box in the wall"
-        value={face.box}
-        choices={[
-          ['unknown', 'not known'],
-          ['none', 'none'],
-          ['upright', 'upright'],
-          ['flat', 'lying'],
-          ['round', 'round']
-        ]}
-        onset={(value) => set('box', value, 'Box in the wall')}
-      />
-      <ChoiceField
-        label="Holes"
-        value={face.holes}
-        choices={[
-          ['unknown', 'not known'],
-          ['none', 'none'],
-          ['screws', 'of screws'],
-          ['large', 'a large one']
-        ]}
-        onset={(value) => set('holes', value, 'Holes')}
-      />
-      <ChoiceField
-        label="Paint under the old plate"
-        value={face.paint}
-        choices={[
-          ['unknown', 'not known'],
-          ['same', 'the same'],
-          ['other', 'another']
-        ]}
-        onset={(value) => set('paint', value, 'Paint')}
-      />
-      <TextField
-        label="What the cover hides"
-        value={face.hides}
-        placeholder="nothing"
-        onset={(value) => set('hides', value, 'What the cover hides')}
-      />
-      <div class="col-span-2">
-        <ChoiceField
-          label="What is done with it"
-          value={face.finish}
-          choices={[
-            ['undecided', 'not decided'],
-            ['nothing', 'nothing'],
-            ['plate', 'a cover plate'],
-            ['patch', 'patch and paint'],
-            ['both', 'patch, then a cover plate']
-          ]}
-          onset={(value) => set('finish', value, 'What is done with the wall')}
-        />
-      </div>
-    </div>
+    <div><CardLines {cards} /></div>
     <figure>
       <svg
         viewBox="{-span / 2} {-span / 2} {span} {span}"

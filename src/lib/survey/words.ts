@@ -12,9 +12,3 @@ export function hoursText(hours: number): string {
 function toTenths(value: number): number {
   return Math.round(value * 10) / 10;
 }
-
-export const YES_NO = [
-  ['unknown', 'not known'],
-  ['yes', 'yes'],
-  ['no', 'no']
-] as const;

@@ -6,6 +6,7 @@
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const look = $derived(nextLooks(place.identification, place.looks).find((one) => one.question !== null));
@@ -39,8 +40,8 @@
         ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit${opens}`
         : efforts[shown.effort]}
     </p>
-    <h2 class="section-title mt-0.5 mb-1">{shown.ask}</h2>
-    <p class="mb-3">{shown.how}</p>
+    <h2 class="section-title mt-0.5 mb-1">{say(shown.ask)}</h2>
+    <p class="mb-3">{say(shown.how)}</p>
     {#if shown.kind === 'measured'}
       <form
         class="flex items-end gap-2"
@@ -71,7 +72,7 @@
             class="btn btn-outline h-auto min-h-12 justify-between gap-3 py-2 text-left font-semibold"
             onclick={() => answer(value.value)}
           >
-            <span>{value.label}</span>
+            <span>{say(value.label)}</span>
             {#if outcome}<span class="text-xs font-normal"
                 >then {outcome.top === 'unknown' ? 'something else' : FAMILY_NAMES[outcome.top]}
                 {percentText(outcome.probability)}</span
@@ -93,7 +94,7 @@
         onchange={(event) => (picked = event.currentTarget.value || null)}
       >
         <option value="">{next ? 'the one that helps most' : 'choose a question'}</option>
-        {#each later as one (one.id)}<option value={one.id}>{one.ask}</option>{/each}
+        {#each later as one (one.id)}<option value={one.id}>{say(one.ask)}</option>{/each}
       </select>
     </label>
   {/if}

@@ -4,6 +4,7 @@
   import { TRAIT_QUESTIONS } from '$core/identify/traits/registry';
   import { percentText } from '$core/trade/figures';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const traits = $derived(place.identification.traits);
@@ -31,7 +32,7 @@
             <details class="text-sm">
               <summary>{trait.decided === null ? 'What would settle it' : 'Why?'}</summary>
               <ul class="list-disc pl-5">
-                {#each trait.clues as clue (clue.sentence)}<li>{clue.sentence}</li>{/each}
+                {#each trait.clues as clue (clue.sentence)}<li>{say(clue.sentence)}</li>{/each}
               </ul>
               {#if trait.decided === null}<p class="mt-1">{trait.settle}</p>{/if}
               {#if question}

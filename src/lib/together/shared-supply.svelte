@@ -4,6 +4,7 @@
   import { callName } from '$core/trade/calls';
   import { getPlace } from '../state/context';
   import { setMachine } from '../state/set';
+  import { money } from '../words/manner.svelte';
 
   interface Props {
     shared: SharedSupply;
@@ -18,9 +19,9 @@
   const va = (value: number | null) => (value === null ? 'not solved' : `${value.toFixed(1)} VA`);
 
   function savesWords({ minutes, dollars }: NonNullable<SharedSupply['exchangeSaves']>): string {
-    const part = (value: number, unit: string) =>
-      `${unit === '$' ? '$' : ''}${Math.abs(Math.round(value))}${unit === '$' ? '' : ` ${unit}`} ${value >= 0 ? 'less' : 'more'}`;
-    return `With it, the work would take ${part(minutes, 'minutes')} and cost ${part(dollars, '$')}, its own price and fitting in it.`;
+    const part = (value: number, text: (size: number) => string) =>
+      `${text(Math.abs(Math.round(value)))} ${value >= 0 ? 'less' : 'more'}`;
+    return `With it, the work would take ${part(minutes, (size) => `${size} minutes`)} and cost ${part(dollars, (size) => money(size))}, its own price and fitting in it.`;
   }
 
   function plan(wanted: number | null): void {

@@ -5,12 +5,12 @@
   import Tag from '@lucide/svelte/icons/tag';
   import { movesDone } from '$core/plan/moves';
   import { exportJob } from '$lib/files/job-file';
-  import { whenText } from '$lib/frame/when';
   import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { getPlace } from '$lib/state/context';
   import { jobStore } from '$lib/state/store';
+  import { moment, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const done = $derived(movesDone(place.plan.wiringFound, place.plan.done));
@@ -51,7 +51,7 @@
     {:else}
       <ol class="list-decimal pl-5">
         {#each done as made (made.entry.id)}<li>
-            {made.text} <span class="quiet">{whenText(made.entry.at)}</span>
+            {say(made.text)} <span class="quiet">{moment(made.entry.at)}</span>
           </li>{/each}
       </ol>
     {/if}

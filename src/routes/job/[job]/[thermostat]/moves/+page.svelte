@@ -21,6 +21,7 @@
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const plan = $derived(place.plan);
@@ -226,11 +227,11 @@
           <li>
             {deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}
           </li>
-          {#each plan.parts as part (part.id)}<li>{partText(part)}</li>{/each}
+          {#each plan.parts as part (part.id)}<li>{say(partText(part))}</li>{/each}
         </ul>
         {#if taken}<p class="mt-2">
-            Parts {costText(taken.costBand)}, without the thermostat and without whoever is paid for mains
-            work.
+            Parts {say(costText(taken.costBand))}, without the thermostat and without whoever is paid for
+            mains work.
           </p>{/if}
         {#if place.job.thermostats.length > 1}<p class="mt-1">
             Several thermostats: cable from common rolls and one trip for all under

@@ -2,13 +2,14 @@
   /** Station: make safe. */
   import ShieldCheck from '@lucide/svelte/icons/shield-check';
   import ShieldAlert from '@lucide/svelte/icons/shield-alert';
-  import ChoiceField from '$lib/fields/choice-field.svelte';
+  import type { YesNo } from '$core/job/survey-schema';
+  import { OLD_THERMOSTAT_QUESTIONS } from '$core/questions/wall-questions';
+  import QuestionField from '$lib/questions/question-field.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import StopList from '$lib/safety/stop-list.svelte';
   import SupplyList from '$lib/safety/supply-list.svelte';
   import { getPlace } from '$lib/state/context';
   import { setThermostat } from '$lib/state/set';
-  import { YES_NO } from '$lib/survey/words';
 
   const place = getPlace();
   const safety = $derived(place.safety);
@@ -30,11 +31,10 @@
   <SupplyList />
   <section class="sheet-of-paper p-4">
     <h2 class="section-title mb-2">The old thermostat</h2>
-    <ChoiceField
-      label="Does it hold a glass bulb with silvery liquid (mercury)?"
+    <QuestionField
+      question={OLD_THERMOSTAT_QUESTIONS.mercury}
       value={place.thermostat.mercury}
-      choices={YES_NO}
-      onset={(value) => setThermostat(place, 'mercury', value, 'Mercury')}
+      onset={(value) => setThermostat(place, 'mercury', value as YesNo, 'Mercury')}
     />
   </section>
   {#if findings.length > 0}

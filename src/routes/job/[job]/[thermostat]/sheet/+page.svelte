@@ -2,11 +2,12 @@
   /** Station: read the wall, read the equipment. */
   import FileDown from '@lucide/svelte/icons/file-down';
   import FileUp from '@lucide/svelte/icons/file-up';
+  import { OLD_THERMOSTAT_QUESTIONS } from '$core/questions/wall-questions';
+  import QuestionFields from '$lib/questions/question-fields.svelte';
   import Tag from '@lucide/svelte/icons/tag';
   import Plus from '@lucide/svelte/icons/plus';
   import { MediaQuery } from 'svelte/reactivity';
   import { addConductor, removeCable, setConductors } from '$core/job/edits';
-  import { setThermostatField } from '$core/job/choices';
   import type { CableId } from '$core/job/ids';
   import { LIMITS } from '$core/job/limits';
   import type { Thermostat } from '$core/job/schema';
@@ -28,6 +29,8 @@
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
   import { page } from '$app/state';
   import { getPlace } from '$lib/state/context';
+  import { setThermostat } from '$lib/state/set';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const narrow = new MediaQuery('max-width: 700px');
@@ -115,7 +118,7 @@
   <section class="sheet-of-paper p-3 sm:p-5" aria-label="Strand sheet">
     {#if empty}
       <p class="mb-3">
-        Photograph the plate first. Then touch what you see; colours and other ends come after.
+        {say('Photograph the plate first. Then touch what you see; colours and other ends come after.')}
       </p>
       <Letters bind:look />
       <button
@@ -244,49 +247,12 @@
         limit="terminals of a plate"
       />
       <div class="mt-3 grid grid-cols-2 gap-3">
-        <label class="flex flex-col gap-1 text-sm"
-          >What feeds the old one
-          <select
-            class="select w-full"
-            value={place.thermostat.oldSupply}
-            onchange={(event) =>
-              place.session.edit(
-                setThermostatField(
-                  place.job,
-                  place.thermostat.id,
-                  'oldSupply',
-                  event.currentTarget.value as Thermostat['oldSupply'],
-                  'What feeds the old thermostat'
-                )
-              )}
-          >
-            <option value="unknown">not known</option>
-            <option value="none">nothing</option>
-            <option value="battery">batteries</option>
-            <option value="common">its C wire</option>
-          </select>
-        </label>
-        <label class="flex flex-col gap-1 text-sm"
-          >An outlet near the plate
-          <select
-            class="select w-full"
-            value={place.thermostat.outlet}
-            onchange={(event) =>
-              place.session.edit(
-                setThermostatField(
-                  place.job,
-                  place.thermostat.id,
-                  'outlet',
-                  event.currentTarget.value as Thermostat['outlet'],
-                  'Outlet near the plate'
-                )
-              )}
-          >
-            <option value="unknown">not known</option>
-            <option value="near">yes, always on</option>
-            <option value="none">none</option>
-          </select>
-        </label>
+        <QuestionFields
+          questions={[OLD_THERMOSTAT_QUESTIONS.oldSupply, OLD_THERMOSTAT_QUESTIONS.outlet]}
+          record={place.thermostat}
+          onset={({ field, label }, value) =>
+            setThermostat(place, field as 'outlet', value as Thermostat['outlet'], label)}
+        />
       </div>
     </section>
     {#if !empty && only !== 'wall'}<FoundEnds />{/if}

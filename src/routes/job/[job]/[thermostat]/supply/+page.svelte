@@ -14,6 +14,7 @@
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
   import ProofTable from '$lib/reasons/proof-table.svelte';
   import { getPlace } from '$lib/state/context';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const plan = $derived(place.plan);
@@ -71,7 +72,7 @@
       <ol class="list-decimal pl-5">
         {#each place.looks.slice(0, 3) as look, at (at)}
           <li>
-            {lookText(look.at)}
+            {say(lookText(look.at))}
             {#if look.opens}<span class="quiet">It may open: {titleOf(look.opens)}.</span>{/if}
           </li>
         {/each}
@@ -125,7 +126,7 @@
               >{same(option.findings)
                 ? 'Closed by the stop above.'
                 : option.findings[0]
-                  ? findingText(option.findings[0], place.job.units)
+                  ? say(findingText(option.findings[0], place.job.units))
                   : ''}</span
             >
           </summary>

@@ -1,8 +1,10 @@
 <script lang="ts">
-  /** Station: survey, before anything is bought. */
+  /** Station: before anything is bought. The verdict first, then one question at a time, then all that is known. */
+  import { surveyCards } from '$core/questions/survey-cards';
   import ColdSection from '$lib/survey/cold-section.svelte';
-  import HouseForm from '$lib/survey/house-form.svelte';
+  import HouseSection from '$lib/survey/house-section.svelte';
   import Inventory from '$lib/survey/inventory.svelte';
+  import NextCard from '$lib/survey/next-card.svelte';
   import PathSection from '$lib/survey/path-section.svelte';
   import SavingSection from '$lib/survey/saving-section.svelte';
   import SignalSection from '$lib/survey/signal-section.svelte';
@@ -12,6 +14,7 @@
   import { askWeather } from '$lib/state/weather.svelte';
 
   const place = getPlace();
+  const cards = $derived(surveyCards(place.job, place.thermostat));
   $effect(() => void askWeather(place.job.survey.building.weather));
 </script>
 
@@ -20,16 +23,21 @@
 <div class="flex flex-col gap-4">
   <div>
     <h1 class="station-title">Before you buy</h1>
-    <p class="quiet">Before anything is bought: does it pay, does it reach, does it fit, and on which day.</p>
+    <p class="quiet">Does it pay, does the signal reach, does it fit the wall, and on which day?</p>
   </div>
   <VerdictCard />
-  <Inventory />
-  <HouseForm />
-  <div class="grid items-start gap-4 2xl:grid-cols-2">
-    <ColdSection />
-    <SavingSection />
-    <SignalSection />
-    <PathSection />
+  <NextCard {cards} />
+  <div class="grid items-start gap-4 xl:grid-cols-2">
+    <div class="flex min-w-0 flex-col gap-4">
+      <HouseSection {cards} />
+      <Inventory {cards} />
+    </div>
+    <div class="flex min-w-0 flex-col gap-4">
+      <ColdSection />
+      <SavingSection />
+      <SignalSection />
+      <WallSection cards={cards.filter((card) => card.group === 'wall')} />
+      <PathSection />
+    </div>
   </div>
-  <WallSection />
 </div>

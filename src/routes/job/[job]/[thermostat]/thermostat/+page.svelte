@@ -6,11 +6,13 @@
   import { chosenFindings } from '$core/match/chosen';
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
-  import { FIT_WORDS, RAIL_WORDS, SUPPLY_WORDS } from '$lib/device/words';
+  import { RAIL_WORDS, SUPPLY_WORDS } from '$core/questions/device-questions';
+  import { FIT_WORDS } from '$lib/device/words';
   import Dialog from '$lib/frame/dialog.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
   import { getPlace } from '$lib/state/context';
+  import { money } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const order = { go: 0, care: 1, pro: 2, no: 3 };
@@ -50,7 +52,7 @@
           heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}; {device.drawVa} VA{device.price ===
           null
             ? ''
-            : `; $${device.price}`}
+            : `; ${money(device.price)}`}
         </p>
         <div class="mt-3 flex-1">
           {#each byAspect(findings).filter((one) => one.aspect !== 'set') as group (group.aspect)}

@@ -17,6 +17,7 @@
   import SharedSupply from '$lib/together/shared-supply.svelte';
   import Shopping from '$lib/together/shopping.svelte';
   import { jointGroups, jointPictures, ownerOf, wayText } from '$lib/together/words';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const planned = new JobTogether();
@@ -124,7 +125,7 @@
               >{one.thermostat.name}</a
             >
             <VerdictMark verdict={one.option.verdict} size={16} />
-            <span>{wayText(one, chosen.has(one.thermostat.id))}</span>
+            <span>{say(wayText(one, chosen.has(one.thermostat.id)))}</span>
           </li>
         {/each}
       </ul>

@@ -18,6 +18,7 @@
   import { Picture } from '$lib/photos/picture.svelte';
   import { patchReader } from '$lib/photos/spot';
   import { photoName } from '$lib/photos/words';
+  import { say } from '$lib/words/manner.svelte';
   import { getPlace } from '$lib/state/context';
   import { setAt } from '$lib/state/set';
 
@@ -212,17 +213,20 @@
       {/if}
     </div>
 
-    {#if unreadable}<p class="text-sm" role="alert">The colours of this picture cannot be read.</p>{/if}
+    {#if unreadable}<p class="text-sm" role="alert">
+        {say('The colours of this picture cannot be read.')}
+      </p>{/if}
     {#if whiteTrouble !== null}
       <p class="sheet-of-paper p-4" role="alert">
         {whiteTrouble.charAt(0).toUpperCase() + whiteTrouble.slice(1)}.
       </p>
     {/if}
     {#if guess}
-      <section class="sheet-of-paper p-4" aria-label="Name of the colour">
+      <section class="sheet-of-paper p-4" aria-label={say('Name of the colour')}>
         <p class="mb-1">
-          <b>{sureWords[guess.sure]}</b>{guess.why ? `: ${guess.why}` : ''}. A colour only helps to find the
-          same wire; it never says what it does.
+          <b>{sureWords[guess.sure]}</b>{guess.why ? `: ${guess.why}` : ''}. {say(
+            'A colour only helps to find the same wire; it never says what it does.'
+          )}
         </p>
         <label class="mb-2 flex flex-col gap-1 text-sm"
           >Which wire
@@ -244,8 +248,8 @@
               onclick={() => setColour(code)}
             >
               <ColourChip {code} stripe={null} />{rank === 0
-                ? `Set ${COLOURS[code].name}`
-                : `Or ${COLOURS[code].name}`}
+                ? say(`Set ${COLOURS[code].name}`)
+                : say(`Or ${COLOURS[code].name}`)}
             </button>
           {/each}
         </div>
