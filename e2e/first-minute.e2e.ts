@@ -120,7 +120,13 @@ async function weightOf(page: Page, go: () => Promise<void>) {
   const kilobytes = (kind: string) =>
     [...files.values()].filter((file) => file.kind === kind).reduce((sum, { bytes }) => sum + bytes, 0) /
     1000;
-  return { script: kilobytes('script'), style: kilobytes('stylesheet'), requests };
+  const thread = [...files].filter(([url]) => url.includes('/workers/'));
+  return {
+    script: kilobytes('script'),
+    thread: thread.reduce((sum, [, { bytes }]) => sum + bytes, 0) / 1000,
+    style: kilobytes('stylesheet'),
+    requests
+  };
 }
 
 test('the first page is light, and the first station of a job does not grow', async ({ page, browser }) => {
@@ -136,6 +142,7 @@ test('the first page is light, and the first station of a job does not grow', as
     await open(again, '/job/job-schoolhouse/th-classroom/sheet');
     await again.getByRole('heading', { level: 1, name: 'Wires' }).waitFor();
   });
-  // The planner of the thread is in it.
-  expect(station.script).toBeLessThanOrEqual(400);
+  // The page by itself, and the planner that its thread loads beside it.
+  expect(station.script - station.thread).toBeLessThanOrEqual(215);
+  expect(station.thread).toBeLessThanOrEqual(105);
 });

@@ -95,7 +95,7 @@
 
   async function takeOut(job: JobSummary): Promise<void> {
     const { takeOut: out } = await actions();
-    await out(job);
+    told = await out(job);
   }
 
   async function remove(): Promise<void> {

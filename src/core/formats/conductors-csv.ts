@@ -34,8 +34,6 @@ export const CSV_HEADER = [
 type Column = (typeof CSV_HEADER)[number];
 type Row = Partial<Record<Column, string>>;
 
-/** Far more than so many lines have. */
-export const MOST_CSV_BYTES = 1_000_000;
 const MOST_LINES = 200;
 const CONTINUITY = ['untested', 'proven', 'broken'] as const;
 

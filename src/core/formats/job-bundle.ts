@@ -7,9 +7,9 @@ import { strFromU8, strToU8, Unzip, UnzipInflate, unzipSync, zipSync, type Zippa
 import type { PhotoId } from '../job/ids';
 import type { Job } from '../job/schema';
 import type { Fault } from '../job/faults';
+import { MOST_BUNDLE_BYTES } from './file-limits';
 import { MOST_FILE_BYTES, readJob, writeJob } from './job-json';
 
-export const MOST_BUNDLE_BYTES = 80_000_000;
 const MOST_PHOTO_BYTES = 4_000_000;
 /** Photos hardly shrink: what holds more than this unpacked was made to hurt. */
 const MOST_UNPACKED_BYTES = 100_000_000;
@@ -33,11 +33,6 @@ export type BundleRead =
       readonly photos: ReadonlyMap<PhotoId, Uint8Array>;
     }
   | { readonly ok: false; readonly faults: readonly Fault[] };
-
-/** True when the bytes begin like a ZIP file. */
-export function isBundle(bytes: Uint8Array): boolean {
-  return bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
-}
 
 export function readBundle(bytes: Uint8Array): BundleRead {
   if (bytes.length > MOST_BUNDLE_BYTES)

@@ -9,7 +9,6 @@ import { batch, insertStep, setStep, type Path, type Step } from './steps';
 
 const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];
 
-
 /** Records the answer to an observation; null takes it back. */
 export function observe(job: Job, th: ThermostatId, id: string, answer: string | number | null): Step {
   const label = answer === null ? `Observation taken back: ${id}` : `Observed: ${id}`;

@@ -16,7 +16,7 @@ export const BUILDING_QUESTIONS = {
     label: 'Heated floor',
     ask: 'How large is the heated floor?',
     why: COOLS,
-    help: 'All heated rooms of all storeys together; half of it at sight is good enough.',
+    help: 'All heated rooms of all storeys together. A rough figure is good enough.',
     quantity: 'area',
     digits: 0
   }),

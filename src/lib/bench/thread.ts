@@ -1,7 +1,6 @@
 /** The web worker for long work, started once when it is first needed. */
 import { clientOf, type Client } from '$worker/client';
-import type { FromThread, ToThread } from '$worker/protocol';
-import { inThisThread } from '$worker/queue';
+import type { FromThread, Port, ToThread } from '$worker/protocol';
 
 let client: Client | null = null;
 
@@ -10,7 +9,7 @@ export function longWork(): Client {
   return client;
 }
 
-function portOf() {
+function portOf(): Port<ToThread, FromThread> {
   try {
     const worker = new Worker(new URL('../../worker/browser.ts', import.meta.url), { type: 'module' });
     return {
@@ -19,7 +18,24 @@ function portOf() {
         worker.addEventListener('message', ({ data }: MessageEvent<FromThread>) => hear(data))
     };
   } catch {
-    // No worker to be had: the same work in short slices here, so that the page stays awake.
-    return inThisThread({ now: () => performance.now(), soon: (next) => void setTimeout(next), slice: 20 });
+    return inSlices();
   }
+}
+
+/** No worker to be had: the same work in short slices here, so that the page stays awake. It is loaded only then. */
+function inSlices(): Port<ToThread, FromThread> {
+  let hear: (message: FromThread) => void = () => undefined;
+  const port = import('$worker/queue').then(({ inThisThread }) => {
+    const here = inThisThread({
+      now: () => performance.now(),
+      soon: (next) => void setTimeout(next),
+      slice: 20
+    });
+    here.listen((message) => hear(message));
+    return here;
+  });
+  return {
+    post: (message) => void port.then((here) => here.post(message)),
+    listen: (next) => void (hear = next)
+  };
 }

@@ -1,6 +1,6 @@
 /** A job out of and into the browser, with its photos: plain JSON where it has none, a ZIP with both where it has. */
 import { faultText } from '$core/job/faults';
-import { isBundle, MOST_BUNDLE_BYTES, readBundle, writeBundle } from '$core/formats/job-bundle';
+import { isBundle, MOST_BUNDLE_BYTES } from '$core/formats/file-limits';
 import { readJob, writeJob } from '$core/formats/job-json';
 import { withUniqueIds } from '$core/formats/unique-ids';
 import type { PhotoId } from '$core/job/ids';
@@ -8,18 +8,23 @@ import type { Job } from '$core/job/schema';
 import { photosOf, type JobStore } from '$storage/port';
 import { download, downloadBlob, fileName } from './download';
 
-export async function exportJob(store: JobStore, job: Job): Promise<void> {
+/** Packing is loaded with the first photo; whoever cannot load it any more gets the job without them, and hears of it. */
+export async function exportJob(store: JobStore, job: Job): Promise<string | null> {
   const photos = new Map<PhotoId, Uint8Array>();
   for (const id of photosOf(job)) {
     const picture = await store.getPhoto(job.id, id).catch(() => null);
     if (picture) photos.set(id, new Uint8Array(await picture.arrayBuffer()));
   }
-  if (photos.size === 0) download(fileName(job.name, 'ulterum.json'), writeJob(job));
-  else
-    downloadBlob(
-      fileName(job.name, 'ulterum.zip'),
-      new Blob([writeBundle(job, photos) as Uint8Array<ArrayBuffer>], { type: 'application/zip' })
-    );
+  const bundles = photos.size === 0 ? null : await import('$core/formats/job-bundle').catch(() => null);
+  if (bundles) {
+    const bytes = bundles.writeBundle(job, photos) as Uint8Array<ArrayBuffer>;
+    downloadBlob(fileName(job.name, 'ulterum.zip'), new Blob([bytes], { type: 'application/zip' }));
+    return null;
+  }
+  download(fileName(job.name, 'ulterum.json'), writeJob(job));
+  return photos.size === 0
+    ? null
+    : 'The file has no photos in it: the part that packs them could not be loaded. Load the page again with the network there.';
 }
 
 export type JobFileRead =
@@ -50,6 +55,7 @@ export async function readJobFile(file: File): Promise<JobFileRead> {
       ? taken(read.job, read.from, new Map())
       : { ok: false, lines: read.faults.slice(0, MOST_LINES).map(faultText) };
   }
+  const { readBundle } = await import('$core/formats/job-bundle');
   const read = readBundle(bytes);
   return read.ok
     ? taken(read.job, read.from, read.photos)

@@ -2,9 +2,9 @@
   /** What to do when the job cannot be kept: the other tab's version, a full or refusing browser. */
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { exportJob } from '../files/job-file';
+  import { takeOutJob } from '../state/take-out';
   import { getSession } from '../state/context';
-  import { freshRest, jobStore } from '../state/store';
+  import { freshRest } from '../state/store';
 
   const session = $derived(getSession()());
   const keeping = $derived(session.keeping);
@@ -71,7 +71,7 @@
       Your edits are here and not saved ({keeping.why}). Export the job before you close this page.
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-primary btn-sm" onclick={() => exportJob(jobStore(), session.job)}
+      <button type="button" class="btn btn-primary btn-sm" onclick={() => takeOutJob(session)}
         >Export the job, photos too</button
       >
       <button type="button" class="btn btn-outline btn-sm" onclick={() => session.retry()}>Try again</button>

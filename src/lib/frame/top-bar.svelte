@@ -7,8 +7,7 @@
   import type { Snippet } from 'svelte';
   import { lastDone, nextAgain } from '$core/job/history';
   import { describe } from '$core/job/steps';
-  import { exportJob } from '../files/job-file';
-  import { jobStore } from '../state/store';
+  import { takeOutJob } from '../state/take-out';
   import { getSession } from '../state/context';
   import Dialog from './dialog.svelte';
   import PlaceMenu from './place-menu.svelte';
@@ -64,7 +63,7 @@
     class="btn btn-ghost btn-square"
     aria-label="Export the job as a file"
     title="Export"
-    onclick={() => void exportJob(jobStore(), session.job)}><Download size={20} /></button
+    onclick={() => void takeOutJob(session)}><Download size={20} /></button
   >
 {/snippet}
 

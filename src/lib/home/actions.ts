@@ -13,11 +13,15 @@ export interface Told {
   readonly lines: readonly string[];
 }
 
-export async function takeOut(summary: JobSummary): Promise<void> {
+export async function takeOut(summary: JobSummary): Promise<Told | null> {
   const store = jobStore();
   const loaded = await store.load(summary.id);
-  if (loaded.ok) await exportJob(store, loaded.record.job);
-  else if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
+  if (loaded.ok) {
+    const told = await exportJob(store, loaded.record.job);
+    return told === null ? null : { title: 'The job was exported', lines: [told] };
+  }
+  if (loaded.reason === 'damaged') download(fileName(summary.id, 'damaged.json'), loaded.raw);
+  return null;
 }
 
 /** Makes a new job; gives its address, or what to tell. */

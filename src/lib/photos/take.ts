@@ -1,5 +1,4 @@
 /** A picture from the camera or from a file: scaled down, upright, without the place and device data that cameras write into it. */
-import compress from 'browser-image-compression';
 
 const MOST_BYTES = 60_000_000;
 /** Longest side kept: terminal marks stay readable, twenty photos stay below ten megabytes. */
@@ -15,6 +14,8 @@ export async function takePicture(file: File): Promise<Taken> {
   if (file.size > MOST_BYTES)
     return { ok: false, why: `${file.name} is larger than ${MOST_BYTES / 1_000_000} MB.` };
   try {
+    // Loaded with the first picture: most who look have none to bring.
+    const { default: compress } = await import('browser-image-compression');
     const picture = await compress(file, {
       maxWidthOrHeight: LONGEST_PX,
       maxSizeMB: 0.6,

@@ -8,6 +8,7 @@
   import { factKey } from '$core/findings/finding';
   import { findingText } from '$core/words/findings/table';
   import FactList from './fact-list.svelte';
+  import { LEVEL_WORDS } from './levels';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -19,7 +20,6 @@
   let { findings, compact = false }: Props = $props();
   const place = getPlace();
   const shapes = { stop: OctagonX, warn: TriangleAlert, note: Info };
-  const words = { stop: 'Stop', warn: 'Caution', note: 'Note' };
 </script>
 
 <ul class="flex flex-col gap-2">
@@ -28,7 +28,7 @@
     <li class="finding" data-level={one.level} data-code={one.code}>
       <span class="mt-0.5 flex-none"><Shape size={18} aria-hidden="true" /></span>
       <div class="min-w-0">
-        <b>{words[one.level]}.</b>
+        <b>{LEVEL_WORDS[one.level]}.</b>
         {say(findingText(one, place.job.units))}
         {#if one.because.length > 0 && !compact}
           <details class="mt-0.5 text-sm">

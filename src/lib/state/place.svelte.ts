@@ -12,17 +12,15 @@ import { findDevice } from '$core/match/catalogue';
 import { chosenFindings } from '$core/match/chosen';
 import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
-import { planFor, type Plan } from '$core/plan/plan';
+import type { Plan } from '$core/plan/plan';
 import { nextStep, type NextStep } from '$core/plan/next-step';
 import { standingOf, type Standing, type StandingFacts } from '$core/plan/standing';
-import { savingPrices } from '$core/plan/saving-prices';
-import { rememberingProver } from '$core/proof/proof-memory';
 import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';
 import type { PlannedPlace } from '$worker/protocol';
-import type { Planner } from './planner';
+import type { Planner, PlannerHere } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
 
@@ -36,6 +34,7 @@ export class Place {
   readonly #id: () => string;
 
   readonly #planner: Planner | null;
+  readonly #plannerHere: PlannerHere | null;
   #made: ({ readonly job: Job } & PlannedPlace) | null = $state.raw(null);
   #waiting: (() => void)[] = [];
   #tries = $state(0);
@@ -46,11 +45,11 @@ export class Place {
   /** Why no plan could be made; empty where one could. */
   trouble = $state('');
 
-  /** Without a planner the plan is made here, the moment it is asked for. */
-  constructor(session: () => JobSession, id: () => string, planner: Planner | null = null) {
+  constructor(session: () => JobSession, id: () => string, planner: Planner | PlannerHere) {
     this.#session = session;
     this.#id = id;
-    this.#planner = planner;
+    this.#plannerHere = 'planHere' in planner ? planner : null;
+    this.#planner = 'planHere' in planner ? null : planner;
   }
 
   get session(): JobSession {
@@ -91,7 +90,7 @@ export class Place {
   /** As text, so that it is the same where nothing in it has changed: most edits are none of money's business. */
   readonly #money: string = $derived.by(() =>
     JSON.stringify({
-      prices: this.#planner === null ? savingPrices(this.job) : (this.#made?.prices ?? []),
+      prices: this.#plannerHere?.pricesHere(this.job) ?? this.#made?.prices ?? [],
       source: heatSourceIn(this.job, this.thermostat, this.identification),
       way: this.#wayMinutes()
     } satisfies Money)
@@ -119,9 +118,9 @@ export class Place {
   readonly safety: SafetyStanding = $derived.by(() =>
     safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now)
   );
-  /** Ticks, undo and most edits leave the circuits as they are. */
-  readonly #prover = rememberingProver(200);
-  readonly #here: Plan = $derived.by(() => planFor(this.job, this.thermostat, { prover: this.#prover }));
+  readonly #here: Plan | null = $derived.by(
+    () => this.#plannerHere?.planHere(this.job, this.thermostat) ?? null
+  );
 
   /** A plan of this thermostat is at hand, though perhaps of the job before the last edit. */
   get planned(): boolean {
@@ -135,7 +134,7 @@ export class Place {
 
   /** The last plan that was made; a newer one follows within moments of an edit. */
   get plan(): Plan {
-    if (this.#planner === null) return this.#here;
+    if (this.#here) return this.#here;
     if (!this.#made) throw new Error('No plan is made yet');
     return this.#made.plan;
   }

@@ -10,6 +10,7 @@ import { memoryStore } from '$storage/memory';
 import { Bench } from '../bench/bench.svelte';
 import { stationsOf, type Station } from '../frame/stations';
 import { Place } from './place.svelte';
+import { plannerHere } from './plan-here';
 import { JobSession } from './session.svelte';
 
 const CLASSROOM = makeId('thermostat', 'classroom');
@@ -18,7 +19,8 @@ function placeIn(thermostat: string, job: Job = SCHOOLHOUSE): Place {
   const session = new JobSession(memoryStore(), { job, revision: 0, saved: '', history: NO_HISTORY });
   return new Place(
     () => session,
-    () => thermostat
+    () => thermostat,
+    plannerHere()
   );
 }
 

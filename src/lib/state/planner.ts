@@ -1,6 +1,7 @@
 /** Who makes the plan of a thermostat: a thread of its own, so that the page stays awake while it is made. */
-import type { Job } from '$core/job/schema';
+import type { Job, Thermostat } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
+import type { Plan } from '$core/plan/plan';
 import type { PlannedPlace } from '$worker/protocol';
 import { longWork } from '../bench/thread';
 
@@ -15,6 +16,12 @@ export interface Planner {
   plan(job: Job, thermostat: string, watch: PlanWatch): Promise<PlannedPlace | null>;
   /** What is worth looking at next; nothing where it was stopped. */
   looks(job: Job, thermostat: string, signal: AbortSignal): Promise<readonly Look[]>;
+}
+
+/** Who makes it at once, where it is asked for. */
+export interface PlannerHere {
+  planHere(job: Job, thermostat: Thermostat): Plan;
+  pricesHere(job: Job): PlannedPlace['prices'];
 }
 
 export const threadPlanner: Planner = {

@@ -16,7 +16,6 @@ import {
   type History
 } from '$core/job/history';
 import { apply, describe, invert, valueAt, type Step } from '$core/job/steps';
-import { adoptTicks } from '$core/plan/adopt-ticks';
 import { photosOf, type JobRecord, type JobStore, type Opened } from '$storage/port';
 import type { Unsaved, UnsavedNotes } from '$storage/unsaved';
 
@@ -32,6 +31,8 @@ export interface SessionParts {
   /** The time of a save as ISO text. */
   readonly now?: () => string;
   readonly opened?: Opened | null;
+  /** Takes the ticks of an older job over into the log; null where it has none. */
+  readonly ticks?: Step | null;
   /** Where steps are noted until they are saved. */
   readonly notes?: UnsavedNotes | null;
   /** What closed tabs had not saved of this job. */
@@ -68,7 +69,7 @@ export class JobSession {
   constructor(
     store: JobStore,
     record: JobRecord,
-    { now = isoNow, opened = null, notes = null, left = [] }: SessionParts = {}
+    { now = isoNow, opened = null, ticks = null, notes = null, left = [] }: SessionParts = {}
   ) {
     this.#store = store;
     this.#now = now;
@@ -76,7 +77,7 @@ export class JobSession {
     this.#revision = record.revision;
     this.#adopt(record);
     this.#unwatch = store.watch((id) => void this.#heard(id));
-    if (opened) this.#welcome(opened);
+    if (opened) this.#welcome(opened, ticks);
     this.#takeUp(left, record.revision);
   }
 
@@ -143,9 +144,8 @@ export class JobSession {
   }
 
   /** Says how an older job was opened, takes its ticks over into the log, and saves it as it is now, so that this is said once. */
-  #welcome({ from, historyLetGo, idsChanged }: Opened): void {
+  #welcome({ from, historyLetGo, idsChanged }: Opened, ticks: Step | null): void {
     const older = from < JOB_VERSION;
-    const ticks = adoptTicks(this.job);
     if (!older && !historyLetGo && !ticks && idsChanged.length === 0) return;
     this.notice = [
       ...(older

@@ -1,3 +1,4 @@
+import { adoptTicks } from '$core/plan/adopt-ticks';
 import { describe, expect, it, vi } from 'vitest';
 import { wallPhoto } from '$core/houses/pictured';
 import { newJob } from '$core/job/create';
@@ -15,7 +16,11 @@ const rename = (session: JobSession, name: string) =>
 
 async function open(store: JobStore): Promise<JobSession> {
   const loaded = await store.load('job-oak');
-  if (loaded.ok) return new JobSession(store, loaded.record, { opened: loaded.opened });
+  if (loaded.ok)
+    return new JobSession(store, loaded.record, {
+      opened: loaded.opened,
+      ticks: adoptTicks(loaded.record.job)
+    });
   await store.save({ job: fresh(), saved: '', history: NO_HISTORY }, 0, NO_HISTORY);
   return open(store);
 }

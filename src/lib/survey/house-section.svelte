@@ -1,6 +1,5 @@
 <script lang="ts">
   /** The house, who lives in it and the day, from a few answers; a year of weather may come from a file. */
-  import { readWeather } from '$core/formats/weather-csv';
   import { faultText } from '$core/job/faults';
   import { SURVEY_GROUPS, type SurveyCard } from '$core/questions/survey-cards';
   import { readText } from '../files/download';
@@ -27,6 +26,7 @@
       faults = [text.why];
       return;
     }
+    const { readWeather } = await import('$core/formats/weather-csv');
     const read = readWeather(text.text, file.name);
     faults = read.ok ? [] : read.faults.map(faultText);
     if (read.ok)

@@ -6,6 +6,7 @@
   import Hammer from '@lucide/svelte/icons/hammer';
   import { BUYING_NAMES } from '$core/survey/before-buying';
   import { dayText } from '$core/trade/figures';
+  import { levelCounts } from '../reasons/levels';
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
   import { say } from '../words/manner.svelte';
@@ -18,6 +19,7 @@
     'do-not-buy': CircleX
   };
   const Shape = $derived(shapes[place.buying.verdict]);
+  const findings = $derived(place.buying.findings);
   const says = {
     'buy-now': 'Nothing that is recorded asks to wait.',
     'buy-and-wait': 'Buy it, and do the work on a day that suits.',
@@ -36,6 +38,11 @@
         class="font-normal">from about {say(dayText(place.buying.until))}</span
       >{/if}
   </p>
-  <p class="quiet mb-3">{says[place.buying.verdict]}</p>
-  <FindingList findings={place.buying.findings} />
+  <p class="quiet">{says[place.buying.verdict]}</p>
+  {#if findings.length > 0}
+    <details class="mt-2">
+      <summary class="min-h-8 cursor-pointer py-1 font-semibold">Why? {levelCounts(findings)}</summary>
+      <div class="mt-2"><FindingList {findings} /></div>
+    </details>
+  {/if}
 </section>

@@ -7,6 +7,8 @@
   /** Opens the job named in the address, and says plainly when it cannot be. */
   import { onDestroy, untrack, type Snippet } from 'svelte';
   import { page } from '$app/state';
+  import type { Job } from '$core/job/schema';
+  import type { Step } from '$core/job/steps';
   import { download, fileName } from '$lib/files/download';
   import { setSession } from '$lib/state/context';
   import { JobSession } from '$lib/state/session.svelte';
@@ -38,9 +40,17 @@
     const left = loaded.ok ? await notes?.take(id) : [];
     session?.close();
     failed = loaded.ok ? null : loaded;
+    const ticks = loaded.ok ? await oldTicks(loaded.record.job) : null;
     session = loaded.ok
-      ? new JobSession(jobStore(), loaded.record, { opened: loaded.opened, notes, left: left ?? [] })
+      ? new JobSession(jobStore(), loaded.record, { opened: loaded.opened, ticks, notes, left: left ?? [] })
       : null;
+  }
+
+  /** Planning is loaded here only for a job of the first version that has ticks. */
+  async function oldTicks(job: Job): Promise<Step | null> {
+    if (job.thermostats.every((thermostat) => thermostat.oldTicks.length === 0)) return null;
+    const { adoptTicks } = await import('$core/plan/adopt-ticks');
+    return adoptTicks(job);
   }
 
   function ask(event: BeforeUnloadEvent): void {

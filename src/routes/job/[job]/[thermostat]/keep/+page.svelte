@@ -4,12 +4,11 @@
   import Printer from '@lucide/svelte/icons/printer';
   import Tag from '@lucide/svelte/icons/tag';
   import { movesDone } from '$core/plan/moves';
-  import { exportJob } from '$lib/files/job-file';
+  import { takeOutJob } from '$lib/state/take-out';
   import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { getPlace } from '$lib/state/context';
-  import { jobStore } from '$lib/state/store';
   import { moment, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
@@ -32,7 +31,7 @@
     <button type="button" class="btn btn-outline" onclick={() => (labels = true)}
       ><Tag size={18} aria-hidden="true" />Labels for the wires</button
     >
-    <button type="button" class="btn btn-outline" onclick={() => void exportJob(jobStore(), place.job)}
+    <button type="button" class="btn btn-outline" onclick={() => void takeOutJob(place.session)}
       ><Download size={18} aria-hidden="true" />The whole job as a file</button
     >
   </div>

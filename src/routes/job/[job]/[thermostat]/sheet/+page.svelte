@@ -11,19 +11,17 @@
   import type { CableId } from '$core/job/ids';
   import { LIMITS } from '$core/job/limits';
   import type { Thermostat } from '$core/job/schema';
-  import { MOST_CSV_BYTES, readConductors, writeConductors } from '$core/formats/conductors-csv';
+  import { MOST_CSV_BYTES } from '$core/formats/file-limits';
   import { faultText } from '$core/job/faults';
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName, readText } from '$lib/files/download';
+  import OnDemand from '$lib/frame/on-demand.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
-  import CableDialog from '$lib/sheet/cable-dialog.svelte';
-  import LinkDialog from '$lib/sheet/link-dialog.svelte';
   import ScrewList from '$lib/sheet/screw-list.svelte';
   import FoundEnds from '$lib/sheet/found-ends.svelte';
   import { NOTHING_SEEN, recordLetters, type QuickLook } from '$core/survey/quick-look';
   import Letters from '$lib/home/letters.svelte';
-  import LabelsDialog from '$lib/sheet/labels-dialog.svelte';
   import MachineSection from '$lib/sheet/machine-section.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
@@ -62,6 +60,9 @@
     equipment: place.thermostat.conductors.length - place.unread.equipment
   });
 
+  /** Loaded when a list is wanted. */
+  const conductorsCsv = () => import('$core/formats/conductors-csv');
+
   async function bringCsv(event: Event): Promise<void> {
     const input = event.currentTarget as HTMLInputElement;
     const file = input.files?.[0];
@@ -72,6 +73,7 @@
       csvFaults = [text.why];
       return;
     }
+    const { readConductors } = await conductorsCsv();
     const list = readConductors(text.text, place.job, place.thermostat);
     csvFaults = list.ok ? [] : list.faults.slice(0, 12).map(faultText);
     if (list.ok)
@@ -159,10 +161,10 @@
         <button
           type="button"
           class="btn btn-ghost"
-          onclick={() =>
+          onclick={async () =>
             download(
               fileName(`${place.job.name}-${place.thermostat.name}`, 'csv'),
-              writeConductors(place.job, place.thermostat),
+              (await conductorsCsv()).writeConductors(place.job, place.thermostat),
               'text/csv'
             )}><FileDown size={18} aria-hidden="true" />List as CSV</button
         >
@@ -262,6 +264,18 @@
   </div>
 </div>
 
-<CableDialog open={cableOpen} cable={cableId} onclose={() => (cableOpen = false)} />
-<LabelsDialog open={labelsOpen} onclose={() => (labelsOpen = false)} />
-<LinkDialog open={linksOpen} onclose={() => (linksOpen = false)} />
+<OnDemand
+  open={cableOpen}
+  load={() => import('$lib/sheet/cable-dialog.svelte')}
+  given={{ open: true, cable: cableId, onclose: () => (cableOpen = false) }}
+/>
+<OnDemand
+  open={labelsOpen}
+  load={() => import('$lib/sheet/labels-dialog.svelte')}
+  given={{ open: true, onclose: () => (labelsOpen = false) }}
+/>
+<OnDemand
+  open={linksOpen}
+  load={() => import('$lib/sheet/link-dialog.svelte')}
+  given={{ open: true, onclose: () => (linksOpen = false) }}
+/>
