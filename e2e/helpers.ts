@@ -113,6 +113,11 @@ export async function expectNoSideways(page: Page): Promise<void> {
   expect(width).toBeLessThanOrEqual(window?.width ?? 0);
 }
 
+/** Unfolds a way of the C wire station. */
+export async function openWay(page: Page, method: string): Promise<void> {
+  await page.locator(`li[data-method="${method}"] summary`).first().click();
+}
+
 /** A station's link on the rail. */
 export function station(page: Page, name: string | RegExp): Locator {
   return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name });

@@ -91,8 +91,8 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     await takePhoto(page, 'Photo of the wall');
     await cell(page, 1, 'wall').tap();
     await page.getByRole('dialog').getByRole('button', { name: 'R', exact: true }).tap();
-    await cell(page, 2, 'wall').tap();
     await page.getByRole('dialog').getByRole('button', { name: 'W', exact: true }).tap();
+    await page.keyboard.press('Escape');
 
     await goTo(page, 'system');
     await answerQuestion(page, /^Thin/);

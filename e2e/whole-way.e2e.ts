@@ -9,7 +9,8 @@ import {
   open,
   openDemo,
   station,
-  goTo
+  goTo,
+  openWay
 } from './helpers';
 
 test('by keyboard', async ({ page }) => {
@@ -72,6 +73,7 @@ test('by keyboard', async ({ page }) => {
   await station(page, 'C wire').press('Enter');
   const best = page.locator('[data-method=spare-conductor]');
   await expect(best).toContainText('Recommended');
+  await best.locator('summary').first().press('Enter');
   await page.getByRole('button', { name: 'Take this way: Use a spare wire' }).press('Enter');
   await expect(best).toHaveAttribute('data-chosen', 'true');
   await expectSaved(page);
@@ -107,15 +109,15 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Add the cable' }).tap();
     await expectNoSideways(page);
 
-    for (const [index, mark] of ['R', 'W', 'Y', 'G'].entries()) {
-      await cell(page, index + 1, 'wall').tap();
+    // One wire after the other is asked for.
+    await cell(page, 1, 'wall').tap();
+    for (const mark of ['R', 'W', 'Y', 'G'])
       await page.getByRole('dialog').getByRole('button', { name: mark, exact: true }).tap();
-    }
     await page.getByRole('button', { name: 'At the equipment' }).tap();
-    for (const [index, mark] of ['R', 'W', 'Y', 'G'].entries()) {
-      await cell(page, index + 1, 'equipment').tap();
+    // One wire after the other is asked for.
+    await cell(page, 1, 'equipment').tap();
+    for (const mark of ['R', 'W', 'Y', 'G'])
       await page.getByRole('dialog').getByRole('button', { name: mark, exact: true }).tap();
-    }
     await expect(cell(page, 3, 'equipment')).toHaveText('Y');
     await page
       .getByRole('group', { name: /Terminals of Furnace/ })
@@ -132,6 +134,7 @@ test.describe('on a phone', () => {
     for (const answer of [/^Thin/, /^Warm air/, /^Burner with a flue/]) await answerQuestion(page, answer);
     await expectNoSideways(page);
     await goTo(page, 'supply');
+    await openWay(page, 'repurpose-g');
     await page.getByRole('button', { name: 'Take this way: Use the fan wire as the C wire' }).tap();
     await expectNoSideways(page);
     await expectAccessible(page);
@@ -160,10 +163,12 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await expect(page.locator('li[data-method]').nth(1)).toHaveAttribute('data-method', 'signal-splitter');
   await page.getByLabel(/^Work/).selectOption('as usual');
   await expect(page.locator('li[data-method]').nth(1)).toHaveAttribute('data-method', 'signal-splitter');
+  await openWay(page, 'signal-splitter');
   await card('signal-splitter')
     .getByLabel('Which way')
     .selectOption({ label: 'Y becomes C, G carries both calls' });
   await expect(card('signal-splitter')).toHaveAttribute('data-chosen', 'true');
+  await openWay(page, 'spare-conductor');
   await card('spare-conductor').getByRole('button', { name: 'Take this way: Use a spare wire' }).click();
   await expect(card('spare-conductor')).toHaveAttribute('data-chosen', 'true');
 
@@ -185,6 +190,7 @@ test('three ways are compared, one is taken, moves are ticked, and another condu
   await page.keyboard.press('Enter');
   await goTo(page, 'supply');
   await expect(page.locator('details[data-method="spare-conductor"]')).toContainText('nobody has found it');
+  await openWay(page, 'add-conductor');
   await card('add-conductor')
     .getByRole('button', { name: /Take this way/ })
     .click();

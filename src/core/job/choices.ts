@@ -4,7 +4,7 @@ import type { DeviceFacts } from './device-facts';
 import { thermostatIn } from './edits';
 import type { DeviceId, ThermostatId } from './ids';
 import type { LogEntry } from './log-schema';
-import type { Job, Thermostat } from './schema';
+import type { Job } from './schema';
 import { batch, insertStep, setStep, type Path, type Step } from './steps';
 
 const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, ...rest];

@@ -62,7 +62,7 @@
   >
 {/snippet}
 
-<Dialog {open} title="{wide}: where does the {name} wire end?" {onclose}>
+<Dialog {open} title="{wide}: where does the {name} end?" {onclose}>
   {#if places.length > 1}
     <div class="mb-3 flex flex-wrap gap-2" role="group" aria-label="At which place">
       {#each places as place (place.id)}

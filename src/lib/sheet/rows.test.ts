@@ -4,7 +4,7 @@ import { house, type HouseSketch } from '$core/houses/builder';
 import { furnaceWithSpare } from '$core/houses/houses';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
-import { endText, sheetView, steadyView } from './rows';
+import { changeView, endText, sheetView, steadyView } from './rows';
 
 const drawn = (sketch: HouseSketch) => {
   const { job, thermostat } = house(sketch);
@@ -35,6 +35,21 @@ describe('the strand sheet', () => {
     expect(rowsOf(after)[0]).toBe(rowsOf(before)[0]);
     expect(endText(rowsOf(after)[1]!.equipment)).toBe('loose');
     expect(steadyView(before, null)).toBe(before);
+  });
+
+  it('shows of a way what it moves, the parts that come, and no joint inside a part', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const plan = planFor(job, thermostat);
+    const changeOf = (method: string) =>
+      changeView(plan.wiringNow, plan.options.find((option) => option.method === method)!.after!);
+    const spare = changeOf('spare-conductor');
+    expect(spare.rows.some((row) => row.wall.mark === 'C' && row.equipment.mark === 'C')).toBe(true);
+    expect(spare.parts).toEqual([]);
+    const splitter = changeOf('signal-splitter');
+    expect(splitter.parts).toContain('splitter');
+    expect(splitter.jumpers).toEqual([]);
+    const unchanged = changeView(plan.wiringNow, plan.wiringNow);
+    expect(unchanged).toEqual({ rows: [], parts: [], jumpers: [] });
   });
 
   it('prints marks as recorded, not as the core compares them', () => {

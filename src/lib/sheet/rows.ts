@@ -88,6 +88,28 @@ export function sheetView(wiring: Wiring, against: Wiring | null = null): SheetV
   return { groups, links: linksOf(wiring, against, order) };
 }
 
+/** What a way changes, as a small picture has room for it: the strands that move or are new, the parts that come, jumpers. */
+export interface ChangeView {
+  readonly rows: readonly RowView[];
+  /** Names of the parts that come between; the new thermostat comes with every way and is none of them. */
+  readonly parts: readonly string[];
+  /** Jumpers that come; joints inside a part are none. */
+  readonly jumpers: readonly string[];
+}
+
+export function changeView(before: Wiring, after: Wiring): ChangeView {
+  const view = sheetView(after, before);
+  const known = new Set(before.devices.map(({ id }) => id));
+  const parts = after.devices.filter(({ id, kind }) => !known.has(id) && kind !== 'new-thermostat');
+  return {
+    rows: view.groups.flatMap(({ rows }) =>
+      rows.filter((row) => row.fresh || row.wall.moved || row.equipment.moved)
+    ),
+    parts: parts.map(({ name }) => name),
+    jumpers: parts.length > 0 ? [] : view.links.filter(({ moved }) => moved).map(({ text }) => text)
+  };
+}
+
 /** The view with every row that says the same as before being the very row that it was: the page draws only what has changed. */
 export function steadyView(view: SheetView, before: SheetView | null): SheetView {
   if (before === null) return view;

@@ -64,6 +64,35 @@
     if (first !== null && row >= 0) focus({ row, column: first.end });
   });
 
+  /** What tells a wire from the others when it is asked for: its colour, else where its other end is. */
+  function whichWire(row: RowView | undefined, asked: Column): string {
+    const conductor = conductorOf(row);
+    if (!conductor || !row) return '';
+    if (conductor.colour !== null || conductor.label !== '') return `${conductorName(conductor)} wire`;
+    const [side, end] =
+      asked === 'equipment' || (asked === 'colour' && row.wall.state === 'landed')
+        ? (['wall', row.wall] as const)
+        : (['equipment', row.equipment] as const);
+    if (end.state !== 'landed') return `wire ${rows.indexOf(row) + 1}`;
+    return `wire that is on ${end.mark} at the ${side}`;
+  }
+
+  /** Nobody has read it yet. */
+  function isOpen({ row, column }: Spot): boolean {
+    const view = rows[row];
+    if (!view) return false;
+    if (column === 'colour') return (only === 'equipment' ? view.colourBeyond : view.colour) === null;
+    return column !== 'strand' && view[column].state === 'unseen';
+  }
+
+  /** Touched in a row: after a cell that nobody had read comes the next such one; after one that is put right, nothing. */
+  function goOn(filled: Spot, wasOpen: boolean): void {
+    const next = rows.findIndex((_, row) => row > filled.row && isOpen({ ...filled, row }));
+    if (!wasOpen || next < 0) return close();
+    picking = { ...filled, row: next };
+    said = `${said}. Next: the ${whichWire(rows[next], filled.column)}`;
+  }
+
   function setEnd(at: Spot, word: string, where: WhereId | null = null): void {
     const conductor = conductorOf(rows[at.row]);
     if (!conductor) return;
@@ -197,23 +226,29 @@
 <EndDialog
   open={picking !== null && (picking.column === 'wall' || picking.column === 'equipment')}
   side={picking?.column === 'equipment' ? 'equipment' : 'wall'}
-  name={picked ? conductorName(picked) : ''}
+  name={picking ? whichWire(pickedRow, picking.column) : ''}
   current={pickedScrew ? refName(place.job, pickedScrew) : (picked?.[pickedEnd].state ?? '')}
   places={placesFor(place.job, place.thermostat, pickedEnd, picked ?? null)}
   onpick={(word, where) => {
-    if (picking) setEnd(picking, word, where);
-    close();
+    if (!picking) return;
+    const [at, open] = [picking, isOpen(picking)];
+    setEnd(at, word, where);
+    goOn(at, open && word !== 'unseen');
   }}
   onclose={close}
 />
 <ColourDialog
   open={picking?.column === 'colour'}
-  title={say(`Which colour is the insulation at the ${only === 'equipment' ? 'equipment' : 'wall'}?`)}
+  title={say(
+    `At the ${only === 'equipment' ? 'equipment' : 'wall'}: which colour is the ${whichWire(pickedRow, 'colour')}?`
+  )}
   current={(only === 'equipment' ? pickedRow?.colourBeyond : pickedRow?.colour) ?? null}
   none="not known"
   onpick={(code) => {
-    if (picking) setColour(picking, code);
-    close();
+    if (!picking) return;
+    const [at, open] = [picking, isOpen(picking)];
+    setColour(at, code);
+    goOn(at, open && code !== null);
   }}
   onclose={close}
 />

@@ -19,6 +19,8 @@
   const place = getPlace();
   const plan = $derived(place.plan);
   const titleOf = (method: MethodId) => plan.options.find((one) => one.method === method)?.title ?? method;
+  /** Ways that are unfolded. */
+  let opened = $state.raw<Partial<Record<MethodId, boolean>>>({});
   const mistakes = new MistakesByWay();
   $effect(() => {
     const current = plan;
@@ -66,6 +68,44 @@
     </section>
   {/if}
 
+  {#if sharing.length > 0}
+    <p class="sheet-of-paper px-4 py-3">
+      {sharing.map((one) => one.name).join(', ')}
+      {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too.
+      {#if tooMuch}<b
+          >Together they ask for more than its transformer gives, though this one alone would do: wired ways
+          are closed until that is settled.</b
+        >{/if}
+      See <a class="underline" href="together">All together</a>.
+    </p>
+  {/if}
+
+  <WaysTable
+    ways={offered}
+    best={plan.recommended}
+    mistakes={mistakes.counts}
+    units={place.job.units}
+    before={plan.wiringNow}
+    onopen={(method) => (opened = { ...opened, [method]: true })}
+  />
+
+  <ol class="flex flex-col gap-3" aria-label="Ways that are open, best first">
+    {#each offered as option, index (option.method)}
+      <OptionCard
+        {option}
+        mistakes={mistakes.counts[option.method] ?? null}
+        best={option.method === plan.recommended}
+        bind:open={
+          () => opened[option.method] ?? false, (open) => (opened = { ...opened, [option.method]: open })
+        }
+        number={index + 1}
+        chosen={place.thermostat.choice.method === option.method}
+        onchoose={(method, variant) =>
+          place.session.edit(chooseMethod(place.job, place.thermostat.id, method, variant))}
+      />
+    {/each}
+  </ol>
+
   {#if place.looks.length > 0}
     <section class="sheet-of-paper p-4" aria-labelledby="look-title">
       <h2 id="look-title" class="section-title mb-2">Look first</h2>
@@ -80,38 +120,7 @@
     </section>
   {/if}
 
-  {#if sharing.length > 0}
-    <p class="sheet-of-paper px-4 py-3">
-      {sharing.map((one) => one.name).join(', ')}
-      {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too.
-      {#if tooMuch}<b
-          >Together they ask for more than its transformer gives, though this one alone would do: wired ways
-          are closed until that is settled.</b
-        >{/if}
-      See <a class="underline" href="together">All together</a>.
-    </p>
-  {/if}
-
-  <WaysTable ways={offered} best={plan.recommended} mistakes={mistakes.counts} units={place.job.units} />
-
   <Minds />
-
-  <ol
-    class="grid items-start gap-3 md:grid-cols-2 xl:grid-cols-3"
-    aria-label="Ways that are open, best first"
-  >
-    {#each offered as option, index (option.method)}
-      <OptionCard
-        {option}
-        mistakes={mistakes.counts[option.method] ?? null}
-        best={option.method === plan.recommended}
-        number={index + 1}
-        chosen={place.thermostat.choice.method === option.method}
-        onchoose={(method, variant) =>
-          place.session.edit(chooseMethod(place.job, place.thermostat.id, method, variant))}
-      />
-    {/each}
-  </ol>
 
   {#if refused.length > 0}
     <section class="sheet-of-paper p-4">
