@@ -5,7 +5,7 @@ import { expectAccessible, expectNoSideways, expectSaved, openDemo, goTo } from 
 test.describe('by touch on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, colorScheme: 'dark' });
 
-  test('a call is pressed, a conductor pulled off and put back, and the sheet says what changes', async ({
+  test('a call is pressed, a wire pulled off and put back, and the sheet says what changes', async ({
     page
   }) => {
     await openDemo(page, 'classroom');

@@ -42,7 +42,7 @@ test('a bad file is refused with its places, and nothing stored is touched', asy
   await expect(page.getByRole('list', { name: 'Jobs' }).locator('> li')).toHaveCount(1);
 });
 
-test('the conductor list goes out as CSV and comes back; a bad line changes nothing', async ({ page }) => {
+test('the wire list goes out as CSV and comes back; a bad line changes nothing', async ({ page }) => {
   await openDemo(page);
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'List as CSV' }).click();

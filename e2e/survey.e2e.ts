@@ -121,7 +121,7 @@ test('a photo carries pins, names colours without setting a function, and travel
 
   await field.click(at(0.75, 0.25));
   await page.getByRole('dialog').getByRole('button', { name: /red/ }).click();
-  await expect(page.getByRole('main')).toContainText('1. the red conductor');
+  await expect(page.getByRole('main')).toContainText('1. the red wire');
   await field.press('ArrowLeft');
   await field.press('Enter');
   await page.getByRole('dialog').getByRole('button', { name: 'RH at the wall' }).click();

@@ -116,7 +116,7 @@ test('a thermostat has a sheet of its own, which goes out as a file and comes in
   await expectSaved(page);
 });
 
-test('a move leads to its conductor on the sheet, where the house is otherwise than recorded', async ({
+test('a move leads to its wire on the sheet, where the house is otherwise than recorded', async ({
   page
 }) => {
   await openDemo(page, 'classroom', 'moves');

@@ -140,15 +140,15 @@ test.describe('on a phone', () => {
     await expectAccessible(page);
     await goTo(page, 'moves');
     const moves = page.getByRole('region', { name: 'Move list' });
-    await expect(moves).toContainText('Link Y to G with a short piece of wire.');
-    await expect(moves).toContainText('Land the green conductor on C');
+    await expect(moves).toContainText('Join Y to G with a short piece of wire (a jumper).');
+    await expect(moves).toContainText('Land the green wire on C');
     await expectNoSideways(page);
     const pdf = await page.pdf({ format: 'A4' });
     expect(pdf.length).toBeGreaterThan(20_000);
   });
 });
 
-test('three ways are compared, one is taken, moves are ticked, and another conductor than recorded is found', async ({
+test('three ways are compared, one is taken, moves are ticked, and another wire than recorded is found', async ({
   page
 }) => {
   await openDemo(page, 'classroom', 'supply');

@@ -25,7 +25,7 @@ async function json(...words: string[]) {
 }
 
 describe('the command line', () => {
-  it('plans the classroom: a spare conductor, the others with verdict and findings', async () => {
+  it('plans the classroom: a spare wire, the others with verdict and findings', async () => {
     const plan = await json('plan', 'demo/classroom.json');
     expect(plan.recommended).toBe('spare-conductor');
     const option = (method: string) =>

@@ -44,7 +44,7 @@ function pageOf(job: Job, together: Together): string {
       .map((part) => `  ${quantityText(part.quantity, part.unit)}: ${part.name} ($${part.cost})`),
     ...together.cuts.rolls.flatMap((roll) =>
       wrap(
-        `roll of ${roll.lengthM} m, ${roll.conductors} conductors, ${roll.gauge} AWG ($${roll.cost}): ${roll.runs.map((run) => `${run.lengthM} m for ${run.for}`).join(', ')}; ${roll.restM} m left`,
+        `roll of ${roll.lengthM} m, ${roll.conductors} wires, ${roll.gauge} AWG ($${roll.cost}): ${roll.runs.map((run) => `${run.lengthM} m for ${run.for}`).join(', ')}; ${roll.restM} m left`,
         '  ',
         '    '
       )

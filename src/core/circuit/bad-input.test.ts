@@ -28,12 +28,12 @@ function whole(more: Partial<Wiring> = {}): Wiring {
 }
 
 describe('a record that no house has', () => {
-  it('counts a conductor of no length as its two joints', () => {
+  it('counts a wire of no length as its two joints', () => {
     const none = whole({ strands: whole().strands.map((strand) => ({ ...strand, ohms: 0 })) });
     expect(simulate(none, world, 'cool1')).toMatchObject({ ok: true, result: { thermostatFed: true } });
   });
 
-  it('names the conductor of negative length', () => {
+  it('names the wire of negative length', () => {
     const strands = whole().strands.map((strand) => (strand.id === 'y' ? { ...strand, ohms: -0.3 } : strand));
     expect(simulate(whole({ strands }), world, 'cool1')).toMatchObject({ ok: false, at: 'y' });
   });
@@ -54,7 +54,7 @@ describe('a record that no house has', () => {
     expect(harmFindings(solved.result).map((finding) => finding.code)).toContain('transformer-overloaded');
   });
 
-  it('solves five hundred conductors side by side', () => {
+  it('solves five hundred wires side by side', () => {
     const many = Array.from({ length: 500 }, (_, at) => strandOf(`co-${at}`, ['th', 'RC'], ['eq', 'R']));
     const solved = simulate(whole({ strands: [...whole().strands, ...many] }), world, 'cool1');
     expect(solved).toMatchObject({ ok: true, result: { thermostatFed: true } });

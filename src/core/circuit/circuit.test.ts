@@ -48,7 +48,7 @@ describe('an operating point', () => {
 describe('what cannot be solved', () => {
   const at = (elements: Element[]) => circuitOf(netlist(elements));
 
-  it.each([0, -4, NaN, Infinity])('names the conductor whose resistance is %s', (ohms) => {
+  it.each([0, -4, NaN, Infinity])('names the wire whose resistance is %s', (ohms) => {
     expect(at([source('s', 'a', 'b'), resistor('co-7', 'a', 'b', ohms)])).toMatchObject({
       ok: false,
       at: 'co-7'
@@ -166,7 +166,7 @@ describe('half waves', () => {
     expect(settled.energised).toEqual(['k']);
   });
 
-  it('keeps two half waves on one conductor apart', () => {
+  it('keeps two half waves on one wire apart', () => {
     const half = (which: 'cool' | 'fan') =>
       solved(
         netlist([

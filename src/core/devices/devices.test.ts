@@ -326,7 +326,7 @@ describe('how a thermostat is fed', () => {
   });
 });
 
-describe('two calls on one conductor', () => {
+describe('two calls on one wire', () => {
   const loadsIn = (wiring: Wiring, call: Call) => run(wiring, worldOf('furnace-ac'), call);
 
   it.each([

@@ -114,7 +114,7 @@ describe('what single faults do', () => {
     expect(table.volts[heat]).toBeGreaterThan(25);
   });
 
-  it('kills one function with one loose conductor, and the display with a loose common', () => {
+  it('kills one function with one loose wire, and the display with a loose common', () => {
     const spare = table.faults.find(
       (fault) => fault.kind === 'conductor-loose' && fault.says.includes('green')
     )!;
@@ -125,7 +125,7 @@ describe('what single faults do', () => {
     expect(cell(table, cooling.id, 'cool1').runs).toEqual(['blower']);
   });
 
-  it('opens the fuse when a hot conductor touches common', () => {
+  it('opens the fuse when a hot wire touches common', () => {
     const shorts = table.faults.filter((fault) => fault.kind === 'short-to-common');
     const idle = shorts.map((short) => cell(table, short.id, 'idle').fuseOpen);
     expect(idle.filter(Boolean)).toHaveLength(1);

@@ -3,6 +3,8 @@
  * column a call; the cells are plain numbers, so that the table crosses a worker without being copied part by part.
  */
 import { circuitOf, fuseAt, isCircuit } from '../circuit/circuit';
+import { rmsBetween } from '../circuit/half-waves';
+import { islandsOf } from '../circuit/islands';
 import type { LongRun } from '../circuit/long-run';
 import { netlistOf, type Netlist } from '../circuit/netlist';
 import {
@@ -20,7 +22,7 @@ import type { Coil, Sense, Source } from '../devices/elements';
 import { supplyCases, type SupplyCase, type World } from '../devices/world';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
-import type { Wiring } from '../wiring/graph';
+import type { TerminalId, Wiring } from '../wiring/graph';
 import { faultsOf } from './faults/registry';
 import { independent, layOver, overlayOf, takeOff, type Edit } from './overlay';
 import type { Fault, FaultHit, FaultKind } from './types';
@@ -51,7 +53,14 @@ export interface FaultTable {
   readonly starvedVolts: Float32Array;
   /** Bits of `FLAGS`, in any case of supplies. */
   readonly flags: Uint8Array;
+  /** Between which screws volts are read. */
+  readonly points: readonly ReadingPoint[];
+  /** Volts AC of each point in each cell, cell by cell, in the plain case; NaN where nothing defines any. */
+  readonly readings: Float32Array;
 }
+
+/** Two screws that a meter is put on. */
+export type ReadingPoint = readonly [one: TerminalId, other: TerminalId];
 
 /** `burns`: a short with no fuse that anybody has seen. `starved`: a coil gets some volts, and too little to pull in. */
 export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4, burns: 8, starved: 16 } as const;
@@ -74,10 +83,12 @@ export interface FaultTableRequest {
   readonly world: World;
   readonly calls: readonly Call[];
   readonly pairs: boolean;
+  /** Points at which volts are read as well; none where they are left out. */
+  readonly points?: readonly ReadingPoint[];
 }
 
 export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> | SimulateFailure {
-  const { wiring, world, calls, pairs } = request;
+  const { wiring, world, calls, pairs, points = [] } = request;
   const sound = netlistOf(wiring, world);
   if (sound === null)
     return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
@@ -86,7 +97,7 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
   if (overlay === null)
     return { ok: false, reason: 'not-solvable', at: 'the wiring', why: 'the wiring cannot be solved' };
   const cases = casesFor(sound, faults);
-  const cells = tableFor({ sound, calls, faults, pairs, cases });
+  const cells = tableFor({ sound, calls, faults, pairs, cases, points });
   const relays = relaysOf(overlay.circuit);
   const reader = readerFor(relays, cells);
   const single = (row: number, edits: readonly Edit[]) => {
@@ -140,9 +151,10 @@ interface TableParts {
   readonly faults: readonly Fault[];
   readonly pairs: boolean;
   readonly cases: readonly SupplyCase[];
+  readonly points: readonly ReadingPoint[];
 }
 
-function tableFor({ sound, calls, faults, pairs, cases }: TableParts): FaultTable {
+function tableFor({ sound, calls, faults, pairs, cases, points }: TableParts): FaultTable {
   const rows: number[] = [-1, -1];
   faults.forEach((_, fault) => rows.push(fault, -1));
   if (pairs)
@@ -163,7 +175,9 @@ function tableFor({ sound, calls, faults, pairs, cases }: TableParts): FaultTabl
     volts: new Float32Array(cells).fill(NaN),
     worstCase: new Uint8Array(cells),
     starvedVolts: new Float32Array(cells).fill(NaN),
-    flags: new Uint8Array(cells)
+    flags: new Uint8Array(cells),
+    points,
+    readings: new Float32Array(cells * points.length).fill(NaN)
   };
 }
 
@@ -172,14 +186,17 @@ interface Reader {
   readonly coilsOfLoad: readonly Int32Array[];
   readonly fed: Int32Array;
   readonly ratedAmps: Float64Array;
+  /** Numbers of the two nodes of each point, in turn; -1 for one that the circuit does not have. */
+  readonly points: Int32Array;
 }
 
-function readerFor(relays: Relays, { loads }: FaultTable): Reader {
+function readerFor(relays: Relays, { loads, points }: FaultTable): Reader {
   const { circuit } = relays;
   return {
     coilsOfLoad: loads.map((load) => coilsOfLoad(relays, load)),
     fed: Int32Array.from(circuit.netlist.fed, (fedDevice) => circuit.placeOf.get(fedDevice.element) ?? -1),
-    ratedAmps: Float64Array.from(circuit.sources, (at) => ratedAmps(circuit.netlist.elements[at] as Source))
+    ratedAmps: Float64Array.from(circuit.sources, (at) => ratedAmps(circuit.netlist.elements[at] as Source)),
+    points: Int32Array.from(points.flat(), (node) => circuit.structure.numberOf.get(node) ?? -1)
   };
 }
 
@@ -202,6 +219,7 @@ function readRow(
       if (at === 0) {
         noteRunning(relays, reader, cells, cell);
         noteStarved(relays, cells, cell);
+        if (cells.points.length > 0) noteReadings(relays, reader, cells, cell);
       }
       cells.flags[cell]! |= flagsOf(relays, reader);
       const volts = leastVolts(relays, reader);
@@ -237,6 +255,24 @@ function noteStarved(relays: Relays, { flags, starvedVolts }: FaultTable, cell: 
     if (volts <= HUMS_FROM * coil.pullIn) continue;
     flags[cell]! |= FLAGS.starved;
     if (!(starvedVolts[cell]! <= volts)) starvedVolts[cell] = volts;
+  }
+}
+
+/** What a meter shows between screws that the circuit joins; between others nothing defines a voltage. */
+function noteReadings(
+  { circuit, waves }: Relays,
+  { points }: Reader,
+  { readings }: FaultTable,
+  cell: number
+): void {
+  const islands = islandsOf(circuit);
+  const { xRe, xIm } = circuit.numbers;
+  for (let at = 0; at < points.length; at += 2) {
+    const [one, other] = [points[at]!, points[at + 1]!];
+    if (one < 0 || other < 0 || islands[one] !== islands[other]) continue;
+    readings[(cell * points.length + at) / 2] = waves
+      ? rmsBetween(waves, one, other)
+      : Math.hypot(xRe[one]! - xRe[other]!, xIm[one]! - xIm[other]!);
   }
 }
 

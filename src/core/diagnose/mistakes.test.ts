@@ -16,16 +16,16 @@ const mistakes = mistakesOf(finish(run));
 const about = (words: string) => mistakes.find((mistake) => mistake.says === words)!;
 
 it('tells what harms from what only shows, and from what nothing shows', () => {
-  expect(about('the yellow conductor is loose at the wall')).toMatchObject({
+  expect(about('the yellow wire is loose at the wall')).toMatchObject({
     harms: true,
     shows: expect.arrayContaining(['a machine runs without its blower'])
   });
-  expect(about('the green conductor is loose at the wall')).toMatchObject({
+  expect(about('the green wire is loose at the wall')).toMatchObject({
     harms: false,
     shows: ['the display is dark']
   });
-  expect(about('the red conductor is on W2 instead of W1 at the wall').harms).toBe(false);
-  expect(about('the white conductor touches common at the equipment')).toMatchObject({ harms: true });
+  expect(about('the red wire is on W2 instead of W1 at the wall').harms).toBe(false);
+  expect(about('the white wire touches common at the equipment')).toMatchObject({ harms: true });
 });
 
 it('counts each once, harm first in the list', () => {

@@ -110,7 +110,7 @@ describe('ids that come twice', () => {
 });
 
 describe('labels', () => {
-  it('are two for each conductor, each with the terminal of its own end, and blank ones', () => {
+  it('are two for each wire, each with the terminal of its own end, and blank ones', () => {
     const labels = labelsOf(job, thermostat, 4);
     expect(labels).toHaveLength(thermostat.conductors.length * 2 + 4);
     expect(labels.slice(0, 2).map((label) => `${label.mark} ${label.end}`)).toEqual([

@@ -100,7 +100,7 @@ export function readConductors(text: string, job: Job, thermostat: Thermostat): 
   if (table.rows.length > MOST_LINES) {
     faults.push({
       path: 'the file',
-      expected: `at most ${MOST_LINES} conductors`,
+      expected: `at most ${MOST_LINES} wires`,
       found: `${table.rows.length} lines`
     });
   }
@@ -185,7 +185,7 @@ class LineReader {
     ]);
     const shape = new RegExp(`^${ID_PREFIXES.conductor}-[a-z0-9][a-z0-9-]{0,47}$`);
     if (text !== '' && !shape.test(text))
-      this.fault('id', line, `an id such as ${fresh}, or nothing for a new conductor`, text);
+      this.fault('id', line, `an id such as ${fresh}, or nothing for a new wire`, text);
     const id = text === '' || !shape.test(text) ? fresh : (text as ConductorId);
     this.taken.push(id);
     return id;

@@ -120,7 +120,7 @@ describe('the job file', () => {
   });
 });
 
-describe('the conductor list', () => {
+describe('the wire list', () => {
   it('comes back as it was written, formulas, quotes and line breaks in labels included', () => {
     fc.assert(
       fc.property(anyThermostat, (one) => {
@@ -143,7 +143,7 @@ describe('the conductor list', () => {
     expect(text).toContain(",'=1+1,");
   });
 
-  it('takes a list in another order of columns, with new conductors', () => {
+  it('takes a list in another order of columns, with new wires', () => {
     const read = readConductors(
       'wall_terminal,id,cable,colour,stripe,label,wall,equipment,equipment_terminal,continuity\nr,,cable,rd,,,,Landed,r,\n',
       base.job,

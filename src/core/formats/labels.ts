@@ -64,7 +64,7 @@ function page(labels: readonly LabelText[], title: string): string {
     const small = label.small === '' ? '' : wrapped(label.small, x + 20, y);
     return `<rect x="${x}" y="${y}" width="${LABEL.width}" height="${LABEL.height}" fill="none" stroke="#000" stroke-width="0.2"/><line x1="${x + 19}" y1="${y}" x2="${x + 19}" y2="${y + LABEL.height}" stroke="#000" stroke-width="0.1" stroke-dasharray="1 1"/>${mark}${small}`;
   });
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${PAGE.width}mm" height="${PAGE.height}mm" viewBox="0 0 ${PAGE.width} ${PAGE.height}" font-family="Roboto, sans-serif"><title>${escapeXml(title)}</title><text x="${PAGE.margin}" y="7" font-size="3">${escapeXml(title)}: cut along the lines, fold round the conductor at the dashes.</text>${cells.join('')}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${PAGE.width}mm" height="${PAGE.height}mm" viewBox="0 0 ${PAGE.width} ${PAGE.height}" font-family="Roboto, sans-serif"><title>${escapeXml(title)}</title><text x="${PAGE.margin}" y="7" font-size="3">${escapeXml(title)}: cut along the lines, fold round the wire at the dashes.</text>${cells.join('')}</svg>`;
 }
 
 /** At most three short lines. */

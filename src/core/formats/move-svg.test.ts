@@ -17,7 +17,7 @@ const of = (action: string, what: string, end: string) =>
   )?.svg ?? '';
 
 describe('the picture of a move', () => {
-  it('shows both ends of the conductor before and after, and marks the end that moves', () => {
+  it('shows both ends of the wire before and after, and marks the end that moves', () => {
     const svg = of('land', 'co-4', 'equipment');
     const words = [...svg.matchAll(/>([^<>]+)<\/text>/g)].map((regExpExecArray) => regExpExecArray[1]);
     // Before: G at the wall, loose at the board. After: G at the wall, C at the board.

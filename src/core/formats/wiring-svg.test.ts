@@ -12,7 +12,9 @@ describe('a wiring on paper', () => {
   it('names every insulation in letters and every end by its mark', () => {
     for (const code of ['WH', 'RD', 'BU', 'YE', 'GN']) expect(svg).toContain(`>${code}  `);
     expect(svg.match(/>C<\/text>/g)).toHaveLength(2);
-    expect(svg).toContain('Link at the wall: RH of the Tarnwick Fellgate 4 to RC of the Tarnwick Fellgate 4');
+    expect(svg).toContain(
+      'Jumper at the wall: RH of the Tarnwick Fellgate 4 to RC of the Tarnwick Fellgate 4'
+    );
   });
 
   it('sets what moved white on black, and nothing else', () => {

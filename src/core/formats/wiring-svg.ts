@@ -102,5 +102,5 @@ function linkText(wiring: Wiring, a: string, b: string, place: 'wall' | 'equipme
     const device = deviceOf(wiring, terminal);
     return `${shortMark(printedMark(wiring, terminal))}${device ? ` of the ${device.name}` : ''}`;
   };
-  return `Link at the ${place}: ${name(a)} to ${name(b)}`;
+  return `Jumper at the ${place}: ${name(a)} to ${name(b)}`;
 }

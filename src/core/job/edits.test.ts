@@ -90,7 +90,7 @@ describe('a word typed for an end', () => {
   });
 });
 
-describe('conductors and cables', () => {
+describe('wires and cables', () => {
   it('come in with their cable, nothing seen of their ends, under ids of their own', () => {
     const made = after(
       edits.addCable(job, th, {
@@ -156,7 +156,7 @@ describe('a joint on the way', () => {
   });
 });
 
-describe('a conductor by name', () => {
+describe('a wire by name', () => {
   it('is its colour, with stripe and label', () => {
     expect(conductorName({ colour: 'RD', stripe: 'WH', label: '' })).toBe('red with a white stripe');
     expect(conductorName({ colour: null, stripe: null, label: '4' })).toBe('uncoloured “4”');
@@ -224,7 +224,7 @@ describe('ends found at the machine', () => {
     expect(made.thermostats[0]!.foundEnds[0]!.on?.screw).toBe(screw!.id);
   });
 
-  it('are taken over by the conductor that they belong to, and no longer stand by themselves', () => {
+  it('are taken over by the wire that they belong to, and no longer stand by themselves', () => {
     const from = jobWith({ foundEnds: [found] });
     const made = apply(from, confirmEnd(from, th, found, co(5))).thermostats[0]!;
     expect(made.conductors[4]!.far).toEqual({ state: 'landed', on: [{ at: machine, screw: 'sc-c' }] });
@@ -232,7 +232,7 @@ describe('ends found at the machine', () => {
     expect(() => confirmEnd(from, th, found, co(40))).toThrow('co-40');
   });
 
-  it('that are on nothing leave the conductor on nothing', () => {
+  it('that are on nothing leave the wire on nothing', () => {
     const loose: FoundEnd = { ...found, state: 'coiled', on: null };
     const from = jobWith({ foundEnds: [loose] });
     const made = apply(from, confirmEnd(from, th, loose, co(1))).thermostats[0]!;
@@ -241,7 +241,7 @@ describe('ends found at the machine', () => {
 });
 
 describe('machines', () => {
-  it('are in use as long as a conductor, a link or a found end is on them', () => {
+  it('are in use as long as a wire, a link or a found end is on them', () => {
     const idle = house({ strands: ['RD R loose'], board: ['R'] }).thermostat;
     expect(machines.machineIsUsed(idle, machine)).toBe(false);
     expect(machines.machineIsUsed(thermostat, machine)).toBe(true);

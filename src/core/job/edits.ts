@@ -43,7 +43,7 @@ export function thermostatIn(job: Job, id: string): Thermostat {
 
 export function conductorIn(job: Job, th: ThermostatId, id: string): Conductor {
   const conductor = thermostatIn(job, th).conductors.find((candidate) => candidate.id === id);
-  if (!conductor) throw new Error(`No conductor ${id}`);
+  if (!conductor) throw new Error(`No wire ${id}`);
   return conductor;
 }
 
@@ -140,7 +140,7 @@ export function setEndByWord(
     return batch(step.label, [step, ...strayScrews(job, conductor, side)]);
   }
   const place = where ?? whereIs(job, thermostat, conductor, side);
-  if (place === null) throw new Error('No machine is recorded that the conductor could end at');
+  if (place === null) throw new Error('No machine is recorded that the wire could end at');
   const { ref, steps, name } = screwByName(job, th, place, word);
   const label = `${endNames[side]} of ${conductorName(conductor)}: landed on ${name}`;
   return batch(label, [
@@ -244,13 +244,13 @@ export function addConductor(job: Job, th: ThermostatId, cable: CableId, colour:
     job,
     at(th, 'conductors'),
     emptyConductor(id, cable, colour),
-    'Conductor added',
+    'Wire added',
     last === -1 ? conductors.length : last + 1
   );
 }
 
 export function removeConductor(job: Job, th: ThermostatId, co: ConductorId): Step {
-  return removeStep(job, at(th, 'conductors'), co, 'Conductor removed');
+  return removeStep(job, at(th, 'conductors'), co, 'Wire removed');
 }
 
 /** Takes over a whole list of conductors, with the screws that it names besides those that are there. */
@@ -288,7 +288,7 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
     taken.push(conductor.id);
     return conductor;
   });
-  const label = `Cable ${cable.name} with ${colours.length} conductors`;
+  const label = `Cable ${cable.name} with ${colours.length} wires`;
   const whole = { ...emptyCable(id, cable.name), ...facts, id, near: th, far: far ?? only };
   return batch(label, [
     insertStep(job, at(th, 'cables'), whole, label),
@@ -339,7 +339,7 @@ export function addLink(job: Job, th: ThermostatId, { at: where, a, b, kind }: N
 }
 
 export function removeLink(job: Job, th: ThermostatId, id: LinkId): Step {
-  return removeStep(job, at(th, 'links'), id, 'Link removed');
+  return removeStep(job, at(th, 'links'), id, 'Jumper removed');
 }
 
 /** Writes a screw down that a plate, a machine or a place has. */

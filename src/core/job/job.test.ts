@@ -212,7 +212,7 @@ describe('records that cannot be', () => {
     expect(codes(plain.job)).toEqual([]);
   });
 
-  it('names a conductor landed twice at one end, with its place in the file', () => {
+  it('names a wire landed twice at one end, with its place in the file', () => {
     const [one] = recordFindings(
       withConductor((conductor) => ({ ...conductor, near: end('landed', 'R', 'RC') }))
     );
@@ -240,7 +240,7 @@ describe('records that cannot be', () => {
     expect(codes(twice.job)).toEqual(['link-doubled']);
   });
 
-  it('names two conductors with one id, and what leads nowhere', () => {
+  it('names two wires with one id, and what leads nowhere', () => {
     expect(codes(withConductor((conductor) => ({ ...conductor, id: makeId('conductor', '2') })))).toContain(
       'duplicate-id'
     );

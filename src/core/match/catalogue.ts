@@ -50,12 +50,12 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     plateHeightMm: 104,
     wifiBands: '2.4 GHz',
     price: 119,
-    note: 'K carries Y and G on one conductor, with the adapter that comes in the box.',
+    note: 'K carries Y and G on one wire, with the adapter that comes in the box.',
     adapters: 'own',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     worksWith: ['odelle'],
-    setUp: 'Installer code 11 (kind of system), 14 (valve), 17 (one conductor for Y and G).'
+    setUp: 'Installer code 11 (kind of system), 14 (valve), 17 (one wire for Y and G).'
   },
   {
     id: 'de-sipper',
@@ -200,7 +200,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     plateHeightMm: 82,
     wifiBands: '2.4 GHz',
     price: 89,
-    note: 'A link on the circuit board joins RH and RC; where two supplies are used it is cut, and cannot be put back.',
+    note: 'A jumper on the circuit board joins RH and RC; where two supplies are used it is cut, and cannot be put back.',
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
@@ -250,7 +250,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     plateHeightMm: 80,
     wifiBands: 'none; local radio',
     price: 45,
-    note: 'A dry contact between T1 and T2, on two cells; for two conductors of the 24 V class.',
+    note: 'A dry contact between T1 and T2, on two cells; for two wires of the 24 V class.',
     adapters: 'unknown',
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
@@ -280,7 +280,7 @@ const shipped: v.InferInput<typeof DeviceSheet>[] = [
     chargesThrough: 'unknown',
     accessoryOutputs: 'none',
     worksWith: ['open'],
-    setUp: 'Installer code 11 (kind of system), 12 (second heat stage), 17 (one conductor for Y and G).'
+    setUp: 'Installer code 11 (kind of system), 12 (second heat stage), 17 (one wire for Y and G).'
   },
   {
     id: 'de-moistly',

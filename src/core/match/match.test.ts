@@ -61,7 +61,7 @@ describe('checks', () => {
     expect(match(heatPumpHouse(), 'de-onebar').verdict).toBe('go');
   });
 
-  it('terminals: what works today and has no place on the device is named by its conductor', () => {
+  it('terminals: what works today and has no place on the device is named by its wire', () => {
     const found = match(heatPumpHouse(), 'de-pair');
     expect(found.findings.find((finding) => finding.code === 'missing-terminal')).toMatchObject({
       level: 'stop',
@@ -81,7 +81,7 @@ describe('checks', () => {
     expect(codes(staged, 'de-onebar')).toEqual([]);
   });
 
-  it('rails: two machines with a hot conductor each need hot terminals that can be parted', () => {
+  it('rails: two machines with a hot wire each need hot terminals that can be parted', () => {
     const base = boilerHouse();
     const cooler = {
       ...base.job.equipment[0]!,

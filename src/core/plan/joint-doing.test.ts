@@ -19,7 +19,7 @@ function doing(job: Job, count: number): Job {
 }
 
 describe('the work on several thermostats', () => {
-  it('is written down for each whose move it is: power once for all, a conductor for its own', () => {
+  it('is written down for each whose move it is: power once for all, a wire for its own', () => {
     const { moves } = planTogether(zones);
     const job = doing(zones, 3);
     const logs = job.thermostats.map((thermostat) => thermostat.log.map((entry) => moveKey(entry.act)));

@@ -86,7 +86,7 @@ export function checkText(start: Wiring, strand: Strand): string {
   );
   const bare = others.find((other) => isFree(other.near) && isFree(other.far));
   const landed = others.find((other) => other.near.state === 'landed' && other.far.state === 'landed');
-  const join = `With the power off, before it is landed: join the ${strand.name} conductor`;
+  const join = `With the power off, before it is landed: join the ${strand.name} wire`;
   const result =
     'Closed when joined, open when parted: it is the same one. If not, stop here and record what you found.';
   if (bare)

@@ -80,7 +80,7 @@ export class MoveWriter {
       what: change.strand,
       from: this.landing(change.from),
       to: 'loose',
-      text: `Label the ${name} conductor “${mark}”, loosen ${mark} and take it off.${this.leave(change.from)}`,
+      text: `Label the ${name} wire “${mark}”, loosen ${mark} and take it off.${this.leave(change.from)}`,
       change: { ...change, to: LOOSE }
     };
   }
@@ -101,8 +101,8 @@ export class MoveWriter {
       const mark = this.where(change.to);
       const first =
         from.state === 'coiled'
-          ? `Unwind the ${name} conductor, strip 6 to 10 mm, and land it`
-          : `Land the ${name} conductor`;
+          ? `Unwind the ${name} wire, strip 6 to 10 mm, and land it`
+          : `Land the ${name} wire`;
       return [
         {
           ...this.spot(change, change.to),
@@ -112,7 +112,7 @@ export class MoveWriter {
         }
       ];
     }
-    const text = `Wrap the ${name} conductor back round the sheath, its end capped.`;
+    const text = `Wrap the ${name} wire back round the sheath, its end capped.`;
     return [{ ...this.spot(change, change.from), action: 'cap', text, ...rest }];
   }
 
@@ -145,7 +145,7 @@ export class MoveWriter {
       {
         'power-off': `Power off: ${name}.`,
         'power-on': `Power on: ${name}.`,
-        check: `The ${name} conductor was proven.`
+        check: `The ${name} wire was proven.`
       }[action as 'check'] ?? `${action}: ${name}.`
     );
   }
@@ -171,7 +171,7 @@ export class MoveWriter {
     const names = others.map((other) => other.what || 'other').join(', ');
     return others.length === 0
       ? ' Leave whatever else is under that screw.'
-      : ` Under the same screw, leave the ${names} conductor${others.length > 1 ? 's' : ''} as found.`;
+      : ` Under the same screw, leave the ${names} wire${others.length > 1 ? 's' : ''} as found.`;
   }
 
   /** A conductor that was on nothing and has never been measured through is proven before it is trusted. */
@@ -203,7 +203,7 @@ export class MoveWriter {
         ? `See that the clip joins ${a} and ${b}.`
         : apart
           ? `Join ${a} of the ${one.name} to ${b} of the ${other.name} with a short piece of 18 AWG; tug both ends.`
-          : `Link ${a} to ${b} with a short piece of wire.`;
+          : `Join ${a} to ${b} with a short piece of wire (a jumper).`;
     return {
       ...this.standing(link.at),
       action: on ? 'link' : 'unlink',

@@ -105,7 +105,7 @@ describe('every move list', () => {
     });
   });
 
-  it('never has a conductor on a device that is not there, whatever move one stands at', () => {
+  it('never has a wire on a device that is not there, whatever move one stands at', () => {
     every(({ name, before, moves }) => {
       for (const [at, wiring] of wiringsAlong(before, moves).entries()) {
         const landed = wiring.strands.flatMap((strand) => [
@@ -141,7 +141,7 @@ describe('every move list', () => {
     });
   });
 
-  it('names what the hands take hold of: conductor, mark, tool, and how much to strip where it is landed', () => {
+  it('names what the hands take hold of: wire, mark, tool, and how much to strip where it is landed', () => {
     every(({ name, before, after, moves }) => {
       const names = new Map([...before.strands, ...after.strands].map((strand) => [strand.id, strand.name]));
       for (const move of moves) {
@@ -163,7 +163,7 @@ describe('every move list', () => {
     });
   });
 
-  it('proves a conductor that nobody has measured before it lands it', () => {
+  it('proves a wire that nobody has measured before it lands it', () => {
     every(({ name, before, moves }) => {
       for (const strand of before.strands) {
         const idle = strand.near.state !== 'landed' && strand.far.state !== 'landed';

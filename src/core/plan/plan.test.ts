@@ -136,7 +136,7 @@ describe('moves', () => {
     expect(power.lastIndexOf(false)).toBe(moves.length - 3);
   });
 
-  it('take one conductor at a time at the equipment, and stay at one place until it is done', () => {
+  it('take one wire at a time at the equipment, and stay at one place until it is done', () => {
     const option = planned(furnaceFourWires()).options.find(
       (plannedOption) => plannedOption.method === 'repurpose-g'
     );

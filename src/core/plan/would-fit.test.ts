@@ -34,7 +34,7 @@ describe('what would make it fit', () => {
   });
 });
 
-describe('a device that by its sheet drives no heat pump, though it has a terminal for every conductor', () => {
+describe('a device that by its sheet drives no heat pump, though it has a terminal for every wire', () => {
   const own = (heatPump: boolean) => ({ ...findDevice(heatPumpHouse().job, 'de-onebar')!, heatPump });
   const plan = (where: House, heatPump: boolean) =>
     planFor(where.job, where.thermostat, { device: own(heatPump) });

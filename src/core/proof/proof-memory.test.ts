@@ -64,7 +64,7 @@ describe('proofs that are remembered', () => {
     expect(asked.length).toBe(2 * first);
   });
 
-  it('tell a broken conductor from a whole one', () => {
+  it('tell a broken wire from a whole one', () => {
     const { job, thermostat } = furnaceFourWires();
     const wiring = wiringOf(job, thermostat);
     const broken = {

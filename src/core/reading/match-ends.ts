@@ -61,8 +61,8 @@ function textOf(
     return `The ${colour} here has the cable and the colour of the ${conductorName(only)} that is on ${where} at the wall. The same one?`;
   }
   if (kind === 'several')
-    return `${candidates.length} conductors of this cable could be the ${colour} here. Only a continuity check with the power off tells them apart.`;
-  return `No conductor of this cable at the wall is ${colour} and still without its other end. A joint on the way may have changed the colour, or a conductor at the wall was not recorded.`;
+    return `${candidates.length} wires of this cable could be the ${colour} here. Only a continuity check with the power off tells them apart.`;
+  return `No wire of this cable at the wall is ${colour} and still without its other end. A joint on the way may have changed the colour, or a wire at the wall was not recorded.`;
 }
 
 /** Ends that wait for somebody to say which conductor they are. */

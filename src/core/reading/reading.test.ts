@@ -68,7 +68,7 @@ const atWall = (strands: string[], ends: FoundEnd[] = [foundBlue]) => ({
 });
 
 describe('an end found at the equipment', () => {
-  it('is proposed for the one conductor of its cable and colour', () => {
+  it('is proposed for the one wire of its cable and colour', () => {
     const [proposal] = proposeEnds(atWall(['RD R unseen', 'BU C unseen']));
     expect(proposal?.kind).toBe('one');
     expect(proposal?.candidates[0]?.id).toBe('co-2');
@@ -147,7 +147,7 @@ describe('a board with no C mark', () => {
   });
 });
 
-describe('conductors under a screw that are not the thermostat’s', () => {
+describe('wires under a screw that are not the thermostat’s', () => {
   it('are marked to be left in the move that opens the screw', () => {
     const base = furnaceWithSpare();
     const machine = {

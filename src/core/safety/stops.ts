@@ -33,10 +33,10 @@ export const STOP_QUESTIONS: readonly StopQuestion[] = [
   },
   {
     id: 'mains-at-wall',
-    ask: 'Are there thick conductors, wire nuts in a deep box, or marks such as L1, LINE, LOAD, 120 or 240 behind the thermostat?',
-    then: 'Put the cover back on and leave the conductors alone: shock and fire.',
+    ask: 'Are there thick wires, wire nuts in a deep box, or marks such as L1, LINE, LOAD, 120 or 240 behind the thermostat?',
+    then: 'Put the cover back on and leave the wires alone: shock and fire.',
     call: 'a licensed electrician',
-    resolvedWhen: 'a licensed person has said that the conductors are low voltage, or has dealt with them'
+    resolvedWhen: 'a licensed person has said that the wires are low voltage, or has dealt with them'
   },
   {
     id: 'old-mains',
@@ -61,8 +61,8 @@ export const STOP_QUESTIONS: readonly StopQuestion[] = [
   },
   {
     id: 'data-conductors',
-    ask: 'Do the terminals carry numbers or letters like 1 2 3 4, A B or + − with four conductors, or does the old thermostat show fault texts of the machine?',
-    then: 'Move nothing: these conductors may carry data, and 24 V on them burns a board.',
+    ask: 'Do the terminals carry numbers or letters like 1 2 3 4, A B or + − with four wires, or does the old thermostat show fault texts of the machine?',
+    then: 'Move nothing: these wires may carry data, and 24 V on them burns a board.',
     call: 'a technician of the machine’s maker',
     resolvedWhen: 'the machine’s sheet says that it takes an ordinary 24 V thermostat on these terminals'
   }

@@ -56,7 +56,7 @@ function supplyOf(machine: Equipment): ImpliedSupply {
     name: machine.name,
     why: outdoor
       ? 'an outdoor unit has a breaker of its own'
-      : 'its transformer feeds the thermostat’s conductors',
+      : 'its transformer feeds the thermostat’s wires',
     where: where.filter(Boolean).join(', '),
     cuts: outdoor
       ? ['both', 'breaker', 'disconnect', 'cannot']
@@ -75,7 +75,7 @@ function outdoorSupply(
   return {
     id: OUTDOOR_ID,
     name: 'outdoor unit',
-    why: 'a compressor is called through these conductors; wherever it stands, it has a breaker of its own',
+    why: 'a compressor is called through these wires; wherever it stands, it has a breaker of its own',
     where: 'not in the inventory yet',
     cuts: ['both', 'breaker', 'disconnect', 'cannot']
   };

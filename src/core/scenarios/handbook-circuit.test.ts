@@ -189,7 +189,7 @@ describe('a plug-in supply on RC and C', () => {
   });
 });
 
-describe('a conductor landed at the wall and loose at the equipment', () => {
+describe('a wire landed at the wall and loose at the equipment', () => {
   it('makes that function dead, and the plan says so before anything is moved', () => {
     const house = furnaceWithCommon();
     const conductors = house.thermostat.conductors.map((conductor) =>

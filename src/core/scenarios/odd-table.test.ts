@@ -192,7 +192,7 @@ const HOUSES: Readonly<Record<string, Odd>> = {
       board: ['R', 'C', 'W', 'Y', 'Y2', 'G']
     }),
     recommended: 'existing-c',
-    moves: /yellow conductor on Y;/,
+    moves: /yellow wire on Y;/,
     never: ['wire-not-explained', 'dead-before']
   },
   'W and W2 linked at the board': {
@@ -201,13 +201,13 @@ const HOUSES: Readonly<Record<string, Odd>> = {
       links: ['equipment W W2']
     }),
     recommended: 'existing-c',
-    moves: /white conductor on W;/
+    moves: /white wire on W;/
   },
   'Y loose at the machine, with an outdoor unit': {
     sketch: ac(['RD R R', 'WH W W', 'YE Y loose', 'GN G G', 'BU C C']),
     repairs: ['land-loose-end'],
     says: ['dead-today', 'made-to-work', 'repair'],
-    moves: /yellow conductor on Y/
+    moves: /yellow wire on Y/
   },
   'W and G swapped, measured to be the same wires': {
     sketch: ac(['RD R R', 'WH W G', 'YE Y Y', 'GN G W', 'BU C C']),
@@ -225,7 +225,7 @@ const HOUSES: Readonly<Record<string, Odd>> = {
     sketch: ac(['RD R R', 'WH W W', 'YE Y Y', 'GN C C']),
     repairs: ['add-y-g-link'],
     says: ['compressor-without-blower', 'repair'],
-    moves: /Link Y to G/
+    moves: /Join Y to G/
   },
   'a jumper from Y to G left behind': {
     sketch: ac([...R_W_Y_G, 'BU C C'], { links: ['equipment Y G'] }),

@@ -26,7 +26,7 @@ describe('what a strand shows', () => {
     expect(idle.get('co-3')?.volts).toBeGreaterThan(26);
   });
 
-  it('shows the shared conductor at work while only the fan is called', () => {
+  it('shows the shared wire at work while only the fan is called', () => {
     expect(live(splitterHouse(), 'fan').get('co-3')?.state).toBe('carries');
     expect(live(splitterHouse(), 'idle').get('co-3')?.state).toBe('dead');
   });

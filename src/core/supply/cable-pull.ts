@@ -24,7 +24,7 @@ const GAUGE = 18;
 /** A run of solid 18 AWG cable, at the price of the roll that it is cut from. */
 export function cablePart(conductors: number, lengthM: number): Part {
   const metres = Math.ceil(lengthM);
-  const what = conductors === 1 ? 'Thermostat conductor, one' : `Thermostat cable, ${conductors} conductors`;
+  const what = conductors === 1 ? 'Thermostat wire, one' : `Thermostat cable, ${conductors} wires`;
   return {
     id: `cable-${conductors}`,
     name: `${what}, ${GAUGE} AWG solid, listed for walls`,

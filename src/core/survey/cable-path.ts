@@ -49,6 +49,6 @@ export function cableAdvice(path: CablePath, conductorsNow: number): CableAdvice
     buy:
       lengthM === 0
         ? ''
-        : `${lengthM} m of listed thermostat cable, ${conductors} conductors, ${bought} AWG solid; a pull line of the same length`
+        : `${lengthM} m of listed thermostat cable, ${conductors} wires, ${bought} AWG solid; a pull line of the same length`
   };
 }

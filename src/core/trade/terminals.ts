@@ -36,7 +36,7 @@ const facts: readonly MarkFacts[] = [
   { mark: 'X', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
   { mark: 'X2', class: 'ambiguous', means: 'common on some boards, emergency heat on others' },
   { mark: 'L', class: 'ambiguous', means: 'fault lamp; on mains controls live: stop' },
-  { mark: 'K', class: 'call', means: 'Y and G combined on one conductor, with an adapter at the equipment' },
+  { mark: 'K', class: 'call', means: 'Y and G combined on one wire, with an adapter at the equipment' },
   ...[1, 2, 3, 4, 5, 6, 7, 8].map((zone) => ({
     mark: `Z${zone}`,
     class: 'call' as const,

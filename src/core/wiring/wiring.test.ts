@@ -38,7 +38,7 @@ describe('the graph of a record', () => {
     expect(printed(recorded({ strands: ['WH W W1'], board: ['W'] }))).toEqual(['W']);
   });
 
-  it('adds a mark that a conductor sits on though nobody listed it', () => {
+  it('adds a mark that a wire sits on though nobody listed it', () => {
     const [board] = boards(recorded({ strands: ['BU C C'], board: ['R', 'W'] }));
     expect(board!.screws.map((screw) => screw.mark)).toEqual(['R', 'W', 'C']);
   });
@@ -52,14 +52,14 @@ describe('the graph of a record', () => {
     expect(boards(wiring)[0]!.transformerVa).toBeNull();
   });
 
-  it('leaves an outdoor unit out until a conductor of the thermostat is found in it', () => {
+  it('leaves an outdoor unit out until a wire of the thermostat is found in it', () => {
     const outdoor = { name: 'outdoor unit', kind: 'outdoor-unit' as const, marks: ['Y', 'C'] };
     expect(boards(recorded({ strands: FOUR, board: BOARD, further: [outdoor] }))).toHaveLength(1);
     const direct = recorded({ strands: ['RD R R', 'YE Y Y@2'], board: BOARD, further: [outdoor] });
     expect(boards(direct).map((board) => board.name)).toEqual(['furnace', 'outdoor unit']);
   });
 
-  it('tells two conductors of one id apart instead of losing one', () => {
+  it('tells two wires of one id apart instead of losing one', () => {
     const wiring = recorded({ strands: FOUR, board: BOARD }, (thermostat) => ({
       ...thermostat,
       conductors: thermostat.conductors.map((conductor) => ({

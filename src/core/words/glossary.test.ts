@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DRAWINGS, findWord, GLOSSARY, searchWords } from './glossary';
+import { DRAWINGS, findWord, GLOSSARY, searchWords, withWords } from './glossary';
 
 describe('the words of the trade', () => {
   it('have each a name of its own, and two sentences that can be read at a glance', () => {
@@ -15,6 +15,18 @@ describe('the words of the trade', () => {
   it('are drawn where a drawing helps, and no drawing is for nothing', () => {
     const used = new Set(GLOSSARY.map(({ drawing }) => drawing));
     for (const drawing of DRAWINGS) expect(used, drawing).toContain(drawing);
+  });
+
+  it('are marked in a text where they first stand, as they stand there, and nothing of the text is lost', () => {
+    const text = 'A jumper joins R and RC; two jumpers feed a heat pump. Thermometers are no meters.';
+    const pieces = withWords(text);
+    expect(pieces.map((piece) => piece.text).join('')).toBe(text);
+    expect(pieces.flatMap(({ text: said, word }) => (word ? [[said, word]] : []))).toEqual([
+      ['jumper', 'jumper'],
+      ['heat pump', 'heat-pump'],
+      ['meters', 'meter']
+    ]);
+    expect(withWords('nothing of the kind')).toEqual([{ text: 'nothing of the kind', word: null }]);
   });
 
   it('are found by any of their names, the nearest first', () => {

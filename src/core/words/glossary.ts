@@ -221,6 +221,32 @@ export function findWord(id: string): Word | undefined {
   return GLOSSARY.find((entry) => entry.id === id);
 }
 
+/** A piece of a text; `word` where it names a word of the glossary. */
+export interface Piece {
+  readonly text: string;
+  readonly word: WordId | null;
+}
+
+/** Letters of terminals stand in every other sentence, and alone they say too little to be told from others. */
+const NAMED = GLOSSARY.filter(({ term }) => term.length > 2 && !term.includes(','));
+const ANY_NAME = new RegExp(`\\b(${NAMED.map(({ term }) => term).join('|')})(s?)\\b`, 'gi');
+
+/** A text cut where it names words of the glossary, each only where it first stands. */
+export function withWords(text: string): readonly Piece[] {
+  const pieces: Piece[] = [];
+  const told = new Set<string>();
+  let from = 0;
+  for (const found of text.matchAll(ANY_NAME)) {
+    const word = NAMED.find(({ term }) => term.toLowerCase() === found[1]?.toLowerCase());
+    if (!word || told.has(word.id)) continue;
+    told.add(word.id);
+    if (found.index > from) pieces.push({ text: text.slice(from, found.index), word: null });
+    pieces.push({ text: found[0], word: word.id });
+    from = found.index + found[0].length;
+  }
+  return from < text.length ? [...pieces, { text: text.slice(from), word: null }] : pieces;
+}
+
 /** Words whose name, other names or text hold all that is asked for; those whose name does first. */
 export function searchWords(asked: string): readonly Word[] {
   const parts = asked.toLowerCase().split(/\s+/).filter(Boolean);

@@ -64,6 +64,11 @@ describe('plain words', () => {
     expect(found).toEqual([]);
   });
 
+  it('and says wire, jumper and batteries, not what only the trade says', () => {
+    const trade = /(?<!-)\b(conductors?|linked|cells)\b/i;
+    for (const said of Object.values(texts).flat()) expect(said).not.toMatch(trade);
+  });
+
   it.each(['moves', 'findings', 'questions'] as const)(
     'in short sentences that a child of twelve reads: %s',
     (kind) => {

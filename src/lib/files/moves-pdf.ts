@@ -17,7 +17,7 @@ export interface MoveLine {
 /** Above everything else on the page. */
 export function cautionBox(): Content {
   const text =
-    'Every supply off, and proven off, before a cover comes off: it was running and stops; then a meter. Mains, an unknown voltage, a smell of gas, data conductors, a bypassed control: stop, and call a licensed person. Local code and the maker’s sheet win over this list. It can be wrong: the checks at the end are not optional.';
+    'Every supply off, and proven off, before a cover comes off: it was running and stops; then a meter. Mains, an unknown voltage, a smell of gas, data wires, a bypassed control: stop, and call a licensed person. Local code and the maker’s sheet win over this list. It can be wrong: the checks at the end are not optional.';
   return { table: { widths: ['*'], body: [[{ text, bold: true }]] }, margin: [0, 0, 0, 8] };
 }
 

@@ -61,7 +61,7 @@ export function planContent(sheet: PlanSheet): Content[] {
       : []),
     { svg: before, width: 500, margin: [0, 10, 0, 0] },
     ...(after ? [{ svg: after, width: 500, margin: [0, 10, 0, 0] as [number, number, number, number] }] : []),
-    { text: 'One conductor at a time', style: 'head' },
+    { text: 'One wire at a time', style: 'head' },
     ...movesTable(linesOf(plan, taken)),
     { text: 'Parts and tools', style: 'head' },
     {

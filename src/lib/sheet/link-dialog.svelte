@@ -47,7 +47,7 @@
   }
 </script>
 
-<Dialog {open} title="Links" {onclose}>
+<Dialog {open} title="Jumpers" {onclose}>
   {#if place.thermostat.links.length > 0}
     <ul class="mb-4 flex flex-col gap-2">
       {#each place.thermostat.links as link (link.id)}
@@ -100,7 +100,7 @@
     >
     {#if why}<p class="col-span-2 text-sm" role="alert">{why}</p>{/if}
     <div class="col-span-2 flex justify-end">
-      <button class="btn btn-primary" disabled={full}>Add the link</button>
+      <button class="btn btn-primary" disabled={full}>Add the jumper</button>
     </div>
   </form>
 </Dialog>

@@ -14,7 +14,7 @@ const rows = (wiring: Wiring, against: Wiring | null = null) =>
   sheetView(wiring, against).groups.flatMap((group) => group.rows);
 
 describe('the strand sheet', () => {
-  it('has a row for every conductor, under the cable that it is in', () => {
+  it('has a row for every wire, under the cable that it is in', () => {
     const wiring = drawn({ strands: ['RD R R', 'WH W W', 'BU coiled unseen'], board: ['R', 'W'] });
     const [group] = sheetView(wiring).groups;
     expect(group).toMatchObject({ name: 'cable', facts: '18 AWG, 15 m' });
@@ -60,7 +60,7 @@ describe('the strand sheet', () => {
     ]);
   });
 
-  it('says what nobody has read of a cable, and keeps conductors whose cable is gone', () => {
+  it('says what nobody has read of a cable, and keeps wires whose cable is gone', () => {
     const wiring = drawn({ strands: ['RD R R'], lengthM: null });
     const orphaned = { ...wiring, cables: [] };
     expect(sheetView(wiring).groups[0]!.facts).toBe('18 AWG, length not known');
@@ -83,7 +83,7 @@ describe('the strand sheet', () => {
     expect(rows(plan.wiringBefore, plan.wiringBefore).some((row) => row.wall.moved)).toBe(false);
   });
 
-  it('marks conductors that came with a new cable as new', () => {
+  it('marks wires that came with a new cable as new', () => {
     const { job, thermostat } = furnaceWithSpare();
     const plan = planFor(job, thermostat, { method: 'new-cable' });
     const fresh = rows(plan.wiringAfter!, plan.wiringBefore).filter((row) => row.fresh);
@@ -96,10 +96,10 @@ describe('links on the sheet', () => {
   const links = (sketch: HouseSketch, against: Wiring | null = null) =>
     sheetView(drawn(sketch), against).links;
 
-  it('are brackets between two rows where both terminals carry a conductor', () => {
+  it('are brackets between two rows where both terminals carry a wire', () => {
     const [link] = links({ strands: ['RD RH R', 'WH W W', 'BU RC R'], links: ['wall RH RC'] });
     expect(link).toMatchObject({ side: 'wall', rows: [0, 2], marks: ['RH', 'RC'], moved: false });
-    expect(link!.text).toBe('RH and RC linked at the wall');
+    expect(link!.text).toBe('RH and RC joined by a jumper at the wall');
   });
 
   it('are stubs to the terminal that has none, and lead to nothing where both are bare', () => {
@@ -118,7 +118,7 @@ describe('links on the sheet', () => {
       without
     );
     expect(joined).toMatchObject({ side: 'equipment', rows: [0, 1], moved: true });
-    expect(joined!.text).toBe('Y and G linked at the equipment');
+    expect(joined!.text).toBe('Y and G joined by a jumper at the equipment');
   });
 });
 

@@ -193,7 +193,11 @@ function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[
     const rows = [...onA, ...onB].sort((a, b) => a - b);
     const where = side === 'wall' ? 'at the wall' : 'at the equipment';
     const kind =
-      link.kind === 'inside' ? 'joined inside' : link.kind === 'clip' ? 'joined by a clip' : 'linked';
+      link.kind === 'inside'
+        ? 'joined inside'
+        : link.kind === 'clip'
+          ? 'joined by a clip'
+          : 'joined by a jumper';
     const apart = ownersApart(wiring, link.a, link.b);
     return {
       id: link.id,

@@ -179,10 +179,10 @@
 
   function nameOf(row: RowView, kind: Column): string {
     const number = rows.indexOf(row) + 1;
-    if (kind === 'colour') return `Conductor ${number}, colour: ${row.name}`;
-    if (kind === 'strand') return `Conductor ${number}, ${row.name}: label, joints, continuity`;
+    if (kind === 'colour') return `Wire ${number}, colour: ${row.name}`;
+    if (kind === 'strand') return `Wire ${number}, ${row.name}: label, joints, continuity`;
     const where = kind === 'wall' ? 'at the wall' : 'at the equipment';
-    return `Conductor ${number}, ${row.name}, ${where}: ${endText(row[kind])}`;
+    return `Wire ${number}, ${row.name}, ${where}: ${endText(row[kind])}`;
   }
 </script>
 

@@ -14,6 +14,7 @@
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
   import Why from '../reasons/why.svelte';
+  import Explained from '../words/explained.svelte';
   import WayPicture from './way-picture.svelte';
   import { say } from '../words/manner.svelte';
 
@@ -69,7 +70,7 @@
     </summary>
     <div class="grid gap-4 px-4 pb-4 lg:grid-cols-2">
       <div class="flex flex-col items-start gap-3">
-        <p>{say(option.how)}</p>
+        <p><Explained text={option.how} /></p>
         {#if option.after}<WayPicture before={place.plan.wiringNow} after={option.after} />{/if}
         {#if option.variants.length > 1}
           <label class="flex w-full flex-col gap-1 text-sm"

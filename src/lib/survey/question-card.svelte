@@ -5,6 +5,7 @@
   import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
   import { setAt } from '../state/set';
+  import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -42,8 +43,8 @@
 <p class="text-lg leading-snug font-semibold">
   {say(question.ask)}{#if about}<span class="quiet font-normal"> ({about})</span>{/if}
 </p>
-{#if question.why}<p class="quiet text-sm">{say(question.why)}</p>{/if}
-{#if question.help}<p class="mt-1 text-sm">{say(question.help)}</p>{/if}
+{#if question.why}<p class="quiet text-sm"><Explained text={question.why} /></p>{/if}
+{#if question.help}<p class="mt-1 text-sm"><Explained text={question.help} /></p>{/if}
 <div class="mt-3">
   {#if buttons}
     <div class="flex flex-wrap gap-2" role="group" aria-label={say(question.ask)}>

@@ -6,6 +6,7 @@
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
+  import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
 
   const place = getPlace();
@@ -41,7 +42,7 @@
         : efforts[shown.effort]}
     </p>
     <h2 class="section-title mt-0.5 mb-1">{say(shown.ask)}</h2>
-    <p class="mb-3">{say(shown.how)}</p>
+    <p class="mb-3"><Explained text={shown.how} /></p>
     {#if shown.kind === 'measured'}
       <form
         class="flex items-end gap-2"

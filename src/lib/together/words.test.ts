@@ -33,7 +33,7 @@ describe('the plan of a whole job in words', () => {
     );
   });
 
-  it('names the owner of a conductor at the shared machine, and nobody where the head does or all are meant', () => {
+  it('names the owner of a wire at the shared machine, and nobody where the head does or all are meant', () => {
     const atMachine = together.moves.filter((move) => move.end === 'equipment');
     const owned = atMachine.filter((jointMove) => ownerOf(jointMove, names) !== '');
     expect(owned.length).toBeGreaterThan(4);
@@ -74,11 +74,9 @@ describe('the plan of a whole job in words', () => {
       { ...run, lengthM: 14, for: 'Boat room' }
     ];
     expect(rollText({ conductors: 5, gauge: 18, lengthM: 30, cost: 62, runs, restM: 3 })).toBe(
-      '5 conductors, 18 AWG, a roll of 30 m, about $62: cut 13 m for Net loft, 14 m for Boat room; 3 m are left'
+      '5 wires, 18 AWG, a roll of 30 m, about $62: cut 13 m for Net loft, 14 m for Boat room; 3 m are left'
     );
-    expect(byTheMetreText({ ...run, conductors: 1, lengthM: 400 })).toMatch(
-      /^1 conductor, 400 m for Net loft/
-    );
+    expect(byTheMetreText({ ...run, conductors: 1, lengthM: 400 })).toMatch(/^1 wire, 400 m for Net loft/);
   });
 });
 

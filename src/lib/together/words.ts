@@ -68,5 +68,5 @@ export function byTheMetreText({ conductors, lengthM, for: whose }: NamedRun): s
 }
 
 function countOf(conductors: number): string {
-  return `${conductors} ${conductors === 1 ? 'conductor' : 'conductors'}`;
+  return `${conductors} ${conductors === 1 ? 'wire' : 'wires'}`;
 }

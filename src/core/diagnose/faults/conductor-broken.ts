@@ -9,7 +9,7 @@ export const conductorBroken: FaultRule = {
       id: `conductor-broken:${strand.id}`,
       kind: 'conductor-broken' as const,
       hits: { strands: [strand.id] },
-      says: `the ${strand.name} conductor is broken on the way`,
+      says: `the ${strand.name} wire is broken on the way`,
       apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, continuity: 'broken' }))
     }))
 };

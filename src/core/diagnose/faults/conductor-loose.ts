@@ -11,7 +11,7 @@ export const conductorLoose: FaultRule = {
         id: `conductor-loose:${strand.id}:${end}`,
         kind: 'conductor-loose' as const,
         hits: { strands: [strand.id], end },
-        says: `the ${strand.name} conductor is loose at ${endName(end)}`,
+        says: `the ${strand.name} wire is loose at ${endName(end)}`,
         apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, [end]: LOOSE }))
       }))
     )

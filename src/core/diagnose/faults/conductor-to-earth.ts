@@ -14,7 +14,7 @@ export const conductorToEarth: FaultRule = {
           id: `conductor-to-earth:${strand.id}`,
           kind: 'conductor-to-earth' as const,
           hits: { strands: [strand.id] },
-          says: `the ${strand.name} conductor touches earthed metal`,
+          says: `the ${strand.name} wire touches earthed metal`,
           apply: (one) => withUpset(one, { element: far, kind: 'earthed' })
         }
       ];

@@ -20,7 +20,7 @@ export const conductorsShorted: FaultRule = {
           id: `conductors-shorted:${first.id}:${second.id}`,
           kind: 'conductors-shorted' as const,
           hits: { strands: [first.id, second.id] },
-          says: `the ${first.name} and ${second.name} conductors touch inside the cable`,
+          says: `the ${first.name} and ${second.name} wires touch inside the cable`,
           apply: (one) => ({ ...one, links: [...one.links, link] })
         }
       ];

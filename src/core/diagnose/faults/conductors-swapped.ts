@@ -15,7 +15,7 @@ export const conductorsSwapped: FaultRule = {
           id: `conductors-swapped:${first.id}:${second.id}:${side}`,
           kind: 'conductors-swapped' as const,
           hits: { strands: [first.id, second.id], end: side },
-          says: `the ${first.name} and ${second.name} conductors are swapped at ${endName(side)}`,
+          says: `the ${first.name} and ${second.name} wires are swapped at ${endName(side)}`,
           apply: (one) => {
             const end = (id: string) => one.strands.find((it) => it.id === id)?.[side];
             const [a, b] = [end(first.id), end(second.id)];

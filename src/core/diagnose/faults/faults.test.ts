@@ -130,7 +130,7 @@ describe('a single fault in a furnace with an air conditioner', () => {
     expect(drop('idle')).toBeLessThan(0.6);
   });
 
-  it('of copper on the common opens the fuse as soon as that conductor is live', () => {
+  it('of copper on the common opens the fuse as soon as that wire is live', () => {
     const onHot = fault(whole, `short-to-common:${of('R')}`).apply(whole);
     const onY = fault(whole, `short-to-common:${of('Y1')}`).apply(whole);
     expect(seen(onHot, 'idle').fuse).toBe(true);
@@ -204,7 +204,7 @@ describe('all faults of a wiring', () => {
     ).toBeGreaterThan(0);
   });
 
-  it('do not hit a conductor that leads nowhere', () => {
+  it('do not hit a wire that leads nowhere', () => {
     const spare = furnaceWithCommon();
     const loose = planned(spare, 'new-cable');
     const idle = loose.strands.filter(

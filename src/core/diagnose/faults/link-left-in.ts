@@ -27,7 +27,7 @@ export const linkLeftIn: FaultRule = {
             id: `link-left-in:${device.id}`,
             kind: 'link-left-in' as const,
             hits: { device: device.id },
-            says: 'the link between RH and RC was left in',
+            says: 'the jumper between RH and RC was left in',
             apply: (one) => ({ ...one, links: [...one.links, link] })
           }
         ];

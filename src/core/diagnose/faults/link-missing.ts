@@ -13,7 +13,7 @@ export const linkMissing: FaultRule = {
           id: `link-missing:${link.id}`,
           kind: 'link-missing' as const,
           hits: { link: link.id },
-          says: `the link between ${a} and ${b} at ${placeName(wiring, link.at)} is missing`,
+          says: `the jumper between ${a} and ${b} at ${placeName(wiring, link.at)} is missing`,
           apply: (one) => ({ ...one, links: one.links.filter((it) => it.id !== link.id) })
         };
       })

@@ -25,11 +25,11 @@ function poorContact(kind: FaultKind, ohms: number, says: (strand: Strand) => st
 export const jointCorroded = poorContact(
   'joint-corroded',
   CORRODED_OHMS,
-  ({ name }) => `a joint of the ${name} conductor is corroded`
+  ({ name }) => `a joint of the ${name} wire is corroded`
 );
 
 export const conductorNicked = poorContact(
   'conductor-nicked',
   NICKED_OHMS,
-  ({ name }) => `the ${name} conductor is broken at the nick, and its ends still touch`
+  ({ name }) => `the ${name} wire is broken at the nick, and its ends still touch`
 );

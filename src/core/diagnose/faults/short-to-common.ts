@@ -24,7 +24,7 @@ export const shortToCommon: FaultRule = {
           id: `short-to-common:${strand.id}`,
           kind: 'short-to-common' as const,
           hits: { strands: [strand.id], end: 'far' as const },
-          says: `the ${strand.name} conductor touches common at the equipment`,
+          says: `the ${strand.name} wire touches common at the equipment`,
           apply: (one) => ({ ...one, links: [...one.links, link] })
         }
       ];

@@ -28,7 +28,7 @@ export const wrongTerminal: FaultRule = {
             id: `wrong-terminal:${strand.id}:${other}`,
             kind: 'wrong-terminal' as const,
             hits: { strands: [strand.id], end: 'near' as const },
-            says: `the ${strand.name} conductor is on ${other} instead of ${mark} at the wall`,
+            says: `the ${strand.name} wire is on ${other} instead of ${mark} at the wall`,
             apply: (one: Wiring) => withStrand(one, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
           }
         ];

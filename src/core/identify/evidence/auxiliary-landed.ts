@@ -5,22 +5,22 @@ import { ESTIMATE, type Evidence } from '../types';
 export const auxiliaryLanded: Evidence = {
   id: 'auxiliary-landed',
   kind: 'read',
-  ask: 'Where does the conductor on AUX or E end at the equipment?',
-  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  ask: 'Where does the wire on AUX or E end at the equipment?',
+  how: 'Find the same cable at the machine and the wire of that colour in it; look which screw it is under.',
   effort: 'climb',
   source: ESTIMATE,
   values: [
     {
       value: 'both',
       label: 'Landed at both ends',
-      sentence: 'A conductor on AUX or E is landed at both ends.'
+      sentence: 'A wire on AUX or E is landed at both ends.'
     },
     {
       value: 'wall-only',
       label: 'Landed at the wall only',
-      sentence: 'A conductor on AUX or E is landed at the wall but on nothing at the equipment.'
+      sentence: 'A wire on AUX or E is landed at the wall but on nothing at the equipment.'
     },
-    { value: 'none', label: 'No conductor on AUX or E', sentence: 'No conductor is on AUX or E at the wall.' }
+    { value: 'none', label: 'No wire on AUX or E', sentence: 'No wire is on AUX or E at the wall.' }
   ],
   likelihood: {
     furnace: [0.002, 0.004, 0.994],

@@ -5,18 +5,18 @@ import { ESTIMATE, type Evidence } from '../types';
 export const compressorLanded: Evidence = {
   id: 'compressor-landed',
   kind: 'read',
-  ask: 'Where does the conductor on Y end at the equipment?',
-  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  ask: 'Where does the wire on Y end at the equipment?',
+  how: 'Find the same cable at the machine and the wire of that colour in it; look which screw it is under.',
   effort: 'climb',
   source: ESTIMATE,
   values: [
-    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on Y is landed at both ends.' },
+    { value: 'both', label: 'Landed at both ends', sentence: 'A wire on Y is landed at both ends.' },
     {
       value: 'wall-only',
       label: 'Landed at the wall only',
-      sentence: 'A conductor on Y is landed at the wall but on nothing at the equipment.'
+      sentence: 'A wire on Y is landed at the wall but on nothing at the equipment.'
     },
-    { value: 'none', label: 'No conductor on Y', sentence: 'No conductor is on Y at the wall.' }
+    { value: 'none', label: 'No wire on Y', sentence: 'No wire is on Y at the wall.' }
   ],
   likelihood: {
     furnace: [0.04, 0.06, 0.9],

@@ -4,12 +4,12 @@ const values: EvidenceValue[] = [
   {
     value: 'thin',
     label: 'Thin, under screws or clamps',
-    sentence: 'The conductors at the wall are thin and end under screws or clamps.'
+    sentence: 'The wires at the wall are thin and end under screws or clamps.'
   },
   {
     value: 'thick',
     label: 'Thick, with wire nuts',
-    sentence: 'The conductors at the wall are thick and joined with wire nuts.'
+    sentence: 'The wires at the wall are thick and joined with wire nuts.'
   }
 ];
 

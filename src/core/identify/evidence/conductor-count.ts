@@ -7,18 +7,18 @@ export const conductorCount: Evidence = {
   id: 'conductor-count',
   witness: 'letters',
   kind: 'read',
-  ask: 'How many conductors are landed at the wall?',
+  ask: 'How many wires are landed at the wall?',
   how: 'Count those under a screw or clamp; the spare ones do not count.',
   effort: 'look',
   source: ESTIMATE,
   values: [
-    { value: 'two', label: 'Two or fewer', sentence: 'Two conductors are landed at the wall.' },
+    { value: 'two', label: 'Two or fewer', sentence: 'Two wires are landed at the wall.' },
     {
       value: 'three-to-five',
       label: 'Three to five',
-      sentence: 'Three to five conductors are landed at the wall.'
+      sentence: 'Three to five wires are landed at the wall.'
     },
-    { value: 'six-or-more', label: 'Six or more', sentence: 'Six or more conductors are landed at the wall.' }
+    { value: 'six-or-more', label: 'Six or more', sentence: 'Six or more wires are landed at the wall.' }
   ],
   likelihood: {
     furnace: [0.45, 0.54, 0.01],

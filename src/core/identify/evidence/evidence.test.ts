@@ -28,7 +28,7 @@ describe('evidence that is read off the strand sheet', () => {
     ['fan-landed', 'coiled at the machine', wires('GN G coiled'), 'wall-only'],
     ['fan-landed', 'other end not seen', wires('GN G unseen'), 'wall-unseen'],
     ['fan-landed', 'on W at the machine, which says more', wires('RD R R', 'GN G W'), 'none'],
-    ['fan-landed', 'no conductor on it', wires('RD R R', 'WH W W'), 'none'],
+    ['fan-landed', 'no wire on it', wires('RD R R', 'WH W W'), 'none'],
     ['fan-landed', 'wall not read', wires('RD R R', 'WH unseen W'), null],
     ['reversing-landed', 'O', wires('OG O O'), 'both'],
     ['reversing-landed', 'B at the wall', wires('DB B loose'), 'wall-only'],
@@ -49,17 +49,17 @@ describe('evidence that is read off the strand sheet', () => {
   });
 
   it.each<[string, string[], string[], string | null]>([
-    ['one conductor', ['RD R R'], [], 'one'],
+    ['one wire', ['RD R R'], [], 'one'],
     ['RH and RC, a link between', ['RD RH R', 'BU RC R'], ['wall RH RC'], 'two-linked'],
     ['RH and RC, no link', ['RD RH R', 'BU RC R'], [], 'two-apart'],
     ['a link at the machine is not one at the wall', ['RD RH R', 'BU RC R'], ['equipment R C'], 'two-apart'],
-    ['no hot conductor', ['WH T1 T1', 'BK T2 T2'], [], 'none'],
+    ['no hot wire', ['WH T1 T1', 'BK T2 T2'], [], 'none'],
     ['RC alone, linked to RH, is one', ['RD RC R'], ['wall RH RC'], 'one']
   ])('hot-conductors: %s', (_, strands, links, expected) => {
     expect(value('hot-conductors', { ...wires(...strands), links })).toBe(expected);
   });
 
-  it('rests on the conductors that it was read from', () => {
+  it('rests on the wires that it was read from', () => {
     expect(read('fan-landed', wires('RD R R', 'GN G G'))?.because).toEqual([ref.conductor('co-2')]);
     const linked = { ...wires('RD RH R', 'BU RC R'), links: ['wall RH RC'] };
     expect(read('hot-conductors', linked)?.because.map(refId)).toEqual(['co-1', 'co-2', 'ln-1']);

@@ -5,18 +5,18 @@ import { ESTIMATE, type Evidence } from '../types';
 export const fanLanded: Evidence = {
   id: 'fan-landed',
   kind: 'read',
-  ask: 'Where does the conductor on G end at the equipment?',
-  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  ask: 'Where does the wire on G end at the equipment?',
+  how: 'Find the same cable at the machine and the wire of that colour in it; look which screw it is under.',
   effort: 'climb',
   source: ESTIMATE,
   values: [
-    { value: 'both', label: 'Landed at both ends', sentence: 'A conductor on G is landed at both ends.' },
+    { value: 'both', label: 'Landed at both ends', sentence: 'A wire on G is landed at both ends.' },
     {
       value: 'wall-only',
       label: 'Landed at the wall only',
-      sentence: 'A conductor on G is landed at the wall but on nothing at the equipment.'
+      sentence: 'A wire on G is landed at the wall but on nothing at the equipment.'
     },
-    { value: 'none', label: 'No conductor on G', sentence: 'No conductor is on G at the wall.' }
+    { value: 'none', label: 'No wire on G', sentence: 'No wire is on G at the wall.' }
   ],
   likelihood: {
     furnace: [0.5, 0.05, 0.45],

@@ -5,17 +5,17 @@ const values: EvidenceValue[] = [
   {
     value: 'both',
     label: 'Landed at both ends',
-    sentence: 'A conductor on W is landed at both ends.'
+    sentence: 'A wire on W is landed at both ends.'
   },
   {
     value: 'wall-only',
     label: 'Landed at the wall only',
-    sentence: 'A conductor on W is landed at the wall but on nothing at the equipment.'
+    sentence: 'A wire on W is landed at the wall but on nothing at the equipment.'
   },
   {
     value: 'none',
-    label: 'No conductor on W',
-    sentence: 'No conductor is on W at the wall.'
+    label: 'No wire on W',
+    sentence: 'No wire is on W at the wall.'
   }
 ];
 
@@ -24,8 +24,8 @@ export const heatLanded: Evidence = {
   id: 'heat-landed',
   witness: 'letters',
   kind: 'read',
-  ask: 'Where does the conductor on W end at the equipment?',
-  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  ask: 'Where does the wire on W end at the equipment?',
+  how: 'Find the same cable at the machine and the wire of that colour in it; look which screw it is under.',
   effort: 'climb',
   source: ESTIMATE,
   values,

@@ -4,23 +4,23 @@ import { ESTIMATE, type Evidence, type EvidenceValue } from '../types';
 const values: EvidenceValue[] = [
   {
     value: 'one',
-    label: 'One hot conductor',
-    sentence: 'One hot conductor comes to the wall.'
+    label: 'One hot wire',
+    sentence: 'One hot wire comes to the wall.'
   },
   {
     value: 'two-apart',
-    label: 'RH and RC, no link',
-    sentence: 'RH and RC each have a conductor, and no link joins them.'
+    label: 'RH and RC, no jumper',
+    sentence: 'RH and RC each have a wire, and no jumper joins them.'
   },
   {
     value: 'two-linked',
     label: 'RH and RC, linked',
-    sentence: 'RH and RC each have a conductor, and a link joins them.'
+    sentence: 'RH and RC each have a wire, and a jumper joins them.'
   },
   {
     value: 'none',
     label: 'Neither',
-    sentence: 'No conductor is on R, RH or RC.'
+    sentence: 'No wire is on R, RH or RC.'
   }
 ];
 
@@ -29,8 +29,8 @@ export const hotConductors: Evidence = {
   id: 'hot-conductors',
   witness: 'letters',
   kind: 'read',
-  ask: 'Which of R, RH and RC have a conductor, and is there a link between RH and RC?',
-  how: 'Look behind the cover: a short piece of wire or a clip between RH and RC is the link.',
+  ask: 'Which of R, RH and RC have a wire, and is there a jumper between RH and RC?',
+  how: 'Look behind the cover: a short piece of wire or a clip between RH and RC is the jumper.',
   effort: 'look',
   source: ESTIMATE,
   values,

@@ -5,22 +5,22 @@ import { ESTIMATE, type Evidence } from '../types';
 export const reversingLanded: Evidence = {
   id: 'reversing-landed',
   kind: 'read',
-  ask: 'Where does the conductor on O, B or O/B end at the equipment?',
-  how: 'Find the same cable at the machine and the conductor of that colour in it; look which screw it is under.',
+  ask: 'Where does the wire on O, B or O/B end at the equipment?',
+  how: 'Find the same cable at the machine and the wire of that colour in it; look which screw it is under.',
   effort: 'climb',
   source: ESTIMATE,
   values: [
     {
       value: 'both',
       label: 'Landed at both ends',
-      sentence: 'A conductor on O or B is landed at both ends.'
+      sentence: 'A wire on O or B is landed at both ends.'
     },
     {
       value: 'wall-only',
       label: 'Landed at the wall only',
-      sentence: 'A conductor on O or B is landed at the wall but on nothing at the equipment.'
+      sentence: 'A wire on O or B is landed at the wall but on nothing at the equipment.'
     },
-    { value: 'none', label: 'No conductor on O or B', sentence: 'No conductor is on O or B at the wall.' }
+    { value: 'none', label: 'No wire on O or B', sentence: 'No wire is on O or B at the wall.' }
   ],
   likelihood: {
     furnace: [0.002, 0.01, 0.988],

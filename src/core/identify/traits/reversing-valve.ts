@@ -41,7 +41,7 @@ export const reversingValve: TraitRule = {
     )) {
       const mark = landedMark(wiring, strand.far);
       found.push({
-        sentence: `The ${strand.name} conductor is on ${mark} at the machine.`,
+        sentence: `The ${strand.name} wire is on ${mark} at the machine.`,
         likelihood: mark === 'O' ? [0.95, 0.04] : [0.04, 0.9],
         because: [ref.conductor(strand.id)]
       });

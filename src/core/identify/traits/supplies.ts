@@ -36,20 +36,20 @@ export const supplies: TraitRule = {
     const hot = hotAtWall(wiring);
     if (hot?.value === 'one')
       found.push({
-        sentence: 'One hot conductor comes to the wall.',
+        sentence: 'One hot wire comes to the wall.',
         likelihood: [0.95, 0.08],
         because: hot.because
       });
     if (hot?.value === 'two-apart')
       found.push({
-        sentence: 'RH and RC each have a conductor, and no link joins them.',
+        sentence: 'RH and RC each have a wire, and no jumper joins them.',
         likelihood: [0.03, 0.85],
         because: hot.because
       });
     if (hot?.value === 'two-linked')
       found.push({
         sentence:
-          'RH and RC each have a conductor and are linked: with two transformers that would be a fault.',
+          'RH and RC each have a wire and are joined by a jumper: with two transformers that would be a fault.',
         likelihood: [0.03, 0.02],
         because: hot.because
       });
@@ -59,13 +59,13 @@ export const supplies: TraitRule = {
     const machines = new Set(ends);
     if (machines.size > 1)
       found.push({
-        sentence: 'The hot conductors come from two machines.',
+        sentence: 'The hot wires come from two machines.',
         likelihood: [0.05, 0.95],
         because: [...machines].map(ref.machine)
       });
     if (ends.length > 1 && machines.size === 1)
       found.push({
-        sentence: 'The hot conductors come from one machine.',
+        sentence: 'The hot wires come from one machine.',
         likelihood: [0.9, 0.1],
         because: [...machines].map(ref.machine)
       });

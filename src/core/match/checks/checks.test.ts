@@ -88,7 +88,7 @@ describe('terminals', () => {
     expect(one).toMatchObject({ level, params: { what: 'role', role: spoken } });
   });
 
-  it('are asked for by what a conductor does at the machine, not by what the old plate called it', () => {
+  it('are asked for by what a wire does at the machine, not by what the old plate called it', () => {
     const renamed = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'BN AUX W2', 'BU C C'] });
     const marks = device().marks.filter((mark) => mark !== 'W2' && mark !== 'AUX');
     expect(found(renamed, 'missing-terminal', { marks })).toMatchObject([
@@ -96,13 +96,13 @@ describe('terminals', () => {
     ]);
   });
 
-  it('take the one cooling conductor for cooling, though the board calls it Y2', () => {
+  it('take the one cooling wire for cooling, though the board calls it Y2', () => {
     const alone = staged({ strands: ['RD R R', 'WH W W', 'YE Y Y2', 'GN G G', 'BU C C'] });
     const marks = device().marks.filter((mark) => mark !== 'Y2');
     expect(found(alone, 'missing-terminal', { marks })).toEqual([]);
   });
 
-  it('are not asked for by a spare, nor by a conductor that leads nowhere', () => {
+  it('are not asked for by a spare, nor by a wire that leads nowhere', () => {
     const idle = staged({ strands: ['RD R R', 'WH W W', 'BU C C', 'YE Y loose', 'GN coiled coiled'] });
     const marks = ['RH', 'RC', 'C', 'W'];
     expect(found(idle, 'missing-terminal', { marks })).toEqual([]);

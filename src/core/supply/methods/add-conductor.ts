@@ -43,7 +43,7 @@ export const addConductor: Method = {
           ...wiring.cables,
           {
             id: CABLE_ID,
-            name: 'new single conductor',
+            name: 'new single wire',
             path: 'free',
             insulation: 'sound',
             lengthM,

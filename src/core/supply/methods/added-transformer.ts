@@ -33,9 +33,9 @@ export const addedTransformer: Method = {
   how: 'A second transformer at a junction box near the equipment feeds the thermostat’s own electronics over two wires; the machine keeps its own.',
   standing: 'added',
   variants({ before }): readonly Variant[] {
-    const cable = { id: 'new-pair', title: 'A new cable of two conductors' };
+    const cable = { id: 'new-pair', title: 'A new cable of two wires' };
     if (freeStrands(before).length < 2) return [cable];
-    return [{ id: 'two-spares', title: 'Two spare conductors' }, cable];
+    return [{ id: 'two-spares', title: 'Two spare wires' }, cable];
   },
   offer(situation, variant) {
     const { before, device } = situation;
@@ -123,7 +123,7 @@ function onNewPair(wiring: Wiring, lengthM: number, ends: Ends): Wiring {
       ...wiring.cables,
       {
         id: CABLE_ID,
-        name: 'new cable, 2 conductors',
+        name: 'new cable, 2 wires',
         path: 'free',
         insulation: 'sound',
         lengthM,

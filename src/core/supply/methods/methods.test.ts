@@ -76,7 +76,7 @@ describe('existing-c', () => {
 });
 
 describe('spare-conductor', () => {
-  it('is done where a conductor is free at both ends and proven', () => {
+  it('is done where a wire is free at both ends and proven', () => {
     expect(planOf(furnaceWithSpare()).recommended).toBe('spare-conductor');
     expect(optionOf(furnaceWithSpare(), 'spare-conductor').verdict).toBe('go');
   });
@@ -146,7 +146,7 @@ describe('repurpose-g', () => {
     ).toEqual([[ref.call('fan')]]);
   });
 
-  it('needs no link where nothing cools, and is refused without a G conductor', () => {
+  it('needs no link where nothing cools, and is refused without a G wire', () => {
     const noCooling = house({
       strands: ['RD R R', 'WH W W', 'GN G G'],
       board: ['R', 'C', 'W', 'Y', 'G'],
@@ -281,7 +281,7 @@ const shown = (option: PlannedOption) => option.variants.map((variant) => [varia
 const losesCalls = (option: PlannedOption) => codes(option).filter((code) => code === 'function-lost');
 
 describe('combined-terminal-adapter', () => {
-  it('keeps every function on four conductors, either way round, for a device that has the terminal', () => {
+  it('keeps every function on four wires, either way round, for a device that has the terminal', () => {
     const option = optionOf(furnaceFourWires(), 'combined-terminal-adapter', 'de-weftline');
     expect(shown(option)).toEqual([
       ['g-becomes-c', 'go'],
@@ -291,7 +291,7 @@ describe('combined-terminal-adapter', () => {
     expect(option.moves.map((move) => move.text).join(' ')).toContain('Screw the adapter to bare metal');
   });
 
-  it('is refused for other devices, without a fan conductor, and with two transformers', () => {
+  it('is refused for other devices, without a fan wire, and with two transformers', () => {
     const refuses = (where: House, model: string) =>
       codes(optionOf(where, 'combined-terminal-adapter', model));
     expect(refuses(furnaceFourWires(), 'de-fellgate')).toEqual(['device-has-no-combined']);
@@ -307,7 +307,7 @@ describe('combined-terminal-adapter', () => {
 });
 
 describe('signal-splitter', () => {
-  it('frees a conductor for any thermostat with a C, and says what it asks for', () => {
+  it('frees a wire for any thermostat with a C, and says what it asks for', () => {
     const option = optionOf(furnaceFourWires(), 'signal-splitter');
     expect(option.verdict).toBe('care');
     expect(losesCalls(option)).toEqual([]);
@@ -354,7 +354,7 @@ describe('added-transformer', () => {
 });
 
 describe('receiver-at-equipment', () => {
-  it('keeps every function without a conductor at the wall, for a device that is made so', () => {
+  it('keeps every function without a wire at the wall, for a device that is made so', () => {
     const option = optionOf(furnaceFourWires(), 'receiver-at-equipment', 'de-farspeak');
     expect(option.verdict).toBe('care');
     expect(losesCalls(option)).toEqual([]);

@@ -30,9 +30,9 @@ export const newCable: Method = {
   how: 'A new cable with spare wires takes the place of the old one, which serves as the leader.',
   standing: 'added',
   variants: () => [
-    { id: '3', title: 'Three conductors' },
-    { id: '5', title: 'Five conductors' },
-    { id: '8', title: 'Eight conductors' }
+    { id: '3', title: 'Three wires' },
+    { id: '5', title: 'Five wires' },
+    { id: '8', title: 'Eight wires' }
   ],
   offer(situation, variant) {
     const { before, device } = situation;
@@ -147,7 +147,7 @@ function withCable(
     cables: [
       {
         id: CABLE_ID,
-        name: `new cable, ${conductors} conductors`,
+        name: `new cable, ${conductors} wires`,
         path: 'free',
         insulation: 'sound',
         lengthM,

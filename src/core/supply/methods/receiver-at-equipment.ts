@@ -39,7 +39,7 @@ export const receiverAtEquipment: Method = {
             }
           ]),
       ...(commonAtWall(situation)
-        ? [{ id: 'at-the-wall', title: 'In place of the old plate, on the conductors that are there' }]
+        ? [{ id: 'at-the-wall', title: 'In place of the old plate, on the wires that are there' }]
         : [])
     ];
   },

@@ -55,7 +55,7 @@ export const repurposeG: Method = {
         ? [
             {
               id: 'link-wire',
-              name: 'Piece of 18 AWG solid wire for the link',
+              name: 'Piece of 18 AWG solid wire for the jumper',
               quantity: 1,
               unit: 'piece',
               cost: 1

@@ -31,7 +31,7 @@ export const spareConductor: Method = {
   variants: (situation) => {
     const free = idleStrands(situation);
     const choices =
-      free.length < 2 ? [] : free.map((strand) => ({ id: strand.id, title: `The ${strand.name} conductor` }));
+      free.length < 2 ? [] : free.map((strand) => ({ id: strand.id, title: `The ${strand.name} wire` }));
     return free.length === 0 ? [] : perCommon(situation, choices);
   },
   offer(situation, variant) {

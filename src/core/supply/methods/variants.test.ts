@@ -64,7 +64,7 @@ describe('a common where two supplies reach the wall', () => {
 });
 
 describe('an adapter of the old thermostat in line', () => {
-  it('works in the circuit of before: the compressor and the blower by one conductor', () => {
+  it('works in the circuit of before: the compressor and the blower by one wire', () => {
     const { before } = planFor(oldAdapterHouse().job, oldAdapterHouse().thermostat);
     const cooling = before.find((result) => result.call === 'cool1')?.loads.filter((load) => load.energised);
     expect(cooling?.map((load) => load.id).sort()).toEqual(['blower', 'compressor']);
@@ -91,7 +91,7 @@ describe('an adapter of the old thermostat in line', () => {
     expect(option.moves[out]?.text).toContain('it belonged to the old thermostat');
   });
 
-  it('is exchanged for the one of the new device where that puts both calls on one conductor too', () => {
+  it('is exchanged for the one of the new device where that puts both calls on one wire too', () => {
     const option = optionOf(oldAdapterHouse(), 'combined-terminal-adapter', 'de-weftline', 'g-becomes-c');
     expect(option.verdict).toBe('care');
     expect(option.findings.filter((finding) => finding.code === 'function-lost')).toEqual([]);
@@ -101,7 +101,7 @@ describe('an adapter of the old thermostat in line', () => {
   });
 });
 
-describe('conductors that hang loose at the equipment', () => {
+describe('wires that hang loose at the equipment', () => {
   const loose = house({
     strands: ['RD R R', 'WH W W', 'BU C loose', 'OG HUM loose'],
     board: ['R', 'C', 'W'],
@@ -136,7 +136,7 @@ describe('a receiver', () => {
     expect(supplied.parts.map((part) => part.id)).toEqual(['wall-part-supply']);
   });
 
-  it('keeps every function in the old place, on the conductors that are there', () => {
+  it('keeps every function in the old place, on the wires that are there', () => {
     const option = optionOf(furnaceWithCommon(), 'receiver-at-equipment', model, 'at-the-wall');
     expect(option.verdict).toBe('care');
     expect(option.findings.some((finding) => finding.code === 'function-lost')).toBe(false);

@@ -150,7 +150,9 @@ describe('a repair', () => {
     const made = ac(['RD R R', 'WH W W', 'YE Y Y', 'GN C C']);
     const plan = planned(made);
     expect(plan.recommended).toBe('existing-c');
-    expect(plan.moves.map((move) => move.text)).toContain('Link Y to G with a short piece of wire.');
+    expect(plan.moves.map((move) => move.text)).toContain(
+      'Join Y to G with a short piece of wire (a jumper).'
+    );
     expect(sortedWiring(applyMoves(plan.wiringNow, plan.moves))).toEqual(sortedWiring(plan.wiringAfter!));
   });
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Station: the bench. The plan is powered up before anybody touches a wire. */
+  import Explained from '$lib/words/explained.svelte';
   import { WIRING_STATE_NAMES, WIRING_STATES, type WiringState } from '$core/job/bench-schema';
   import { capital } from '$core/job/names';
   import { callName } from '$core/trade/calls';
@@ -46,7 +47,11 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Try it</h1>
-      <p class="quiet">The wiring, simulated. Nothing here touches the house.</p>
+      <p class="quiet">
+        <Explained
+          text="The wiring, simulated: press a call and see what runs, what a meter shows, and which fuse opens. Nothing here touches the house."
+        />
+      </p>
     </div>
     <span class="join" role="group" aria-label="Which wiring">
       {#each states as which (which)}

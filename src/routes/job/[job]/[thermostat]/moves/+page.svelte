@@ -13,6 +13,7 @@
   import { costText, minutesText, partText, walksText } from '$lib/moves/bands';
   import { groupMoves, placeHead } from '$lib/moves/groups';
   import MoveRow from '$lib/moves/move-row.svelte';
+  import Explained from '$lib/words/explained.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ProofTable from '$lib/reasons/proof-table.svelte';
@@ -21,7 +22,7 @@
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
-  import { say } from '$lib/words/manner.svelte';
+  import { money, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const plan = $derived(place.plan);
@@ -105,7 +106,7 @@
   <div class="flex flex-wrap items-end justify-between gap-2">
     <div>
       <h1 class="station-title">Steps</h1>
-      <p>{title}</p>
+      <p><Explained text={title} /></p>
       {#if place.thermostat.choice.method === null}<p class="quiet">Recommended; not chosen yet.</p>{/if}
     </div>
     <div class="no-print flex flex-wrap gap-2">
@@ -131,11 +132,11 @@
             >&ensp;{minutesText(taken.minutesBand)}, {walksText(taken.walks)} between wall and machine</span
           >{/if}
       </p>
-      <FindingList findings={conditions} />
-      {#if taken.loses.length > 0}<p class="mt-2">
-          <b>Downside:</b>
+      {#if taken.loses.length > 0}<p>
+          <b>What you lose:</b>
           {taken.loses.map(lossText).join(' ')}
         </p>{/if}
+      <FindingList findings={conditions} />
     </section>
   {/if}
 
@@ -145,21 +146,10 @@
       <p>
         {taken?.method === 'none'
           ? 'The way taken is to leave everything as it is.'
-          : 'The way taken is refused: see Supply for the reasons.'}
+          : 'The way taken is refused: see C wire for the reasons.'}
       </p>
     </section>
   {:else}
-    <section class="sheet-of-paper p-3 sm:p-5" aria-label="As found">
-      <h2 class="section-title mb-2">As found</h2>
-      <StrandSheet view={before} label="As found" />
-    </section>
-    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="As planned">
-        <h2 class="section-title mb-2">
-          As planned <span class="quiet text-sm font-normal">what moves is on dark ground</span>
-        </h2>
-        <StrandSheet view={after} label="As planned" />
-      </section>{/if}
-
     <section class="sheet-of-paper moves p-4" aria-label="Move list">
       <h2 class="section-title mb-2">
         One wire at a time <span class="quiet text-sm font-normal" data-progress
@@ -220,12 +210,23 @@
       {/each}
     </section>
 
+    <section class="sheet-of-paper p-3 sm:p-5" aria-label="As found">
+      <h2 class="section-title mb-2">As found</h2>
+      <StrandSheet view={before} label="As found" />
+    </section>
+    {#if after}<section class="sheet-of-paper p-3 sm:p-5" aria-label="As planned">
+        <h2 class="section-title mb-2">
+          As planned <span class="quiet text-sm font-normal">what moves is on dark ground</span>
+        </h2>
+        <StrandSheet view={after} label="As planned" />
+      </section>{/if}
+
     <div class="grid gap-4 md:grid-cols-2">
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">Parts</h2>
         <ul class="list-disc pl-5">
           <li>
-            {deviceName(plan.device)}{#if plan.device.price !== null}&ensp;${plan.device.price}{/if}
+            {deviceName(plan.device)}{#if plan.device.price !== null}&ensp;{money(plan.device.price)}{/if}
           </li>
           {#each plan.parts as part (part.id)}<li>{say(partText(part))}</li>{/each}
         </ul>

@@ -6,6 +6,7 @@
   import { OLD_THERMOSTAT_QUESTIONS } from '$core/questions/wall-questions';
   import QuestionField from '$lib/questions/question-field.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
+  import Explained from '$lib/words/explained.svelte';
   import StopList from '$lib/safety/stop-list.svelte';
   import SupplyList from '$lib/safety/supply-list.svelte';
   import { getPlace } from '$lib/state/context';
@@ -27,6 +28,11 @@
         instruction is given.{:else}<ShieldAlert size={24} aria-hidden="true" />Not safe yet.{/if}
     </p>
   </div>
+  <p class="quiet">
+    <Explained
+      text="Three things first: is it safe to look, is every breaker and switch off, and does a meter prove it? Only then is a cover taken off."
+    />
+  </p>
   <StopList />
   <SupplyList />
   <section class="sheet-of-paper p-4">

@@ -16,6 +16,7 @@
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName, readText } from '$lib/files/download';
   import OnDemand from '$lib/frame/on-demand.svelte';
+  import Explained from '$lib/words/explained.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ScrewList from '$lib/sheet/screw-list.svelte';
@@ -83,7 +84,7 @@
           place.thermostat.id,
           list.conductors,
           list.screws,
-          `Conductor list from ${file.name}`
+          `Wire list from ${file.name}`
         )
       );
   }
@@ -96,8 +97,9 @@
     <div>
       <h1 class="station-title">Wires</h1>
       <p class="quiet hidden sm:block">
-        Which screw each wire is on, at both ends. A wire on a letter at the wall says nothing about its other
-        end.
+        <Explained
+          text="Which terminal each wire is on, at both ends. A wire on a letter at the wall says nothing about its other end."
+        />
       </p>
     </div>
     <div class="join flex-none" role="group" aria-label="Where you stand">
@@ -153,7 +155,7 @@
       >
       {#if !empty}
         <button type="button" class="btn btn-outline" onclick={() => (linksOpen = true)}
-          >Links ({place.thermostat.links.length})</button
+          >Jumpers ({place.thermostat.links.length})</button
         >
         <button type="button" class="btn btn-outline" onclick={() => (labelsOpen = true)}
           ><Tag size={18} aria-hidden="true" />Labels</button

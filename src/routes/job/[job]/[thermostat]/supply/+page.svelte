@@ -8,6 +8,7 @@
   import type { MethodId } from '$core/trade/vocabulary';
   import Minds from '$lib/supply/minds.svelte';
   import { MistakesByWay } from '$lib/supply/mistakes.svelte';
+  import Explained from '$lib/words/explained.svelte';
   import WaysTable from '$lib/supply/ways-table.svelte';
   import OptionCard from '$lib/supply/option-card.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
@@ -54,9 +55,13 @@
   <div>
     <h1 class="station-title">C wire</h1>
     <p class="quiet">
-      Ways to feed {plan.assumedDevice
-        ? 'a connected thermostat (none is chosen yet)'
-        : deviceName(plan.device)}, each solved as a circuit for every call, before and after the work.
+      <Explained
+        text="Ways to give {plan.assumedDevice
+          ? 'a connected thermostat (none is chosen yet)'
+          : deviceName(
+              plan.device
+            )} a C wire, or to do without. Each was solved as a circuit, before and after the work."
+      />
     </p>
   </div>
   {#if shared.length > 0}<section class="sheet-of-paper p-4"><FindingList findings={shared} /></section>{/if}

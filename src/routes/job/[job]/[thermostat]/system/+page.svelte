@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Station: name the system. */
   import { observe, stateFamily } from '$core/job/choices';
+  import Explained from '$lib/words/explained.svelte';
   import { EVIDENCE } from '$core/identify/evidence/registry';
   import { CANDIDATES } from '$core/identify/types';
   import { percentText } from '$core/trade/figures';
@@ -40,6 +41,9 @@
   <div>
     <h1 class="station-title">System: {FAMILY_NAMES[identification.family]}</h1>
     <p class="quiet">
+      <Explained
+        text="Furnace, boiler, heat pump or mains voltage: it decides what the wires do, and which thermostat fits."
+      />
       Voltage class: {classes[identification.voltageClass]}. {identification.decided
         ? 'Settled as far as the record goes.'
         : 'Not settled: the next observation helps most.'}

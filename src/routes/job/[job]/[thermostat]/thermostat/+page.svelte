@@ -7,6 +7,7 @@
   import { deviceName } from '$core/match/catalogue';
   import DeviceForm from '$lib/device/device-form.svelte';
   import { RAIL_WORDS, SUPPLY_WORDS } from '$core/questions/device-questions';
+  import Explained from '$lib/words/explained.svelte';
   import { FIT_WORDS } from '$lib/device/words';
   import Dialog from '$lib/frame/dialog.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
@@ -28,8 +29,9 @@
     <div>
       <h1 class="station-title">Thermostat</h1>
       <p class="quiet">
-        Checked against what is recorded here. The shipped ones are made up; enter the facts of a real one
-        from its own sheet.
+        <Explained
+          text="Each is checked against what is recorded here: terminals, C wire, transformer, stages. Those in the list are made up; enter a real one from its own sheet."
+        />
       </p>
     </div>
     <button type="button" class="btn btn-primary" onclick={() => (entering = true)}

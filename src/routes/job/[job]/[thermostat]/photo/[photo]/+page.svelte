@@ -125,7 +125,7 @@
         terminals.find((one) => one.at === to.at && one.screw === to.screw)?.name ?? 'a terminal that is gone'
       );
     const conductor = place.thermostat.conductors.find((one) => one.id === to.conductor);
-    return conductor ? `the ${conductorName(conductor)} conductor` : 'a conductor that is gone';
+    return conductor ? `the ${conductorName(conductor)} wire` : 'a wire that is gone';
   }
 
   function setColour(code: ColourCode): void {
