@@ -115,7 +115,11 @@ export async function expectNoSideways(page: Page): Promise<void> {
 
 /** Unfolds a way of the C wire station. */
 export async function openWay(page: Page, method: string): Promise<void> {
-  await page.locator(`li[data-method="${method}"] summary`).first().click();
+  const way = page.locator(`li[data-method="${method}"] > details`);
+  await expect(async () => {
+    if ((await way.getAttribute('open')) === null) await way.locator('summary').first().click();
+    await expect(way).toHaveAttribute('open', '', { timeout: 1000 });
+  }).toPass();
 }
 
 /** A station's link on the rail. */

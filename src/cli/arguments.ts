@@ -19,6 +19,9 @@ export interface Arguments {
   readonly together: boolean;
   readonly draws: string | undefined;
   readonly seed: string | undefined;
+  /** Codes of what was seen, in their order. */
+  readonly seen: readonly string[];
+  readonly readings: readonly string[];
 }
 
 export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
@@ -40,7 +43,9 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         pairs: { type: 'boolean', default: false },
         together: { type: 'boolean', default: false },
         draws: { type: 'string' },
-        seed: { type: 'string' }
+        seed: { type: 'string' },
+        seen: { type: 'string', multiple: true, default: [] },
+        reading: { type: 'string', multiple: true, default: [] }
       }
     });
     const [verb, file, ...rest] = positionals;
@@ -61,7 +66,9 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       pairs: values.pairs,
       together: values.together,
       draws: values.draws,
-      seed: values.seed
+      seed: values.seed,
+      seen: values.seen.flatMap((codes) => codes.split(',')).filter(Boolean),
+      readings: values.reading
     };
   } catch (error) {
     return { why: error instanceof Error ? error.message : String(error) };

@@ -4,6 +4,7 @@ import { readArguments, type Arguments } from './arguments';
 import { EXIT_CODES, wrongUse, type Outcome } from './outcome';
 import { check } from './verbs/check';
 import { demo } from './verbs/demo';
+import { diagnose } from './verbs/diagnose';
 import { identify } from './verbs/identify';
 import { match } from './verbs/match';
 import { plan } from './verbs/plan';
@@ -21,10 +22,11 @@ const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   spice,
   tolerance,
   faults,
+  diagnose,
   demo
 };
-/** Named by the contract; the capability behind them is not there yet. */
-const LATER = ['diagnose'];
+/** Named for what comes; the capability behind them is not there yet. */
+const LATER = ['settings', 'tests', 'handover'];
 
 const HELP = `ulterum VERB FILE [options]
 
@@ -42,6 +44,9 @@ const HELP = `ulterum VERB FILE [options]
                    [--draws N] [--seed N] and the options of simulate
   faults FILE      what every single fault does in each call, or every pair too
                    [--pairs] and the options of simulate
+  diagnose FILE    what is wrong, from what was seen and read, and what to look at next
+                   [--seen CODE,CODE...] [--reading A:B@CALL=VOLTS]... [--wiring found|now|after]
+                   [--thermostat ID] [--model ID] [--method ID]
   demo             writes the demo jobs as files  [--out DIR]
 
   --json           plain JSON on standard output

@@ -9,6 +9,10 @@ import type { Plan } from '$core/plan/plan';
 import type { QuickAnswer } from '$core/plan/quick-answer';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
+import type { Answer } from '$core/diagnose/observations/types';
+import type { Hands } from '$core/diagnose/state';
+import type { DiagnoseReport, SeenReport } from '$core/formats/diagnose-report';
+import type { WiringState } from '$core/job/bench-schema';
 import type { JobParts } from './job-parts';
 
 /** One thermostat's plan, as the job has it. */
@@ -23,7 +27,25 @@ export interface PlannedPlace {
   readonly prices: readonly (number | null)[];
 }
 
+/** Finding out why: what was seen stands in the job. */
+export interface DiagnoseTask extends PlanTask {
+  readonly which: WiringState;
+  readonly hands: Hands;
+}
+
+export interface Diagnosed {
+  readonly report: DiagnoseReport;
+  /** Everything that can be looked at, for who has seen something already. */
+  readonly looks: readonly {
+    readonly id: string;
+    readonly ask: string;
+    readonly answers: readonly Answer[];
+  }[];
+  readonly seen: readonly SeenReport[];
+}
+
 export interface Tasks {
+  readonly diagnose: { readonly request: DiagnoseTask; readonly result: Diagnosed };
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
   readonly plan: { readonly request: PlanTask; readonly result: PlannedPlace };
   readonly looks: { readonly request: PlanTask; readonly result: readonly Look[] };

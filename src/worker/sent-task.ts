@@ -1,7 +1,7 @@
 /** Tasks as they cross: those that hold a job send it in parts. */
 import type { Job } from '$core/job/schema';
 import type { JobJoiner, JobSplitter } from './job-parts';
-import type { PlanTask, SentTask, Task } from './protocol';
+import type { DiagnoseTask, PlanTask, SentTask, Task } from './protocol';
 
 export function sentTask(task: Task, splitter: JobSplitter): SentTask {
   switch (task.kind) {
@@ -10,6 +10,10 @@ export function sentTask(task: Task, splitter: JobSplitter): SentTask {
     case 'quick': {
       const { job, thermostat } = task.request;
       return { kind: task.kind, request: thermostat, job: splitter.split(job) };
+    }
+    case 'diagnose': {
+      const { job, ...rest } = task.request;
+      return { kind: task.kind, request: rest, job: splitter.split(job) };
     }
     case 'together':
       return { kind: task.kind, request: null, job: splitter.split(task.request) };
@@ -21,6 +25,11 @@ export function sentTask(task: Task, splitter: JobSplitter): SentTask {
 export function receivedTask({ kind, request, job }: SentTask, joiner: JobJoiner): Task {
   if (job === null) return { kind, request } as Task;
   const joined: Job = joiner.join(job);
-  const whole = kind === 'together' ? joined : ({ job: joined, thermostat: request } as PlanTask);
+  const whole =
+    kind === 'together'
+      ? joined
+      : kind === 'diagnose'
+        ? { job: joined, ...(request as Omit<DiagnoseTask, 'job'>) }
+        : ({ job: joined, thermostat: request } as PlanTask);
   return { kind, request: whole } as Task;
 }

@@ -9,6 +9,7 @@ import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
 import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
+import { diagnoseRun } from './diagnose-run';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
 import type { FromThread, PlannedPlace, PlanTask, Port, SentTask, TaskResult, ToThread } from './protocol';
@@ -79,6 +80,8 @@ function runOf(sent: SentTask, joiner: JobJoiner): LongRun<TaskResult> | Simulat
       return onPlace(task.request, (place) => looksRun(task.request.job, place, { prover }));
     case 'quick':
       return onPlace(task.request, (place) => quickRun(task.request.job, place));
+    case 'diagnose':
+      return diagnoseRun(task.request);
     case 'together':
       return togetherRun(task.request, prover);
   }

@@ -31,3 +31,11 @@ export const BenchNote = v.strictObject({
   showed: v.pipe(v.array(shortText), v.maxLength(40, 'at most 40 sentences'))
 });
 export type BenchNote = v.InferOutput<typeof BenchNote>;
+
+/** What was seen while finding out why: the answer to an observation, or volts. Kept, so that a closed tab takes nothing away. */
+export const SeenEntry = v.strictObject({
+  at: timeText,
+  observation: v.pipe(v.string('the id of an observation'), v.maxLength(200)),
+  answer: v.union([shortText, v.pipe(v.number(), v.finite())], 'an answer or a reading')
+});
+export type SeenEntry = v.InferOutput<typeof SeenEntry>;

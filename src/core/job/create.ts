@@ -110,6 +110,7 @@ export function emptyThermostat(
     foundEnds: [],
     minds: { cost: 1, work: 1, looks: 1 },
     bench: [],
+    seen: [],
     log: [],
     oldTicks: [],
     notes: []

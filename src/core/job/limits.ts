@@ -32,6 +32,7 @@ export const LIMITS = {
   'signal readings': limit(200),
   stretches: limit(30),
   'bench notes': limit(200),
+  'things seen': limit(200),
   'log entries': limit(1000),
   notes: limit(400)
 } as const satisfies Record<string, Limit>;

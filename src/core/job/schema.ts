@@ -22,7 +22,7 @@ import {
   WallFace,
   YesNo
 } from './survey-schema';
-import { BenchNote } from './bench-schema';
+import { BenchNote, SeenEntry } from './bench-schema';
 import {
   CableId,
   ConductorId,
@@ -250,6 +250,7 @@ export const Thermostat = v.strictObject({
   photos: v.optional(listOf(Photo, 'photos'), []),
   foundEnds: v.optional(listOf(FoundEnd, 'found ends'), []),
   bench: v.optional(listOf(BenchNote, 'bench notes'), []),
+  seen: v.optional(listOf(SeenEntry, 'things seen'), []),
   /** What has been done, in order: the house as it is now is what was found with these changes. */
   log: v.optional(listOf(LogEntry, 'log entries'), []),
   /** Ticks of a file of version 1 that nobody has taken over into the log yet. */

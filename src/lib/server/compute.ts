@@ -7,18 +7,25 @@ import { CallText, WIRING_STATES, type WiringState } from '$core/job/bench-schem
 import type { Plan } from '$core/plan/plan';
 import { powerable, powerPlan } from '$core/plan/powered';
 import { isRefusal, refusal, type Answer } from './answer';
+import { diagnoseAnswer } from './diagnose-answer';
 import { planOf, readPlanRequest } from './plan-request';
 
 /** What may be asked for. */
-export type WorkKind = 'plan' | 'simulate';
+export type WorkKind = 'plan' | 'simulate' | 'diagnose';
 
 /** `bytes`: a body as it came in, not looked at yet. */
 export function answerTo(kind: WorkKind, bytes: Uint8Array): Answer {
   const body = parsed(bytes);
   if ('broken' in body)
     return refusal(400, 'The body is no JSON.', [{ path: 'the body', expected: 'JSON', found: body.broken }]);
-  return kind === 'plan' ? planAnswer(body.value) : simulateAnswer(body.value);
+  return ANSWERS[kind](body.value);
 }
+
+const ANSWERS: Readonly<Record<WorkKind, (body: unknown) => Answer>> = {
+  plan: planAnswer,
+  simulate: simulateAnswer,
+  diagnose: diagnoseAnswer
+};
 
 function parsed(bytes: Uint8Array): { readonly value: unknown } | { readonly broken: string } {
   try {

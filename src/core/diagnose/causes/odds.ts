@@ -25,7 +25,7 @@ export const CAUSE_ODDS: Readonly<Record<CauseKind, number>> = {
   'weak-transformer': 0.3,
   'switch-open': 1.5,
   'head-not-seated': 1.5,
-  'timer-counting': 1.5,
+  'timer-counting': 3,
   'batteries-empty': 0.5,
   'set-up-system': 1,
   'set-up-valve': 1,

@@ -1,4 +1,5 @@
 /** Causes that no wire shows, as far as this system can have them. */
+import type { DeviceFacts } from '../../job/device-facts';
 import { isHeatPump, isHydronic } from '../../devices/roles';
 import type { World } from '../../devices/world';
 import { wallThermostat, type Wiring } from '../../wiring/graph';
@@ -17,16 +18,20 @@ const SAYS: Readonly<Record<UnseenKind, string>> = {
   'something-else': 'something else that is not in this list'
 };
 
+const BATTERY_FED: readonly DeviceFacts['supply'][] = ['battery', 'common-or-battery', 'paired-receiver'];
+
 export function unseenKinds(
   wiring: Wiring,
   world: World,
   table: Pick<FaultTable, 'calls' | 'loads'>
 ): UnseenKind[] {
-  const fresh = wallThermostat(wiring).kind === 'new-thermostat';
+  const plate = wallThermostat(wiring);
+  const fresh = plate.kind === 'new-thermostat';
+  const runsOnBatteries = plate.kind === 'new-thermostat' ? BATTERY_FED.includes(plate.facts.supply) : true;
   const calls = new Set(table.calls);
   const has: Readonly<Record<UnseenKind, boolean>> = {
     'timer-counting': table.loads.includes('compressor'),
-    'batteries-empty': true,
+    'batteries-empty': runsOnBatteries,
     'set-up-system': fresh,
     'set-up-valve': fresh && isHeatPump(world.family),
     'set-up-stages': fresh && (calls.has('heat2') || calls.has('cool2') || calls.has('aux')),

@@ -1,0 +1,28 @@
+/** All kinds of looks. A new one is one file and one line here. */
+import { batteries, fuses, settings, switches } from './machine';
+import { display, displayCalled, hums, running, uncalled, waiting, warmAir } from './seen';
+import type { Observation, ObservationRule, Situation } from './types';
+import { volts } from './volts';
+import { continuity, inspections, jumpers } from './wires';
+
+const RULES: readonly ObservationRule[] = [
+  display,
+  displayCalled,
+  running,
+  uncalled,
+  hums,
+  warmAir,
+  waiting,
+  switches,
+  fuses,
+  batteries,
+  settings,
+  inspections,
+  jumpers,
+  continuity,
+  volts
+];
+
+export function observationsOf(situation: Situation): Observation[] {
+  return RULES.flatMap((rule) => rule.observationsOf(situation));
+}

@@ -1,0 +1,123 @@
+/** Where a diagnosis stands after all that was seen: the causes, what does not fit, and what to look at next; or a stop. */
+import {
+  beliefAfter,
+  chancesOfAnswer,
+  ownReading,
+  rankedCauses,
+  type CauseBelief,
+  type Prepared,
+  type Seen
+} from './diagnosis';
+import {
+  abilityOf,
+  circumstancesAfter,
+  nextLooks,
+  startAt,
+  type Circumstances,
+  type NextLook
+} from './next-look';
+import type { Observation } from './observations/types';
+import { SETTLED } from './play-out';
+import { stopSign, type StopSign } from './stop-signs';
+import type { Call } from '../trade/calls';
+import type { ReadingPoint } from './fault-table';
+
+/** A reading at screws of somebody's own choice. */
+export interface OwnReading {
+  readonly point: ReadingPoint;
+  readonly call: Call;
+  readonly headOff: boolean;
+  readonly volts: number;
+}
+
+export interface DiagnosisState {
+  /** Nothing more is asked: off, and whom to call. */
+  readonly stop: StopSign | null;
+  /** The likeliest first; those that no look tells apart are one. */
+  readonly causes: readonly CauseBelief[];
+  /** Likely enough that its remedy is worth more than another look. */
+  readonly settled: CauseBelief | null;
+  /** Looks worth making, the best first. */
+  readonly looks: readonly NextLook[];
+  /** Answers that the likeliest cause does not explain: one of them, or the other side, is wrong. */
+  readonly against: readonly Seen[];
+  /** Answers to nothing that this house has: they were left out. */
+  readonly unknown: readonly Seen[];
+  readonly circumstances: Circumstances;
+}
+
+export interface Hands {
+  readonly meter: boolean;
+  readonly helper: boolean;
+}
+
+/** Under this chance an answer speaks against a cause. */
+const AGAINST = 0.1;
+
+export function stateOf(
+  prepared: Prepared,
+  seen: readonly Seen[],
+  { meter, helper }: Hands,
+  readings: readonly OwnReading[] = []
+): DiagnosisState {
+  const known = seen.flatMap((entry) => {
+    const observation = prepared.observations.find(({ id }) => id === entry.observation);
+    return observation && chancesOfAnswer(observation, entry.answer)
+      ? [{ observation, answer: entry.answer }]
+      : [];
+  });
+  const read = readings.map(({ point, call, headOff, volts }) => ({
+    observation: ownReading(prepared, point, call, headOff),
+    answer: volts
+  }));
+  const all = [...known, ...read];
+  const circumstances = all.reduce(
+    (before: Circumstances, { observation }) => circumstancesAfter(observation, before),
+    { ...startAt(prepared.situation.wiring), meter, helper }
+  );
+  const belief = beliefAfter(prepared, all);
+  const ability = abilityOf(circumstances);
+  const causes = rankedCauses(prepared, belief, ability);
+  const stop = seen.map(({ observation }) => stopSign(observation)).find((sign) => sign !== null) ?? null;
+  const answered = new Set(all.map(({ observation }) => observation.id));
+  const looks = stop ? [] : nextLooks(prepared, belief, circumstances, answered);
+  const [first] = causes;
+  const settled =
+    !stop && first && all.length > 0 && isNamed(first) && (first.probability >= SETTLED || looks.length === 0)
+      ? first
+      : null;
+  return {
+    stop,
+    causes,
+    settled,
+    looks,
+    against: againstOf(all, likeliest(belief)),
+    unknown: seen.filter(
+      ({ observation, answer }) =>
+        stopSign(observation) === null &&
+        !known.some((entry) => entry.observation.id === observation && entry.answer === answer)
+    ),
+    circumstances
+  };
+}
+
+/** "Something else" is no cause that a remedy can be given for. */
+function isNamed({ cause }: CauseBelief): boolean {
+  return cause.kind !== 'something-else';
+}
+
+function likeliest(belief: Float64Array): number {
+  return belief.reduce((best, share, at) => (share > belief[best]! ? at : best), 0);
+}
+
+function againstOf(
+  all: readonly { readonly observation: Observation; readonly answer: string | number }[],
+  member: number
+): Seen[] {
+  return all.flatMap(({ observation, answer }) => {
+    const chance = chancesOfAnswer(observation, answer)?.[member] ?? 1;
+    // A reading has a chance for each volt: it is small for the best of causes.
+    const limit = typeof answer === 'number' ? AGAINST / 10 : AGAINST;
+    return chance < limit ? [{ observation: observation.id, answer }] : [];
+  });
+}

@@ -1,0 +1,75 @@
+/** A diagnosis as plain data: for the command line and the server. */
+import type { Prepared, Seen } from '../diagnose/diagnosis';
+import type { NextLook } from '../diagnose/next-look';
+import { remedyOf } from '../diagnose/remedy';
+import type { DiagnosisState } from '../diagnose/state';
+import { stopSign } from '../diagnose/stop-signs';
+
+/** Causes that are told; the rest of the list has next to no share. */
+const MOST_CAUSES = 12;
+
+export function diagnoseReport(
+  thermostat: string,
+  wiring: string,
+  prepared: Prepared,
+  state: DiagnosisState
+) {
+  const { stop, causes, settled, looks, against, unknown } = state;
+  return {
+    thermostat,
+    wiring,
+    stop,
+    causes: causes.slice(0, MOST_CAUSES).map(({ id, says, probability, touched }) => ({
+      fault: id,
+      says,
+      probability,
+      touched
+    })),
+    nextTest: looks[0] ? lookReport(looks[0]) : null,
+    otherTests: looks.slice(1, 4).map(lookReport),
+    settled: settled ? { fault: settled.id, remedy: remedyReport(prepared, settled) } : null,
+    against: against.map((entry) => seenReport(prepared, entry)),
+    unknown
+  };
+}
+
+/** An answer with its words. */
+export function seenReport({ observations }: Prepared, { observation, answer }: Seen) {
+  const found = observations.find(({ id }) => id === observation);
+  const sign = stopSign(observation);
+  return {
+    observation,
+    answer,
+    ask: found?.ask ?? sign?.ask ?? observation,
+    label:
+      typeof answer === 'number'
+        ? `${answer} V`
+        : (found?.answers.find(({ value }) => value === answer)?.label ?? answer)
+  };
+}
+
+export type LookReport = ReturnType<typeof lookReport>;
+export type SeenReport = ReturnType<typeof seenReport>;
+export type DiagnoseReport = ReturnType<typeof diagnoseReport>;
+
+function lookReport({ observation, gain, minutes }: NextLook) {
+  const { id, ask, how, place, power, needs, answers, volts } = observation;
+  return {
+    id,
+    ask,
+    how,
+    place,
+    power,
+    needs,
+    minutes,
+    /** A figure in volts may be answered. */
+    reading: volts !== null,
+    gainBits: gain,
+    answers: answers.map(({ value, label }) => ({ code: `${id}-${value}`, value, label }))
+  };
+}
+
+function remedyReport(prepared: Prepared, settled: NonNullable<DiagnosisState['settled']>) {
+  const { says, moves, proven, pro } = remedyOf(prepared, settled);
+  return { says, proven, pro, moves: moves.map(({ action, place, text }) => ({ action, place, text })) };
+}
