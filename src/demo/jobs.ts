@@ -2,15 +2,21 @@
 import { makeId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
 import { FERRY_HOUSE } from './ferry-house';
+import { millCottage } from './mill-cottage';
 import { SCHOOLHOUSE } from './schoolhouse';
 
-/** The houses that can be opened from the first page. */
-export const DEMO_HOUSES: readonly Job[] = [SCHOOLHOUSE, FERRY_HOUSE];
+/** The houses that can be opened from the first page, by the last part of their address, and the station that each opens at. */
+export const DEMO_HOUSES: Readonly<Record<string, { readonly job: () => Job; readonly station: string }>> = {
+  schoolhouse: { job: () => SCHOOLHOUSE, station: 'sheet' },
+  'ferry-house': { job: () => FERRY_HOUSE, station: 'sheet' },
+  'mill-cottage': { job: millCottage, station: 'why' }
+};
 
 /** Each house whole, and one job for each thermostat of the first, by the name of the file. */
 export const DEMO_JOBS: readonly { readonly file: string; readonly job: Job }[] = [
   { file: 'schoolhouse.json', job: SCHOOLHOUSE },
   { file: 'ferry-house.json', job: FERRY_HOUSE },
+  { file: 'mill-cottage.json', job: millCottage() },
   ...SCHOOLHOUSE.thermostats.map((thermostat) => {
     const rest = thermostat.id.replace('th-', '');
     return {

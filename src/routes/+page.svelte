@@ -166,7 +166,8 @@
     <div class="quiet flex flex-wrap items-center gap-x-5 gap-y-2 text-sm">
       <span
         >Look at a made-up house: <a class="underline" href="/demo/schoolhouse">The old schoolhouse</a>,
-        <a class="underline" href="/demo/ferry-house">The ferry house</a></span
+        <a class="underline" href="/demo/ferry-house">The ferry house</a>,
+        <a class="underline" href="/demo/mill-cottage">Mill cottage, dark after the work</a></span
       >
       <a class="underline" href="/words">Words of the trade</a>
       <button type="button" class="cursor-pointer underline" onclick={() => (settings = true)}

@@ -7,7 +7,17 @@ import type { Look, LookAt } from './looks';
 
 /** A station of the work, as the addresses name it. */
 export type StationId =
-  'survey' | 'safe' | 'sheet' | 'system' | 'thermostat' | 'supply' | 'bench' | 'moves' | 'keep';
+  | 'survey'
+  | 'safe'
+  | 'sheet'
+  | 'system'
+  | 'thermostat'
+  | 'supply'
+  | 'bench'
+  | 'moves'
+  | 'power'
+  | 'why'
+  | 'keep';
 
 /** What there is to do, as a fact; `station`: where it is done. */
 export type NextStep = { readonly station: StationId } & (

@@ -8,19 +8,22 @@
 
   const place = getPlace();
   const step = $derived(place.next);
-  const there = $derived(page.url.pathname.split('/')[4] === step.station);
+  const here = $derived(page.url.pathname.split('/')[4]);
+  const there = $derived(here === step.station);
+  /** Step by step, the page itself says it, larger. */
+  const said = $derived(here === 'do' && step.what === 'do');
 </script>
 
-<a
-  class="next no-print"
-  class:stopped={step.what === 'stopped'}
-  href="/job/{place.job.id}/{place.thermostat.id}/{step.station}"
-  data-next={step.what}
->
-  <span class="head">{there ? 'Now, here' : 'Next'}</span>
-  <span class="text">{say(nextStepText(step))}</span>
-  {#if !there}<ArrowRight size={18} class="flex-none" aria-hidden="true" />{/if}
-</a>
+{#if !said}<a
+    class="next no-print"
+    class:stopped={step.what === 'stopped'}
+    href="/job/{place.job.id}/{place.thermostat.id}/{step.station}"
+    data-next={step.what}
+  >
+    <span class="head">{there ? 'Now, here' : 'Next'}</span>
+    <span class="text">{say(nextStepText(step))}</span>
+    {#if !there}<ArrowRight size={18} class="flex-none" aria-hidden="true" />{/if}
+  </a>{/if}
 
 <style>
   .next {

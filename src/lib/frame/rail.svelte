@@ -30,7 +30,10 @@
             {@const station = stations.get(id)}
             {#if station}
               <li>
-                <a href="{base}/{id}" aria-current={here === id ? 'page' : undefined}>
+                <a
+                  href="{base}/{id}"
+                  aria-current={here === id ? 'page' : here === 'do' && id === 'moves' ? 'true' : undefined}
+                >
                   <span class="name"
                     >{station.name}{#if station.done}<Check
                         size={15}

@@ -16,13 +16,13 @@ export interface Station {
 export const GROUPS = [
   { id: 'look', name: 'Look', stations: ['survey', 'safe', 'sheet', 'system'] },
   { id: 'decide', name: 'Decide', stations: ['thermostat', 'supply', 'bench'] },
-  { id: 'do', name: 'Do', stations: ['moves'] },
+  { id: 'do', name: 'Do', stations: ['moves', 'power', 'why'] },
   { id: 'keep', name: 'Keep', stations: ['keep'] }
 ] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
 
 /** The group of a page, by the last part of its address; pages beside the stations belong to the group that they are reached from. */
 export function groupOf(station: string): (typeof GROUPS)[number] {
-  const beside = { photo: 'sheet', together: 'moves' }[station] ?? station;
+  const beside = { photo: 'sheet', together: 'moves', do: 'moves' }[station] ?? station;
   return GROUPS.find(({ stations }) => (stations as readonly string[]).includes(beside)) ?? GROUPS[0];
 }
 
@@ -98,6 +98,18 @@ function workStations({ plan, thermostat }: Place): Station[] {
       name: 'Steps',
       says: plan.moves.length === 0 ? 'none left' : `${plan.moves.length} to do`,
       done: started && plan.moves.length === 0
+    },
+    {
+      id: 'power',
+      name: 'Power up',
+      says: started && plan.moves.length === 0 ? 'now' : 'after the steps',
+      done: thermostat.seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit')
+    },
+    {
+      id: 'why',
+      name: 'Find out why',
+      says: thermostat.seen.length === 0 ? 'if it does not work' : `${thermostat.seen.length} seen`,
+      done: false
     },
     { id: 'keep', name: 'Keep', says: 'sheets, labels, file', done: false }
   ];

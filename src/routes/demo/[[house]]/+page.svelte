@@ -9,7 +9,8 @@
   import { jobStore } from '$lib/state/store';
 
   /** The one named in the address, else the first. */
-  const house = DEMO_HOUSES.find((one) => one.id === `job-${page.params['house'] ?? ''}`) ?? DEMO_HOUSES[0]!;
+  const demo = DEMO_HOUSES[page.params['house'] ?? ''] ?? DEMO_HOUSES['schoolhouse']!;
+  const house = demo.job();
   let trouble = $state('');
 
   onMount(async () => {
@@ -26,7 +27,7 @@
         return;
       }
     }
-    await goto(`/job/${house.id}/${house.thermostats[0]?.id}/sheet`, { replaceState: true });
+    await goto(`/job/${house.id}/${house.thermostats[0]?.id}/${demo.station}`, { replaceState: true });
   });
 </script>
 

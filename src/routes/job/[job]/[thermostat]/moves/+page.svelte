@@ -110,13 +110,16 @@
       {#if place.thermostat.choice.method === null}<p class="quiet">Recommended; not chosen yet.</p>{/if}
     </div>
     <div class="no-print flex flex-wrap gap-2">
+      {#if plan.moves.length > 0 || done.length > 0}
+        <a class="btn btn-primary" href="do">Step by step</a>
+      {/if}
       {#if taken && plan.moves.length > 0}
         <button type="button" class="btn btn-outline" disabled={busy} onclick={asPdf}
           >{busy ? 'Making …' : 'As PDF'}</button
         >
         <button type="button" class="btn btn-outline" onclick={asSvg}>Drawings as SVG</button>
       {/if}
-      <button type="button" class="btn btn-primary" onclick={() => window.print()}
+      <button type="button" class="btn btn-outline" onclick={() => window.print()}
         ><Printer size={18} aria-hidden="true" />Print</button
       >
     </div>

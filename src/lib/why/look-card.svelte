@@ -1,0 +1,61 @@
+<script lang="ts">
+  /** One look: where, what it takes, the question, and its answers large enough for a thumb; volts as a figure or by bands. */
+  import type { LookReport } from '$core/formats/diagnose-report';
+  import Explained from '../words/explained.svelte';
+  import { say } from '../words/manner.svelte';
+
+  interface Props {
+    look: LookReport;
+    /** Names of places by their ids. */
+    places: ReadonlyMap<string, string>;
+    onanswer: (value: string | number, label: string) => void;
+  }
+
+  let { look, places, onanswer }: Props = $props();
+  const takes = $derived(
+    [
+      `At ${places.get(look.place) ?? 'the machine'}`,
+      look.power === 'off' ? 'power off' : look.power === 'on' ? 'power on' : '',
+      look.needs === 'meter'
+        ? 'meter, low-voltage screws only'
+        : look.needs === 'helper'
+          ? 'a second person'
+          : '',
+      `about ${Math.max(1, Math.round(look.minutes))} min`
+    ].filter(Boolean)
+  );
+  let typed = $state('');
+  const volts = $derived(Number(typed.replace(',', '.')));
+  const holds = $derived(typed.trim() !== '' && Number.isFinite(volts) && volts >= 0 && volts <= 1000);
+
+  function submit(event: SubmitEvent): void {
+    event.preventDefault();
+    if (holds) onanswer(volts, `${volts} V`);
+    typed = '';
+  }
+</script>
+
+<p class="quiet text-sm">{takes.join(' · ')}</p>
+<p class="mt-1 text-xl leading-snug font-semibold">{say(look.ask)}</p>
+{#if look.how}<p class="mt-1"><Explained text={look.how} /></p>{/if}
+{#if look.needs === 'hands'}
+  <p class="mt-1 font-semibold">First: power off, and proven off.</p>
+{/if}
+{#if look.reading}
+  <form class="mt-3 flex items-end gap-2" onsubmit={submit}>
+    <label class="flex flex-col gap-1 text-sm"
+      >Volts AC <input class="input w-32" inputmode="decimal" bind:value={typed} /></label
+    >
+    <button class="btn btn-primary" disabled={!holds}>Record</button>
+  </form>
+  <p class="mt-3 text-sm">Or about:</p>
+{/if}
+<div class="mt-3 flex flex-col gap-2" role="group" aria-label={say(look.ask)}>
+  {#each look.answers as answer (answer.value)}
+    <button
+      type="button"
+      class="btn btn-outline h-auto min-h-12 justify-start py-2 text-left whitespace-normal"
+      onclick={() => onanswer(answer.value, answer.label)}>{say(answer.label)}</button
+    >
+  {/each}
+</div>
