@@ -1,5 +1,6 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
 import { calibrationBench } from './calibration';
+import { diagnoseBench } from './diagnose';
 import { coloursBench } from './colours';
 import { circuitBench } from './circuit';
 import { houseBench } from './house';
@@ -15,6 +16,7 @@ const parts: readonly Part[] = [
   houseBench,
   circuitBench,
   runsBench,
+  diagnoseBench,
   planBench,
   togetherBench
 ];

@@ -64,7 +64,9 @@ test.describe('on a phone', () => {
     await openWay(page, 'add-conductor');
     await page.getByRole('button', { name: /^Take this way: Pull one more wire/ }).tap();
     await goTo(page, 'moves');
-    await expect(page.getByRole('region', { name: 'Move list' })).toContainText(/pull string|pull line|leader/);
+    await expect(page.getByRole('region', { name: 'Move list' })).toContainText(
+      /pull string|pull line|leader/
+    );
     await page.getByRole('link', { name: 'Step by step' }).tap();
     await expect(step).toContainText('Step 3 of');
     await page.getByText('If you stop here').tap();

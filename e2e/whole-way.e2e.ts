@@ -80,7 +80,7 @@ test('by keyboard', async ({ page }) => {
   await page.reload();
   await expect(best).toHaveAttribute('data-chosen', 'true');
 
-  await station(page, 'Steps').press('Enter');
+  await station(page, /^Steps/).press('Enter');
   const moves = page.getByRole('region', { name: 'Move list' }).getByRole('listitem');
   await expect(moves.first()).toContainText('Power off');
   await expect(moves.last()).toContainText('Power on');

@@ -74,6 +74,36 @@ describe('the command line', () => {
     );
   });
 
+  it('finds out why: the causes with their shares, the next look, and a remedy once one is settled', async () => {
+    const first = await json(
+      'diagnose',
+      'demo/classroom.json',
+      '--wiring',
+      'after',
+      '--seen',
+      'display-dark'
+    );
+    expect(first.nextTest.id).toBe('head');
+    expect(first.causes[0].probability).toBeLessThan(0.8);
+    const found = await json(
+      'diagnose',
+      'demo/classroom.json',
+      ...['--wiring', 'after', '--seen', 'display-dark,head-off']
+    );
+    expect(found.causes[0].fault).toMatch(/^head-not-seated/);
+    expect(found.settled.remedy.says).toContain('Press the head');
+    const read = await json(
+      'diagnose',
+      'demo/classroom.json',
+      ...['--wiring', 'after', '--seen', 'display-dark'],
+      ...['--reading', 'machine.R:machine.C@idle=0.3']
+    );
+    const fuseAndPower = read.causes.slice(0, 3).map(({ fault }: { fault: string }) => fault.split(':')[0]);
+    expect(fuseAndPower).toEqual(expect.arrayContaining(['fuse-open', 'supply-off']));
+    const stop = await json('diagnose', 'demo/classroom.json', '--wiring', 'after', '--seen', 'smell');
+    expect(stop).toMatchObject({ stop: { id: 'smell' }, nextTest: null, settled: null });
+  });
+
   it('simulates before and after, one call or all', async () => {
     const before = await json('simulate', 'demo/flat.json');
     expect(before.calls.map((call: { call: string }) => call.call)).toEqual([
@@ -118,7 +148,13 @@ describe('the command line', () => {
       return error.split('\n')[0];
     };
     expect(await why()).toBe('Name a verb.');
-    expect(await why('diagnose', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('settings', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('diagnose', 'demo/classroom.json', '--seen', 'display-purple')).toContain(
+      'no answer "purple" to display; known: lit, dim, dark'
+    );
+    expect(
+      await why('diagnose', 'demo/classroom.json', '--reading', 'machine.R:machine.Q@heat1=24')
+    ).toContain('no screw "machine.Q"');
     expect(await why('spice', 'demo/flat.json')).toContain('Name a call');
     expect(await why('constructor', 'x')).toContain('No verb');
     expect(await why('plan', 'demo/schoolhouse.json')).toContain(

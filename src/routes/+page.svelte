@@ -5,6 +5,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import Dialog from '$lib/frame/dialog.svelte';
+  import OnDemand from '$lib/frame/on-demand.svelte';
   import ThemeButton from '$lib/frame/theme-button.svelte';
   import About from '$lib/home/about.svelte';
   import type { Told } from '$lib/home/actions';
@@ -105,7 +106,6 @@
   }
 
   let settings = $state(false);
-  const settingsDialog = () => import('$lib/frame/settings-dialog.svelte');
   const any = $derived((jobs?.length ?? 0) > 0);
 </script>
 
@@ -200,11 +200,11 @@
   </form>
 </Dialog>
 
-{#if settings}
-  {#await settingsDialog() then { default: SettingsDialog }}
-    <SettingsDialog open={settings} onclose={() => (settings = false)} />
-  {/await}
-{/if}
+<OnDemand
+  open={settings}
+  load={() => import('$lib/frame/settings-dialog.svelte')}
+  given={{ open: true, onclose: () => (settings = false) }}
+/>
 
 <Dialog open={removing !== null} title="Remove {removing?.name ?? ''}?" onclose={() => (removing = null)}>
   <p>It goes from this browser for good. Export it first if anybody may want it again.</p>

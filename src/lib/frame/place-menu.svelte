@@ -10,7 +10,7 @@
   import { SHORT_TEXT } from '$core/job/primitives';
   import { getPlace, getSession } from '../state/context';
   import Dialog from './dialog.svelte';
-  import SettingsDialog from './settings-dialog.svelte';
+  import OnDemand from './on-demand.svelte';
 
   const session = $derived(getSession()());
   const place = getPlace();
@@ -87,7 +87,11 @@
   >
 </Dialog>
 
-<SettingsDialog open={settings} {session} onclose={() => (settings = false)} />
+<OnDemand
+  open={settings}
+  load={() => import('./settings-dialog.svelte')}
+  given={{ open: true, session, onclose: () => (settings = false) }}
+/>
 
 <Dialog open={adding} title="Another thermostat" onclose={() => (adding = false)}>
   <form class="grid gap-3" onsubmit={add}>

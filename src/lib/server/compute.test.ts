@@ -11,6 +11,23 @@ const classroom = {
 };
 
 describe('work on a body', () => {
+  it('finds out why over HTTP, and names the place of what does not hold', () => {
+    const ask = (more: object) => answerTo('diagnose', bytesOf({ job: classroom, wiring: 'after', ...more }));
+    expect(ask({ seen: ['display-dark', 'head-off'] })).toMatchObject({
+      status: 200,
+      body: { wiring: 'after', settled: { remedy: { pro: false } } }
+    });
+    expect(ask({ seen: ['display-dark', 'display-purple'] })).toMatchObject({
+      status: 422,
+      body: { faults: [{ path: 'seen[1]' }] }
+    });
+    expect(ask({ readings: ['R:C'] })).toMatchObject({
+      status: 422,
+      body: { faults: [{ path: 'readings[0]' }] }
+    });
+    expect(ask({ seen: Array.from({ length: 101 }, () => 'display-dark') })).toMatchObject({ status: 422 });
+  });
+
   it('refuses what is no JSON, or no text, and throws nothing', () => {
     for (const bytes of [new TextEncoder().encode('{"job": '), new Uint8Array([0xff, 0xfe, 0x7b])])
       expect(answerTo('plan', bytes)).toMatchObject({

@@ -114,8 +114,8 @@
       </section>
     {/if}
 
-    <section class="sheet-of-paper p-4" aria-label="What it may be" aria-busy={out.busy}>
-      <h2 class="section-title mb-2">What it may be</h2>
+    <section class="sheet-of-paper p-4" aria-label="Most likely" aria-busy={out.busy}>
+      <h2 class="section-title mb-2">Most likely</h2>
       <CauseList causes={report.causes} />
       {#if report.against.length > 0}
         <p class="mt-3">

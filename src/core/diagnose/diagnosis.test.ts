@@ -1,0 +1,98 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { finish } from '../circuit/long-run';
+import { furnaceWithSpare } from '../houses/houses';
+import { plannedHouse } from '../houses/powered-houses';
+import { beliefAfter, prepareRun, rankedCauses, type Prepared } from './diagnosis';
+import { minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
+import { stateOf } from './state';
+
+let prepared: Prepared;
+const hands = { meter: false, helper: false };
+
+beforeAll(() => {
+  const { job, thermostat } = furnaceWithSpare();
+  const run = prepareRun(plannedHouse(job, thermostat));
+  if ('ok' in run) throw new Error(run.why);
+  prepared = finish(run);
+});
+
+const look = (id: string) => prepared.observations.find((observation) => observation.id === id)!;
+const reading = (mark: string, call: string) =>
+  prepared.observations.find(
+    ({ id }) => id.startsWith('eq-1') && id.includes(`.${mark}:`) && id.endsWith(`@${call}`)
+  )!;
+const after = (...seen: readonly (readonly [string, string | number])[]) =>
+  stateOf(
+    prepared,
+    seen.map(([observation, answer]) => ({ observation, answer })),
+    hands
+  );
+
+describe('a diagnosis', () => {
+  it('believes all of it at first, each cause by its odds and two at once by their share', () => {
+    const sum = prepared.prior.reduce((total, share) => total + share, 0);
+    expect(sum).toBeCloseTo(1, 9);
+    const pairs = prepared.situation.list.reduce(
+      (total, { causes }, at) => total + (causes.length > 1 ? prepared.prior[at]! : 0),
+      0
+    );
+    expect(pairs).toBeCloseTo(0.15, 6);
+  });
+
+  it('gives each observation answers whose chances add up to one under every hypothesis', () => {
+    for (const { id, chances } of prepared.observations)
+      for (const at of [0, 1, prepared.situation.list.length - 1]) {
+        const sum = chances.reduce((total, column) => total + column[at]!, 0);
+        expect(sum, `${id} under ${at}`).toBeCloseTo(1, 2);
+      }
+  });
+
+  it('reads volts as a spread: 24 and 27 V say the same of a live screw, 12 V and 0 V do not', () => {
+    const live = reading('R', 'idle');
+    const top = (volts: number) =>
+      rankedCauses(prepared, beliefAfter(prepared, [{ observation: live, answer: volts }]), 'meter')[0]!.id;
+    const share = (volts: number, kind: string) =>
+      rankedCauses(prepared, beliefAfter(prepared, [{ observation: live, answer: volts }]), 'meter')
+        .filter(({ id }) => id.startsWith(kind))
+        .reduce((sum, { probability }) => sum + probability, 0);
+    expect(share(24, 'supply-off')).toBeLessThan(0.01);
+    expect(share(27, 'supply-off')).toBeLessThan(0.01);
+    expect(share(0, 'supply-off')).toBeGreaterThan(0.2);
+    expect(top(0)).not.toBe(top(24));
+  });
+
+  it('counts the way to a look, and the switching of the power', () => {
+    const start = startAt(prepared.situation.wiring);
+    const head = look('head');
+    expect(minutesOf(head, start)).toBe(head.minutes);
+    const far = prepared.observations.find(({ id }) => id.startsWith('tug-eq'))!;
+    expect(minutesOf(far, start)).toBe(far.minutes + WALK_MINUTES + SWITCH_MINUTES);
+    expect(minutesOf(far, { ...start, at: far.place, power: 'off' })).toBe(far.minutes);
+  });
+
+  it('asks for a meter only of who has said that they can use one', () => {
+    const start = startAt(prepared.situation.wiring);
+    const needs = (meter: boolean) =>
+      nextLooks(prepared, prepared.prior, { ...start, meter }, new Set()).map(
+        ({ observation }) => observation.needs
+      );
+    expect(needs(false)).not.toContain('meter');
+    expect(needs(true)).toContain('meter');
+  });
+
+  it('says which answer does not fit the rest, and leaves out what this house does not know', () => {
+    const state = after(['display', 'dark'], ['head', 'off'], ['fan-blower', 'runs'], ['flux', 'high']);
+    expect(state.against.map(({ observation }) => observation).length).toBeGreaterThan(0);
+    expect(state.unknown).toEqual([{ observation: 'flux', answer: 'high' }]);
+  });
+
+  it('settles on what was found, and on nothing before anything was seen', () => {
+    expect(after().settled).toBeNull();
+    expect(after(['display', 'dark'], ['head', 'off']).settled?.id).toMatch(/^head-not-seated/);
+  });
+
+  it('ends at a stop sign, whatever else was seen', () => {
+    const state = after(['display', 'dark'], ['gas', 'yes']);
+    expect(state).toMatchObject({ stop: { id: 'gas' }, settled: null, looks: [] });
+  });
+});
