@@ -184,7 +184,7 @@ test('three ways are compared, one is taken, moves are ticked, and another wire 
   await expect(list.locator('[data-progress]')).toHaveText('2 of 18 done');
 
   // The spare turns out to be cut off in the wall: the record is put right, and the plan is made anew.
-  await list.getByRole('link', { name: 'the strand sheet' }).click();
+  await list.getByRole('link', { name: 'the Wires page' }).click();
   await cell(page, 5, 'equipment').focus();
   await page.keyboard.type('?');
   await page.keyboard.press('Enter');

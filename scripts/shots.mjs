@@ -28,9 +28,7 @@ const views = [
   },
   { name: 'jobs', path: '/', size: desk },
   { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
-  { name: 'sheet-cellar', path: place('flat', 'sheet'), size: desk, theme: 'cellar' },
   { name: 'sheet-phone', path: place('classroom', 'sheet'), size: phone, theme: 'cellar' },
-  { name: 'survey', path: place('classroom', 'survey'), size: desk },
   { name: 'survey-phone', path: place('classroom', 'survey'), size: phone },
   { name: 'safe', path: place('classroom', 'safe'), size: desk },
   { name: 'system', path: place('classroom', 'system'), size: desk },
@@ -42,6 +40,13 @@ const views = [
   { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
   { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
   { name: 'together', path: ferry('landing', 'together'), size: desk },
+  { name: 'do-phone', path: place('classroom', 'do'), size: phone },
+  {
+    name: 'why-phone',
+    path: '/job/job-mill-cottage/th-parlour/why',
+    size: phone,
+    touch: ['Dark', 'It sits']
+  },
   { name: 'stop', path: place('bell-room', 'supply'), size: desk }
 ];
 
@@ -54,14 +59,15 @@ try {
       colorScheme: view.theme === 'cellar' ? 'dark' : 'light'
     });
     if (!view.empty) {
-      await page.goto(`${origin}/demo/${view.path.includes('ferry') ? 'ferry-house' : 'schoolhouse'}`);
-      await page.waitForURL('**/sheet');
+      const house = ['ferry-house', 'mill-cottage'].find((name) => view.path.includes(name)) ?? 'schoolhouse';
+      await page.goto(`${origin}/demo/${house}`);
+      await page.waitForURL(/\/(sheet|why)$/);
     }
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
     await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
     for (const name of view.touch ?? []) await page.getByRole('button', { name, exact: true }).click();
-    await page.waitForTimeout(/^(survey|bench|look)/.test(view.name) ? 1500 : 300);
+    await page.waitForTimeout(/^(survey|bench|look|why|supply)/.test(view.name) ? 1500 : 300);
     await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
     await page.close();
     console.log(`${view.name}.png`);

@@ -1,5 +1,5 @@
 /** What a diagnosis of a plan's wiring starts from: as found, as it is now, or as it would be once all is done. */
-import type { Finding } from '../findings/finding';
+import { isStop, type Finding } from '../findings/finding';
 import type { WiringState } from '../job/bench-schema';
 import type { Thermostat } from '../job/schema';
 import { powerable } from '../plan/powered';
@@ -13,6 +13,9 @@ export function diagnosisRequest(
   thermostat: Thermostat,
   which: WiringState
 ): Omit<DiagnosisRequest, 'points'> | Finding {
+  // Mains, and what nobody may measure on: the stop is the answer.
+  const stop = plan.identification.findings.find(isStop);
+  if (stop) return stop;
   const subject = powerable(plan, which);
   if ('code' in subject) return subject;
   const { wiring, world } = subject;

@@ -16,6 +16,17 @@ export interface PlayOut {
   readonly inThree: boolean;
 }
 
+/** What a look is chosen from. */
+export interface Asked {
+  readonly prepared: Prepared;
+  readonly belief: Float64Array;
+  readonly circumstances: Circumstances;
+  readonly answered: ReadonlySet<string>;
+}
+
+const best = ({ prepared, belief, circumstances, answered }: Asked) =>
+  nextLooks(prepared, belief, circumstances, answered)[0];
+
 export interface PlayRules {
   readonly circumstances: Circumstances;
   /** It is settled once the likeliest class has this share. */
@@ -26,7 +37,7 @@ export interface PlayRules {
   /** Says whether the next answer is wrong. */
   readonly errs?: () => boolean;
   /** Which look is taken; the best, unless somebody goes by an order of their own. */
-  readonly choose?: (looks: readonly NextLook[]) => NextLook | undefined;
+  readonly choose?: (asked: Asked) => Pick<NextLook, 'observation' | 'minutes'> | undefined;
 }
 
 /** A class with this share of the belief is worth its remedy: it costs less to try than to look on. */
@@ -42,13 +53,7 @@ export function answerOf({ answers, chances }: Observation, truth: number, wrong
 
 /** `truth`: the number of the hypothesis that is so. */
 export function playOut(prepared: Prepared, truth: number, rules: PlayRules): PlayOut {
-  const {
-    settled = SETTLED,
-    mostLooks = 25,
-    first = [],
-    errs = () => false,
-    choose = ([best]) => best
-  } = rules;
+  const { settled = SETTLED, mostLooks = 25, first = [], errs = () => false, choose = best } = rules;
   let { circumstances } = rules;
   const ability = abilityOf(circumstances);
   const seen: { observation: Observation; answer: string }[] = [];
@@ -68,7 +73,7 @@ export function playOut(prepared: Prepared, truth: number, rules: PlayRules): Pl
   while (looks.length < mostLooks) {
     const [top] = rankedCauses(prepared, belief, ability);
     if (top && top.probability >= settled) break;
-    const next = choose(nextLooks(prepared, belief, circumstances, answered));
+    const next = choose({ prepared, belief, circumstances, answered });
     if (!next) break;
     note(next.observation, next.minutes);
     circumstances = circumstancesAfter(next.observation, circumstances);

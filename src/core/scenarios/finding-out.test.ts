@@ -117,6 +117,25 @@ const HOUSES: Readonly<Record<string, Told>> = {
   'the fuse open after a slip': { causes: ['fuse-open:eq:fuse'], ends: 'fuse', mostLooks: 9 },
   'the head not seated': { causes: ['head-not-seated:th'], ends: 'head', mostLooks: 4 },
   'the door open': { causes: ['switch-open:eq:door-switch'], ends: 'door', mostLooks: 8 },
+  'the float switch open: the pan is full': {
+    wiring: furnace(
+      ['R', 'W', 'Y', 'G', 'C'],
+      {},
+      {
+        accessories: [{ kind: 'condensate-pump', ownRelay: 'no', note: '' }]
+      }
+    ),
+    causes: ['switch-open:eq:float-switch'],
+    ends: 'float',
+    mostLooks: 9
+  },
+  'a transformer of 20 VA that has grown weak': {
+    wiring: furnace(['R', 'W', 'Y', 'G', 'C'], {}, { transformerVa: 20 }),
+    causes: ['weak-transformer:eq:secondary'],
+    first: ['display-cool1'],
+    ends: 'display-cool1',
+    mostLooks: 12
+  },
   'a nicked wire that broke': {
     causes: ['conductor-nicked:Y'],
     first: ['cool1-compressor', 'wait'],

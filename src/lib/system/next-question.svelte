@@ -59,7 +59,7 @@
       </form>
     {:else if shown.kind === 'read'}
       <a class="btn btn-primary" href="/job/{place.job.id}/{place.thermostat.id}/sheet"
-        >Record it on the strand sheet</a
+        >Record it under Wires</a
       >
     {:else}
       <div class="flex flex-col gap-2">

@@ -7,9 +7,9 @@ export const MATCH: Sentences<MatchParams> = {
       case 'asleep':
         return `On batteries the ${fact.model} works with its radio asleep.`;
       case 'none-landed':
-        return 'It needs a C wire (common), and none is landed at both ends: see Supply.';
+        return 'It needs a C wire (common), and none is landed at both ends: see the ways under C wire.';
       case 'better-with':
-        return 'It can run on batteries, but is fully awake only with a C wire: see Supply.';
+        return 'It can run on batteries, but is fully awake only with a C wire: see the ways under C wire.';
     }
   },
   'supply-not-proven': ({ what, model }) =>

@@ -161,7 +161,7 @@
       </h2>
       <p class="no-print mb-1">
         Found something other than recorded? Stop, put it right on
-        <a class="underline" href="sheet">the strand sheet</a>, and come back: the plan is made anew and keeps
+        <a class="underline" href="sheet">the Wires page</a>, and come back: the plan is made anew and keeps
         what is ticked.
       </p>
       {#if plan.misfits.length > 0}

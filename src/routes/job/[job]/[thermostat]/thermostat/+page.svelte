@@ -49,23 +49,8 @@
           </div>
           <VerdictMark {verdict} words={FIT_WORDS} />
         </div>
-        <p class="mt-2 text-sm">
-          {SUPPLY_WORDS[device.supply]}; <b>{device.marks.join(' ')}</b>; {RAIL_WORDS[device.rails]}; {device.heatStages}
-          heat, {device.coolStages} cool{device.heatPump ? ', heat pump' : ''}; {device.drawVa} VA{device.price ===
-          null
-            ? ''
-            : `; ${money(device.price)}`}
-        </p>
-        <div class="mt-3 flex-1">
-          {#each byAspect(findings).filter((one) => one.aspect !== 'set') as group (group.aspect)}
-            <h3 class="quiet mt-2 text-sm">{ASPECT_NAMES[group.aspect]}</h3>
-            <FindingList findings={group.findings} compact />
-          {:else}<p class="text-sm">Everything that works today has a terminal on it.</p>{/each}
-        </div>
-        <p class="mt-3 text-sm">
-          <a class="underline" href="thermostat/{device.id}" aria-label="Sheet of the {deviceName(device)}"
-            >Its sheet, what is set, what would make it fit</a
-          >
+        <p class="mt-1 text-sm">
+          {SUPPLY_WORDS[device.supply]}{device.price === null ? '' : ` · ${money(device.price)}`}
         </p>
         <div class="mt-3">
           {#if chosen === device.id}
@@ -86,6 +71,24 @@
             >
           {/if}
         </div>
+        <details class="mt-3 text-sm">
+          <summary class="quiet min-h-6 cursor-pointer">Terminals and stages</summary>
+          <p class="mt-1">
+            <b>{device.marks.join(' ')}</b>; {RAIL_WORDS[device.rails]}; {device.heatStages} heat, {device.coolStages}
+            cool{device.heatPump ? ', heat pump' : ''}; {device.drawVa} VA
+          </p>
+        </details>
+        <div class="mt-3 flex-1">
+          {#each byAspect(findings).filter((one) => one.aspect !== 'set') as group (group.aspect)}
+            <h3 class="quiet mt-2 text-sm">{ASPECT_NAMES[group.aspect]}</h3>
+            <FindingList findings={group.findings} compact />
+          {:else}<p class="text-sm">Everything that works today has a terminal on it.</p>{/each}
+        </div>
+        <p class="mt-3 text-sm">
+          <a class="underline" href="thermostat/{device.id}" aria-label="Sheet of the {deviceName(device)}"
+            >Its sheet, what is set, what would make it fit</a
+          >
+        </p>
       </li>
     {/each}
   </ul>

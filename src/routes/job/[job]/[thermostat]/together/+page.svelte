@@ -146,7 +146,7 @@
     {#if together.moves.length === 0 && done.length === 0}
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-1">Nothing is moved</h2>
-        <p>No way is open for any of them, or all are left as they are: see Supply of each.</p>
+        <p>No way is open for any of them, or all are left as they are: see C wire of each.</p>
       </section>
     {:else}
       <Shopping {together} />
