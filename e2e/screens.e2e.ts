@@ -46,6 +46,7 @@ for (const [size, shape] of Object.entries(sizes))
       expect(errors).toEqual([]);
       const missing = await page.goto('/nothing/here');
       expect(missing?.status()).toBe(404);
+      await page.getByRole('heading', { level: 1 }).waitFor();
       await expectAccessibleInBothThemes(page);
     });
   });

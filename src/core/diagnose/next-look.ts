@@ -23,7 +23,7 @@ export interface NextLook {
   readonly gain: number;
   /** With the way to it and the switch. */
   readonly minutes: number;
-  /** What each answer would leave as the likeliest class, with its share. */
+  /** What each answer would leave as the likeliest hypothesis (its number; one of its class), with the share of the class. */
   readonly answers: readonly {
     readonly value: string;
     readonly chance: number;
@@ -99,7 +99,7 @@ export function nextLooks(
 
 /** Hypotheses that still have a share worth reckoning with, by class: what is alike is one. */
 interface Live {
-  readonly classes: readonly number[];
+  /** One hypothesis of each class, by its number. */
   readonly members: readonly number[];
   readonly shares: Float64Array;
 }
@@ -111,7 +111,6 @@ function liveOf({ alike: alikes }: Prepared, belief: Float64Array, ability: Abil
   const numbers = new Map<number, number>();
   const members: number[] = [];
   const sums: number[] = [];
-  const firsts: number[] = [];
   belief.forEach((share, at) => {
     if (share < LEAST_SHARE) return;
     const known = numbers.get(alike[at]!);
@@ -120,11 +119,10 @@ function liveOf({ alike: alikes }: Prepared, belief: Float64Array, ability: Abil
       return;
     }
     numbers.set(alike[at]!, sums.length);
-    firsts.push(alike[at]!);
     members.push(at);
     sums.push(share);
   });
-  return { classes: firsts, members, shares: Float64Array.from(sums) };
+  return { members, shares: Float64Array.from(sums) };
 }
 
 interface Expected {
@@ -133,7 +131,7 @@ interface Expected {
 }
 
 /** H(after) is log2 of the chance less the mean of log2 of the joint shares: no share is divided, and no list made, for each answer. */
-function expected({ members, shares, classes }: Live, { chances, answers }: Observation): Expected {
+function expected({ members, shares }: Live, { chances, answers }: Observation): Expected {
   let total = 0;
   for (const share of shares) total += share;
   let before = 0;
@@ -156,7 +154,7 @@ function expected({ members, shares, classes }: Live, { chances, answers }: Obse
     return {
       value: answers[at]!.value,
       chance,
-      likeliest: classes[top] ?? 0,
+      likeliest: members[top] ?? 0,
       share: chance > 0 ? most / chance : 0
     };
   });

@@ -25,8 +25,8 @@ export function diagnoseReport(
       probability,
       touched
     })),
-    nextTest: looks[0] ? lookReport(looks[0]) : null,
-    otherTests: looks.slice(1, 4).map(lookReport),
+    nextTest: looks[0] ? lookReport(prepared, looks[0]) : null,
+    otherTests: looks.slice(1, 4).map((look) => lookReport(prepared, look)),
     settled: settled ? { fault: settled.id, remedy: remedyReport(prepared, settled) } : null,
     against: against.map((entry) => seenReport(prepared, entry)),
     unknown
@@ -52,7 +52,7 @@ export type LookReport = ReturnType<typeof lookReport>;
 export type SeenReport = ReturnType<typeof seenReport>;
 export type DiagnoseReport = ReturnType<typeof diagnoseReport>;
 
-function lookReport({ observation, gain, minutes }: NextLook) {
+function lookReport({ situation }: Prepared, { observation, gain, minutes, answers: outcomes }: NextLook) {
   const { id, ask, how, place, power, needs, answers, volts } = observation;
   return {
     id,
@@ -65,7 +65,22 @@ function lookReport({ observation, gain, minutes }: NextLook) {
     /** A figure in volts may be answered. */
     reading: volts !== null,
     gainBits: gain,
-    answers: answers.map(({ value, label }) => ({ code: `${id}-${value}`, value, label }))
+    answers: answers.map(({ value, label }) => {
+      const outcome = outcomes.find((found) => found.value === value);
+      const likeliest = outcome && situation.list[outcome.likeliest];
+      return {
+        code: `${id}-${value}`,
+        value,
+        label,
+        /** What would be likeliest after it, with its share. */
+        then: likeliest
+          ? {
+              says: likeliest.causes.map((cause) => situation.causes[cause]!.says).join(', and '),
+              probability: outcome.share
+            }
+          : null
+      };
+    })
   };
 }
 

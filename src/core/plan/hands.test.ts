@@ -3,7 +3,7 @@ import { furnaceWithSpare } from '../houses/houses';
 import type { Job } from '../job/schema';
 import { apply } from '../job/steps';
 import { doMove } from './doing';
-import { cautionOf, gateOf, movesBack, paceOf, stoppingPoint } from './hands';
+import { cautionOf, gateOf, movesBack, paceOf, stepsBack, stoppingPoint } from './hands';
 import { planFor } from './plan';
 
 const { job: fresh, thermostat } = furnaceWithSpare();
@@ -52,6 +52,20 @@ describe('beside the hands', () => {
       if (steps > offAt + 3)
         expect(back.map(({ text }) => text).join(' ')).toMatch(/old thermostat|Hang|plate/i);
     }
+  });
+
+  it('names what was done and no longer fits, the last first, once the record says otherwise', () => {
+    const job = after(offAt + 5);
+    expect(stepsBack(planOf(job))).toEqual([]);
+    const place = job.thermostats[0]!;
+    const lifted = place.log.flatMap(({ change }) => (change?.kind === 'end' ? [change.strand] : []));
+    const conductors = place.conductors.map((wire) =>
+      lifted.includes(wire.id) ? { ...wire, near: { state: 'coiled' as const, on: [] } } : wire
+    );
+    const changed = { ...job, thermostats: [{ ...place, conductors }] };
+    const back = stepsBack(planOf(changed));
+    expect(back.length).toBeGreaterThan(0);
+    expect(new Set(back).size).toBe(back.length);
   });
 
   it('measures the pace between ticks, without pauses, once there are enough', () => {

@@ -4,6 +4,7 @@ import { simulate } from '../circuit/simulate';
 import type { LogEntry } from '../job/log-schema';
 import type { SafetyStanding } from '../safety/standing';
 import type { Call } from '../trade/calls';
+import { MoveWriter } from './move-writer';
 import { movesBetween } from './moves';
 import type { Move } from './move-types';
 import type { Plan } from './plan';
@@ -91,6 +92,12 @@ function hangingEnds({ wiringFound, wiringNow }: Plan): number {
 /** The way back to the house as it was found, as a list of its own. */
 export function movesBack({ wiringNow, wiringFound }: Pick<Plan, 'wiringNow' | 'wiringFound'>): Move[] {
   return movesBetween(wiringNow, wiringFound);
+}
+
+/** What was done and no longer fits the record since that was changed: to be looked at, and taken back, the last first. In words. */
+export function stepsBack({ wiringFound, misfits }: Pick<Plan, 'wiringFound' | 'misfits'>): string[] {
+  const writer = new MoveWriter(wiringFound);
+  return [...misfits].reverse().map(({ act }) => writer.words(act));
 }
 
 /** Longer between two steps was a pause, minutes. */

@@ -114,7 +114,7 @@ const HOUSES: Readonly<Record<string, Told>> = {
     ends: 'jumpers',
     mostLooks: 6
   },
-  'the fuse open after a slip': { causes: ['fuse-open:eq:fuse'], ends: 'fuse', mostLooks: 9 },
+  'the fuse open after a slip': { causes: ['fuse-open:eq:fuse'], ends: 'lamp', mostLooks: 9 },
   'the head not seated': { causes: ['head-not-seated:th'], ends: 'head', mostLooks: 4 },
   'the door open': { causes: ['switch-open:eq:door-switch'], ends: 'door', mostLooks: 8 },
   'the float switch open: the pan is full': {

@@ -11,7 +11,7 @@
   import { getPlace } from '../state/context';
   import ColourChip from './colour-chip.svelte';
   import ColourDialog from './colour-dialog.svelte';
-  import ConductorDialog from './conductor-dialog.svelte';
+  import OnDemand from '../frame/on-demand.svelte';
   import EndDialog from './end-dialog.svelte';
   import EndMark from './end-mark.svelte';
   import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
@@ -252,9 +252,10 @@
   }}
   onclose={close}
 />
-<ConductorDialog
-  id={picking?.column === 'strand' && pickedRow ? (pickedRow.id as ConductorId) : null}
-  onclose={close}
+<OnDemand
+  open={picking?.column === 'strand' && pickedRow !== undefined}
+  load={() => import('./conductor-dialog.svelte')}
+  given={{ id: (pickedRow?.id ?? null) as ConductorId | null, onclose: close }}
 />
 
 <style>

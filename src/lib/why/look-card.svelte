@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One look: where, what it takes, the question, and its answers large enough for a thumb; volts as a figure or by bands. */
   import type { LookReport } from '$core/formats/diagnose-report';
+  import { percentText } from '$core/trade/figures';
   import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
 
@@ -36,7 +37,7 @@
 </script>
 
 <p class="quiet text-sm">{takes.join(' · ')}</p>
-<p class="mt-1 text-xl leading-snug font-semibold">{say(look.ask)}</p>
+<p class="mt-1 text-xl leading-snug font-semibold" data-ask={look.id}>{say(look.ask)}</p>
 {#if look.how}<p class="mt-1"><Explained text={look.how} /></p>{/if}
 {#if look.needs === 'hands'}
   <p class="mt-1 font-semibold">First: power off, and proven off.</p>
@@ -55,7 +56,12 @@
     <button
       type="button"
       class="btn btn-outline h-auto min-h-12 justify-start py-2 text-left whitespace-normal"
-      onclick={() => onanswer(answer.value, answer.label)}>{say(answer.label)}</button
+      onclick={() => onanswer(answer.value, answer.label)}
+      ><span class="flex flex-col"
+        ><span>{say(answer.label)}</span>{#if answer.then}<span class="text-xs font-normal"
+            >then {say(answer.then.says)}: {percentText(answer.then.probability)}</span
+          >{/if}</span
+      ></button
     >
   {/each}
 </div>

@@ -1,9 +1,9 @@
 /** What a look at the machine and at the thermostat's head tells: switches, fuse, breaker, head, batteries, settings. */
-import { wallPlace, type Wiring } from '../../wiring/graph';
+import { boards, screwThat, wallPlace, type Wiring } from '../../wiring/graph';
 import type { Cause, UnseenKind } from '../causes/types';
 import { FLAGS } from '../fault-table';
 import type { FaultKind } from '../types';
-import { chancesOf, displayOf, has } from './predict';
+import { cellOf, chancesOf, displayOf, has } from './predict';
 import type { Answer, Observation, ObservationRule, Situation } from './types';
 
 const LOOK = { needs: 'eyes', call: null, volts: null } as const;
@@ -141,6 +141,45 @@ export const fuses: ObservationRule = {
         })
       }))
 };
+
+/** A lamp on a board shines while the board has its 24 V: the circuit says so. A board that blinks a code has a fault of its own. */
+export const lamps: ObservationRule = {
+  observationsOf: (situation) => {
+    const { wiring, table } = situation;
+    return boards(wiring).flatMap((board) => {
+      const [hot, common] = [screwThat(board, 'R')?.id, screwThat(board, 'C')?.id];
+      const point = table.points.findIndex(([one, other]) => one === hot && other === common);
+      if (!WITH_LAMP.has(board.machine) || point < 0) return [];
+      return [
+        {
+          ...LOOK,
+          id: board === boards(wiring)[0] ? 'lamp' : `lamp-${board.id}`,
+          ask: `Look through the small window of ${board.name}: does the lamp on its board shine?`,
+          how: 'Steady or slowly blinking is usual. A pattern of blinks is a code: the list is inside the door.',
+          place: board.at,
+          power: 'on' as const,
+          minutes: 1,
+          answers: LAMP,
+          chances: chancesOf(situation, LAMP, (hypothesis, causes) => {
+            if (has(causes, 'machine-fault')) return 2;
+            const cell = cellOf(situation, hypothesis, 'idle');
+            const volts = table.readings[cell * table.points.length + point] ?? NaN;
+            return volts > LAMP_VOLTS ? 0 : 1;
+          })
+        }
+      ];
+    });
+  }
+};
+
+const WITH_LAMP: ReadonlySet<string> = new Set(['furnace', 'air-handler']);
+/** Below this a board's logic does not start; usual sheets ask for 18 V. */
+const LAMP_VOLTS = 16;
+const LAMP: readonly Answer[] = [
+  { value: 'shines', label: 'It shines' },
+  { value: 'dark', label: 'Dark' },
+  { value: 'code', label: 'It blinks a code' }
+];
 
 const FUSE: readonly [Answer, Answer] = [
   { value: 'whole', label: 'Whole' },

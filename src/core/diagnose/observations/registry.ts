@@ -1,5 +1,5 @@
 /** All kinds of looks. A new one is one file and one line here. */
-import { batteries, fuses, settings, switches } from './machine';
+import { batteries, fuses, lamps, settings, switches } from './machine';
 import { display, displayCalled, hums, running, uncalled, waiting, warmAir } from './seen';
 import type { Observation, ObservationRule, Situation } from './types';
 import { volts } from './volts';
@@ -14,6 +14,7 @@ const RULES: readonly ObservationRule[] = [
   warmAir,
   waiting,
   switches,
+  lamps,
   fuses,
   batteries,
   settings,

@@ -6,7 +6,7 @@
   import { onMount, tick } from 'svelte';
   import { moveSvg } from '$core/formats/move-svg';
   import { doMove, takeBack } from '$core/plan/doing';
-  import { cautionOf, gateOf, movesBack, paceOf } from '$core/plan/hands';
+  import { cautionOf, gateOf, movesBack, paceOf, stepsBack } from '$core/plan/hands';
   import { moveKey, movesDone, wiringsAlong } from '$core/plan/moves';
   import { Aloud } from '$lib/doing/aloud.svelte';
   import { Awake } from '$lib/doing/awake.svelte';
@@ -97,11 +97,17 @@
   </div>
 
   {#if plan.misfits.length > 0}
-    <p class="sheet-of-paper border-2 p-3" role="status">
-      {plan.misfits.length}
-      {plan.misfits.length === 1 ? 'step that was done does' : 'steps that were done do'} not fit the record any
-      more: check on <a class="underline" href="{base}/sheet">Wires</a> that it shows the house as it is now.
-    </p>
+    <section class="sheet-of-paper border-2 p-4" role="status" data-steps-back={plan.misfits.length}>
+      <p class="font-semibold">
+        These steps were done, and no longer fit what you recorded. Take them back first, in this order:
+      </p>
+      <ol class="mt-2 list-decimal pl-6">
+        {#each stepsBack(plan) as text, at (at)}<li>{say(text)}</li>{/each}
+      </ol>
+      <p class="mt-2">
+        Then see on <a class="underline" href="{base}/sheet">Wires</a> that it shows the house as it is now.
+      </p>
+    </section>
   {/if}
 
   {#if !move}
