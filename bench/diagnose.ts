@@ -16,7 +16,7 @@ import { answerOf, playOut, SETTLED, type Asked, type PlayOut } from '$core/diag
 import type { Observation } from '$core/diagnose/observations/types';
 import type { Drawn } from '$core/houses/generate';
 import { generatedHouse } from '$core/houses/generate';
-import { plannedHouse } from '$core/houses/powered-houses';
+import { plannedHouse, zonedHouse } from '$core/houses/powered-houses';
 import { chanceFrom, type Chance } from '$core/trade/random';
 import type { Part } from './part';
 
@@ -167,10 +167,29 @@ export const diagnoseBench: Part = {
       '',
       `an answer and the next look: ${quantile(times, 0.5).toFixed(1)} ms as a rule, ${quantile(times, 0.95).toFixed(1)} ms at the 95th percentile`,
       `effort against the short list: ${(sums.ours.minutes / sums.list.minutes).toFixed(2)}`,
-      ...againstBest()
+      ...againstBest(),
+      ...fourZones()
     ];
   }
 };
+
+/** The largest that a home has: four thermostats on one panel, all pairs of faults. */
+function fourZones(): string[] {
+  const { wiring, world } = zonedHouse(4);
+  const begun = performance.now();
+  const run = prepareRun({ wiring, world });
+  if ('ok' in run) return [run.why];
+  const prepared = finish(run);
+  const made = performance.now() - begun;
+  const times = Array.from({ length: 9 }, () => {
+    const before = performance.now();
+    nextLooks(prepared, prepared.prior, startAt(wiring), new Set());
+    return performance.now() - before;
+  });
+  return [
+    `four zones: ${prepared.situation.list.length} hypotheses, table made in ${(made / 1000).toFixed(1)} s, next look ${quantile(times, 0.5).toFixed(0)} ms as a rule, ${Math.max(...times).toFixed(0)} ms at most`
+  ];
+}
 
 /** So many looks are left open in a small house: every order of them and every answer is tried. */
 const SMALL_LOOKS = 6;

@@ -66,7 +66,8 @@ try {
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
     await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
-    for (const name of view.touch ?? []) await page.getByRole('button', { name, exact: true }).click();
+    for (const name of view.touch ?? [])
+      await page.getByRole('button', { name: new RegExp(`^${name}( then .*)?$`) }).click();
     await page.waitForTimeout(/^(survey|bench|look|why|supply)/.test(view.name) ? 1500 : 300);
     await page.screenshot({ path: resolve(folder, `${view.name}.png`), fullPage: view.full ?? false });
     await page.close();

@@ -39,6 +39,10 @@ export function nextStepText(step: NextStep): string {
       return `Choose how to feed it. Best so far: ${within(step.title)}`;
     case 'do':
       return `Next of ${counted(step.left, 'step', 'steps')}: ${step.move}`;
+    case 'power-up':
+      return 'All steps are done: power it up, and watch for a minute';
+    case 'find-out':
+      return 'It does not work yet: find out why, one look at a time';
     case 'done':
       return 'All steps are done: keep the record with the furnace';
   }

@@ -32,6 +32,8 @@ export type NextStep = { readonly station: StationId } & (
         | 'way-closed'
         | 'licensed'
         | 'nothing-to-do'
+        | 'power-up'
+        | 'find-out'
         | 'done';
     }
   /** `first`: nothing is recorded yet, so the cover is still on. */
@@ -104,8 +106,16 @@ function taken({ options, taken: method }: StandingFacts['plan']) {
 function working({ thermostat, safety, plan }: NextStepFacts): NextStep {
   const [move] = plan.moves;
   // No steps are left, or there never were any: the one is no news of the other.
-  if (!move) return { what: thermostat.log.length > 0 ? 'done' : 'nothing-to-do', station: 'keep' };
+  if (!move)
+    return thermostat.log.length > 0 ? finishing(thermostat) : { what: 'nothing-to-do', station: 'keep' };
   if (taken(plan)?.verdict === 'pro') return { what: 'licensed', station: 'moves' };
   if (!safety.safe) return { what: 'power-off', first: false, station: 'safe' };
   return { what: 'do', move: move.text, left: plan.moves.length, station: 'moves' };
+}
+
+/** After the last step it is powered up; what was seen then says whether there is something to find out. */
+function finishing({ seen }: NextStepFacts['thermostat']): NextStep {
+  if (seen.length === 0) return { what: 'power-up', station: 'power' };
+  const lit = seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
+  return lit && seen.length === 1 ? { what: 'done', station: 'keep' } : { what: 'find-out', station: 'why' };
 }

@@ -1,3 +1,4 @@
+import { millCottage } from '$demo/mill-cottage';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../match/catalogue';
 import type { MethodId, Verdict } from '../trade/vocabulary';
@@ -165,6 +166,24 @@ describe('the one next step', () => {
     });
     expect(stepOf(chosen('spare-conductor', 'no'))).toEqual({ what: 'way-closed', station: 'supply' });
     expect(stepOf(chosen('none', 'go'))).toEqual({ what: 'nothing-to-do', station: 'keep' });
+  });
+
+  it('after the last step is to power up, then to find out why until it is lit', () => {
+    const job = millCottage();
+    const place = job.thermostats[0]!;
+    const after = (...seen: readonly (readonly [string, string])[]) => {
+      const entries = seen.map(([observation, answer]) => ({
+        at: '2026-10-03T10:00:00.000Z',
+        observation,
+        answer
+      }));
+      const facts = factsOf({ job, thermostat: { ...place, seen: entries } });
+      return stepOf({ ...facts, match: { device: facts.plan.device, verdict: 'go', findings: [] } });
+    };
+    expect(after()).toEqual({ what: 'power-up', station: 'power' });
+    expect(after(['display', 'dark'])).toEqual({ what: 'find-out', station: 'why' });
+    expect(after(['display', 'lit'])).toEqual({ what: 'done', station: 'keep' });
+    expect(after(['display', 'lit'], ['heat1-burner', 'still']).what).toBe('find-out');
   });
 
   it('asks for a thermostat when the wires and the system are known', () => {
