@@ -2,6 +2,7 @@
   /** Station: find out why. One look at a time, the most telling for its effort; then the remedy. */
   import OctagonX from '@lucide/svelte/icons/octagon-x';
   import { tick } from 'svelte';
+  import { goto } from '$app/navigation';
   import { WIRING_STATE_NAMES, WIRING_STATES } from '$core/job/bench-schema';
   import { STOP_SIGNS } from '$core/diagnose/stop-signs';
   import ChoiceField from '$lib/fields/choice-field.svelte';
@@ -24,6 +25,11 @@
   const offered = $derived([...(report?.nextTest ? [report.nextTest] : []), ...(report?.otherTests ?? [])]);
   const look = $derived(offered.find(({ id }) => id === picked) ?? report?.nextTest ?? null);
   let heading = $state<HTMLElement>();
+
+  async function powerAgain(): Promise<void> {
+    out.beginAgain();
+    await goto(`/job/${place.job.id}/${place.thermostat.id}/power`);
+  }
 
   async function answer(observation: string, value: string | number, label: string): Promise<void> {
     picked = null;
@@ -86,7 +92,7 @@
           </p>
         {/if}
         <div class="mt-3 flex flex-wrap gap-2">
-          <button type="button" class="btn btn-primary btn-lg" onclick={() => out.beginAgain()}
+          <button type="button" class="btn btn-primary btn-lg" onclick={powerAgain}
             >Done. Power up again</button
           >
         </div>
@@ -95,6 +101,7 @@
     {#if look}
       <section class="sheet-of-paper p-4" class:border-2={!report.settled} aria-label="Next look">
         {#if !report.settled}<h2 class="sr-only" tabindex="-1" bind:this={heading}>Next look</h2>{/if}
+        {#if report.settled}<p class="mb-2 font-semibold">If that is not it:</p>{/if}
         <LookCard {look} {places} onanswer={(value, label) => answer(look.id, value, label)} />
         {#if offered.length > 1}
           <div class="mt-4 max-w-sm">
