@@ -3,7 +3,7 @@
  * the usual short list in its order; and against the best of all policies on small houses, worked out backwards.
  */
 import { finish } from '$core/circuit/long-run';
-import { beliefAfter, prepareRun, rankedCauses, type Prepared } from '$core/diagnose/diagnosis';
+import { beliefAfter, prepareRun, rankedCauses, SETTLED, type Prepared } from '$core/diagnose/diagnosis';
 import {
   canMake,
   circumstancesAfter,
@@ -12,7 +12,7 @@ import {
   startAt,
   type Circumstances
 } from '$core/diagnose/next-look';
-import { answerOf, playOut, SETTLED, type Asked, type PlayOut } from '$core/diagnose/play-out';
+import { answerOf, playOut, type Asked, type PlayOut } from '$core/diagnose/play-out';
 import type { Observation } from '$core/diagnose/observations/types';
 import type { Drawn } from '$core/houses/generate';
 import { generatedHouse } from '$core/houses/generate';
@@ -22,7 +22,7 @@ import type { Part } from './part';
 
 const HOUSES = 60;
 const FAULTS_EACH = 24;
-const TOUCHED = { jumpers: true, power: true, head: true, devices: new Set<string>() };
+const TOUCHED = { jumpers: true, power: true, head: true };
 const DRAWN: readonly Drawn[] = ['furnace', 'furnace-ac', 'heat-pump', 'boiler'];
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 

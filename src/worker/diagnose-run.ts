@@ -63,11 +63,6 @@ function diagnosed(prepared: Prepared, { which, hands }: DiagnoseTask, { id, see
   const state = stateOf(prepared, seen, hands);
   return {
     report: diagnoseReport(id, which, prepared, state),
-    looks: prepared.observations.map(({ id: observation, ask, answers }) => ({
-      id: observation,
-      ask,
-      answers
-    })),
     seen: seen.map((entry) => seenReport(prepared, entry))
   };
 }

@@ -9,7 +9,6 @@ import type { Plan } from '$core/plan/plan';
 import type { QuickAnswer } from '$core/plan/quick-answer';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
-import type { Answer } from '$core/diagnose/observations/types';
 import type { Hands } from '$core/diagnose/state';
 import type { DiagnoseReport, SeenReport } from '$core/formats/diagnose-report';
 import type { WiringState } from '$core/job/bench-schema';
@@ -35,12 +34,6 @@ export interface DiagnoseTask extends PlanTask {
 
 export interface Diagnosed {
   readonly report: DiagnoseReport;
-  /** Everything that can be looked at, for who has seen something already. */
-  readonly looks: readonly {
-    readonly id: string;
-    readonly ask: string;
-    readonly answers: readonly Answer[];
-  }[];
   readonly seen: readonly SeenReport[];
 }
 

@@ -4,6 +4,9 @@ import { furnaceWithSpare } from '../houses/houses';
 import { plannedHouse } from '../houses/powered-houses';
 import { beliefAfter, prepareRun, rankedCauses, type Prepared } from './diagnosis';
 import { minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
+import { planFor } from '../plan/plan';
+import { diagnosisRequest } from './from-plan';
+import { remedyOf } from './remedy';
 import { stateOf } from './state';
 
 let prepared: Prepared;
@@ -89,6 +92,22 @@ describe('a diagnosis', () => {
   it('settles on what was found, and on nothing before anything was seen', () => {
     expect(after().settled).toBeNull();
     expect(after(['display', 'dark'], ['head', 'off']).settled?.id).toMatch(/^head-not-seated/);
+  });
+
+  it('is not begun while a stop of the user’s is open', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const plan = planFor(job, thermostat);
+    expect('code' in diagnosisRequest(plan, thermostat, 'now')).toBe(false);
+    const gas = { answer: 'yes' as const, at: '2026-01-05T09:00:00.000Z', resolved: null };
+    const stopped = { ...thermostat, stops: { 'gas-smell': gas } } as never;
+    expect(diagnosisRequest(plan, stopped, 'now')).toMatchObject({ level: 'stop' });
+  });
+
+  it('calls a remedy proven only where the wiring that it leads to was solved', () => {
+    const of = (kind: string) => prepared.situation.causes.find((cause) => cause.kind === kind)!;
+    expect(remedyOf(prepared, { cause: of('conductor-loose') }).proven).toBe(true);
+    // Another wire takes its place: that is another wiring.
+    expect(remedyOf(prepared, { cause: of('conductor-broken') })).toMatchObject({ proven: null, moves: [] });
   });
 
   it('ends at a stop sign, whatever else was seen', () => {

@@ -111,10 +111,14 @@ export interface CauseBelief {
   /** As clauses; more than one where they cannot be told apart. */
   readonly says: readonly string[];
   readonly probability: number;
-  /** The likeliest cause of the class. */
+  /** The likeliest cause of the class, and all of it by their ids. */
   readonly cause: Cause;
+  readonly ids: readonly string[];
   readonly touched: boolean;
 }
+
+/** A class with this share of the belief is worth its remedy: it costs less to try than to look on. */
+export const SETTLED = 0.8;
 
 /** Clauses of one class that are said; the rest of it would say the same again. */
 const MOST_CLAUSES = 4;
@@ -150,6 +154,7 @@ export function rankedCauses(
           sorted.reduce((sum, at) => sum + shares[at]!, 0)
         ),
         cause,
+        ids: own.map(({ id }) => id),
         touched: own.some(({ touched }) => touched)
       };
     })

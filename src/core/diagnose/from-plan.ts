@@ -2,6 +2,7 @@
 import { isStop, type Finding } from '../findings/finding';
 import type { WiringState } from '../job/bench-schema';
 import type { Thermostat } from '../job/schema';
+import { stopFindings } from '../safety/standing';
 import { powerable } from '../plan/powered';
 import type { Plan } from '../plan/plan';
 import { nowOf } from '../wiring/now';
@@ -13,8 +14,8 @@ export function diagnosisRequest(
   thermostat: Thermostat,
   which: WiringState
 ): Omit<DiagnosisRequest, 'points'> | Finding {
-  // Mains, and what nobody may measure on: the stop is the answer.
-  const stop = plan.identification.findings.find(isStop);
+  // An open stop, mains, and what nobody may measure on: the stop is the answer.
+  const stop = [...stopFindings(thermostat), ...plan.identification.findings].find(isStop);
   if (stop) return stop;
   const subject = powerable(plan, which);
   if ('code' in subject) return subject;

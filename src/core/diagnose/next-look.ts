@@ -34,7 +34,7 @@ export interface NextLook {
 
 /** From the wall to the machine, or back, minutes. */
 export const WALK_MINUTES = 2;
-/** To switch the power and see that it is so, minutes; it is done at the machine. */
+/** To switch the power and see that it is so, minutes. The way from the wall to the switch and back is not counted in it. */
 export const SWITCH_MINUTES = 2;
 /** Looks below this many bits are worth nobody's steps. */
 const LEAST_GAIN = 0.01;

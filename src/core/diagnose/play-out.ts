@@ -2,7 +2,7 @@
  * A house with a known fault that answers what it is asked: for tests, for the measure of how well looks are chosen, and for practice. It
  * shows what its fault shows, and errs as often as it is told to.
  */
-import { beliefAfter, rankedCauses, type CauseBelief, type Prepared } from './diagnosis';
+import { beliefAfter, rankedCauses, SETTLED, type CauseBelief, type Prepared } from './diagnosis';
 import { abilityOf, circumstancesAfter, nextLooks, type Circumstances, type NextLook } from './next-look';
 import type { Observation } from './observations/types';
 
@@ -39,9 +39,6 @@ export interface PlayRules {
   /** Which look is taken; the best, unless somebody goes by an order of their own. */
   readonly choose?: (asked: Asked) => Pick<NextLook, 'observation' | 'minutes'> | undefined;
 }
-
-/** A class with this share of the belief is worth its remedy: it costs less to try than to look on. */
-export const SETTLED = 0.8;
 
 /** The answer that a hypothesis gives to an observation; the second likeliest where the answer errs. */
 export function answerOf({ answers, chances }: Observation, truth: number, wrong = false): string {
@@ -81,8 +78,8 @@ export function playOut(prepared: Prepared, truth: number, rules: PlayRules): Pl
   }
   const ranked = rankedCauses(prepared, belief, ability);
   const { causes, list } = prepared.situation;
-  const mine = list[truth]!.causes.map((cause) => causes[cause]!);
-  const rank = ranked.findIndex(({ says }) => mine.some((cause) => says.includes(cause.says)));
+  const mine = list[truth]!.causes.map((cause) => causes[cause]!.id);
+  const rank = ranked.findIndex(({ ids }) => mine.some((id) => ids.includes(id)));
   return {
     looks,
     minutes: looks.reduce((sum, look) => sum + look.minutes, 0),

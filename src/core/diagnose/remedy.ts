@@ -9,14 +9,18 @@ import type { CauseBelief, Prepared } from './diagnosis';
 import { faultsOf } from './faults/registry';
 import { FLAGS } from './fault-table';
 import type { CauseKind } from './causes/types';
+import { soundRuns } from './observations/predict';
 
 export interface Remedy {
   /** What to do, in a sentence or two. */
   readonly says: string;
   /** For the hands; empty where nothing is moved. */
   readonly moves: readonly Move[];
-  /** The repaired wiring was solved: every call does what it should and no fuse opens. */
-  readonly proven: boolean;
+  /**
+   * The wiring that the moves lead to was solved: in each call something runs, no fuse opens, and the thermostat has its volts. Null where
+   * nothing is moved, or the way back is another wiring than the one that was solved.
+   */
+  readonly proven: boolean | null;
   /** A technician has to do it. */
   readonly pro: boolean;
 }
@@ -76,21 +80,23 @@ const PRO: ReadonlySet<CauseKind> = new Set<CauseKind>([
 ]);
 
 export function remedyOf({ situation }: Prepared, { cause }: Pick<CauseBelief, 'cause'>): Remedy {
-  const { wiring, world, table } = situation;
+  const { wiring, world } = situation;
   const netlist = netlistOf(wiring, world);
   const faults = netlist ? faultsOf(wiring, netlist) : [];
   const fault = BY_HAND.has(cause.kind) ? faults.find(({ id }) => id === cause.id) : undefined;
   return {
     says: SAYS[cause.kind],
     moves: fault ? movesBetween(fault.apply(wiring), wiring) : [],
-    proven: isSound(table),
+    proven: fault ? isSound(situation) : null,
     pro: PRO.has(cause.kind)
   };
 }
 
-/** Row 0 is the wiring without the fault: no fuse opens in it, and the thermostat has its volts. */
-function isSound({ calls, flags, volts, windowMin }: Prepared['situation']['table']): boolean {
-  return calls.every((_, call) => {
+/** Row 0 is the wiring without the fault. */
+function isSound(situation: Prepared['situation']): boolean {
+  const { calls, flags, volts, windowMin } = situation.table;
+  return calls.every((word, call) => {
+    if (word !== 'idle' && soundRuns(situation, word).length === 0) return false;
     const harms = ((flags[call] ?? 0) & (FLAGS.fuseOpen | FLAGS.burns)) !== 0;
     return !harms && (windowMin === null || (volts[call] ?? 0) >= windowMin);
   });

@@ -4,6 +4,7 @@ import {
   chancesOfAnswer,
   ownReading,
   rankedCauses,
+  SETTLED,
   type CauseBelief,
   type Prepared,
   type Seen
@@ -17,7 +18,6 @@ import {
   type NextLook
 } from './next-look';
 import type { Observation } from './observations/types';
-import { SETTLED } from './play-out';
 import { stopSign, type StopSign } from './stop-signs';
 import type { Call } from '../trade/calls';
 import type { ReadingPoint } from './fault-table';

@@ -1,4 +1,5 @@
 /** A fault is a function from graph to graph, as a plan is: the same circuit shows what it does. */
+import type { PartName } from '../trade/parts';
 import type { Element } from '../devices/elements';
 import type { StrandEnd, Wiring } from '../wiring/graph';
 
@@ -33,6 +34,8 @@ export interface FaultHit {
   readonly link?: string;
   readonly device?: string;
   readonly part?: string;
+  /** Which part of a device that is. */
+  readonly partName?: PartName;
 }
 
 export interface Fault {

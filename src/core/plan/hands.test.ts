@@ -23,12 +23,28 @@ const offAt = planOf(fresh).moves.filter(({ action }) => action === 'power-off')
 
 describe('beside the hands', () => {
   it('lets power be switched, and no wire be touched before every supply is proven off', () => {
-    const live = { locked: false, safe: false };
-    expect(gateOf({ action: 'power-off' }, live)).toBe('open');
+    const plan = planOf(fresh);
+    const live = { locked: false, safe: false, supplies: [] };
+    expect(gateOf({ action: 'power-off' }, live, plan)).toBe('open');
     for (const action of ['lift', 'land', 'mount', 'check'] as const)
-      expect(gateOf({ action }, live)).toBe('prove-off');
-    expect(gateOf({ action: 'lift' }, { locked: false, safe: true })).toBe('open');
-    expect(gateOf({ action: 'power-off' }, { locked: true, safe: true })).toBe('stopped');
+      expect(gateOf({ action }, live, plan)).toBe('prove-off');
+    expect(gateOf({ action: 'lift' }, { ...live, safe: true }, plan)).toBe('open');
+    expect(gateOf({ action: 'power-off' }, { ...live, locked: true, safe: true }, plan)).toBe('stopped');
+  });
+
+  it('takes no proof from before the power came back, and hands no licensed person’s steps to anybody', () => {
+    const all = planOf(after(planOf(fresh).moves.length));
+    const lastOn = all.done.filter(({ act }) => act.action === 'power-on').at(-1)!.at;
+    const provenAt = (at: string) => ({
+      locked: false,
+      safe: true,
+      supplies: [{ record: { cut: 'both', proof: 'meter', at }, off: true, hoursAgo: 1 } as never]
+    });
+    const minute = (by: number) => new Date(Date.parse(lastOn) + by * 60_000).toISOString();
+    expect(gateOf({ action: 'lift' }, provenAt(minute(-30)), all)).toBe('prove-off');
+    expect(gateOf({ action: 'lift' }, provenAt(minute(30)), all)).toBe('open');
+    const options = all.options.map((option) => ({ ...option, verdict: 'pro' as const }));
+    expect(gateOf({ action: 'lift' }, provenAt(minute(30)), { ...all, options })).toBe('licensed');
   });
 
   it('has a caution for each move of a plan', () => {

@@ -10,17 +10,29 @@ import type { Move } from './move-types';
 import type { Plan } from './plan';
 import { powerable } from './powered';
 
-/** `stopped`: a stop is open. `prove-off`: no supply is proven off today, and this move is made with the hands on wires. */
-export type Gate = 'open' | 'stopped' | 'prove-off';
+/**
+ * `stopped`: a stop is open. `licensed`: the way is a licensed person's. `prove-off`: not every supply is proven off today, or power was
+ * switched on again since, and this move is made with the hands on wires.
+ */
+export type Gate = 'open' | 'stopped' | 'licensed' | 'prove-off';
 
 const WITHOUT_HANDS: ReadonlySet<Move['action']> = new Set<Move['action']>(['power-off', 'power-on']);
 
 export function gateOf(
   { action }: Pick<Move, 'action'>,
-  { locked, safe }: Pick<SafetyStanding, 'locked' | 'safe'>
+  safety: Pick<SafetyStanding, 'locked' | 'safe' | 'supplies'>,
+  { done, options, taken }: Pick<Plan, 'done' | 'options' | 'taken'>
 ): Gate {
-  if (locked) return 'stopped';
-  return safe || WITHOUT_HANDS.has(action) ? 'open' : 'prove-off';
+  if (safety.locked) return 'stopped';
+  if (options.find(({ method }) => method === taken)?.verdict === 'pro') return 'licensed';
+  const proven = safety.safe && !poweredSince(safety, done);
+  return proven || WITHOUT_HANDS.has(action) ? 'open' : 'prove-off';
+}
+
+/** Power was switched on, by the steps, after a supply was proven off: that proof is of the past. */
+function poweredSince({ supplies }: Pick<SafetyStanding, 'supplies'>, done: Plan['done']): boolean {
+  const on = done.filter(({ act }) => act.action === 'power-on').map(({ at }) => Date.parse(at));
+  return supplies.some(({ record }) => record !== null && on.some((time) => time > Date.parse(record.at)));
 }
 
 const CAUTIONS: Readonly<Record<Move['action'], string>> = {

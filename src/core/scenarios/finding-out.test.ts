@@ -56,7 +56,6 @@ const heatPump = (): { wiring: Wiring; world: World } => ({
 function prepared(wiring: Wiring, world: World): Prepared {
   const touched = {
     strands: new Set(wiring.strands.map(({ id }) => id)),
-    devices: new Set(wiring.devices.map(({ id }) => id)),
     jumpers: true,
     power: true,
     head: true

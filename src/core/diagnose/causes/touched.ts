@@ -5,7 +5,6 @@ import type { UnseenKind } from './types';
 
 export interface Touched {
   readonly strands: ReadonlySet<string>;
-  readonly devices: ReadonlySet<string>;
   /** Jumpers were put in or taken out. */
   readonly jumpers: boolean;
   /** Power was switched. */
@@ -16,7 +15,6 @@ export interface Touched {
 
 export const UNTOUCHED: Touched = {
   strands: new Set(),
-  devices: new Set(),
   jumpers: false,
   power: false,
   head: false
@@ -27,11 +25,6 @@ export function touchedBy(done: readonly Pick<LogEntry, 'act' | 'change'>[]): To
   const changes = done.flatMap(({ change }) => change ?? []);
   return {
     strands: new Set(changes.flatMap((change) => (change.kind === 'end' ? [change.strand] : []))),
-    devices: new Set(
-      changes.flatMap((change) =>
-        change.kind === 'device-on' || change.kind === 'device-off' ? [change.device.id] : []
-      )
-    ),
     jumpers: changes.some(({ kind }) => kind === 'link-on' || kind === 'link-off'),
     power: done.some(({ act }) => act.action === 'power-off' || act.action === 'power-on'),
     head: done.some(({ act }) => act.action === 'mount')

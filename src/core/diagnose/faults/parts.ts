@@ -17,7 +17,7 @@ function rule(
       parts.filter(hits).map((part): Fault => ({
         id: `${kind}:${part.id}`,
         kind,
-        hits: { part: part.id, ...(part.part ? { device: part.part.device } : {}) },
+        hits: { part: part.id, ...(part.part ? { device: part.part.device, partName: part.part.part } : {}) },
         says: says(part, ownerName(wiring, part)),
         apply: (one) => withUpset(one, { element: part.id, kind: upset })
       }))

@@ -2,6 +2,7 @@
 import { boards, screwThat, wallPlace, type Wiring } from '../../wiring/graph';
 import type { Cause, UnseenKind } from '../causes/types';
 import { FLAGS } from '../fault-table';
+import type { PartName } from '../../trade/parts';
 import type { FaultKind } from '../types';
 import { cellOf, chancesOf, displayOf, has } from './predict';
 import type { Answer, Observation, ObservationRule, Situation } from './types';
@@ -46,27 +47,27 @@ const CHECKS: readonly Check[] = [
   }
 ];
 
-/** The switch that is meant, by the sentence of its fault. */
+/** By the switch that is meant. */
 const SWITCH_LOOKS: readonly {
-  readonly word: string;
+  readonly part: PartName;
   readonly id: string;
   readonly ask: string;
   readonly how: string;
 }[] = [
   {
-    word: 'door switch',
+    part: 'door-switch',
     id: 'door',
     ask: 'Is the door closed, and does it press its switch?',
     how: 'Press the switch by hand: the machine or its lamp comes to life.'
   },
   {
-    word: 'float switch',
+    part: 'float-switch',
     id: 'float',
     ask: 'Is the drain pan dry, and the float down?',
     how: 'The float switch sits at the pan or in the drain line.'
   },
   {
-    word: 'low-water',
+    part: 'low-water-cut-off',
     id: 'water',
     ask: 'Does the boiler have water enough?',
     how: 'Look at its gauge glass.'
@@ -96,7 +97,7 @@ export const switches: ObservationRule = {
     ...situation.causes
       .filter(({ kind }) => kind === 'switch-open')
       .map((cause) => {
-        const look = SWITCH_LOOKS.find(({ word }) => cause.says.includes(word)) ?? SWITCH_LOOKS[0]!;
+        const look = SWITCH_LOOKS.find(({ part }) => part === cause.hits.partName) ?? SWITCH_LOOKS[0]!;
         return checkOf(situation, cause, { ...look, minutes: 1, power: 'either', answers: CLOSED });
       })
   ]

@@ -160,7 +160,9 @@ export const hums: ObservationRule = {
         place: machineOf(situation),
         minutes: 1,
         answers: HUMS,
-        chances: chancesOf(situation, HUMS, (hypothesis) => {
+        chances: chancesOf(situation, HUMS, (hypothesis, causes) => {
+          // A dark thermostat calls for nothing, and nothing hums for it.
+          if (displayOf(situation, hypothesis, causes) !== 'lit') return 0;
           const flags = situation.table.flags[cellOf(situation, hypothesis, call)] ?? 0;
           return Number((flags & (FLAGS.chatter | FLAGS.starved)) !== 0);
         })

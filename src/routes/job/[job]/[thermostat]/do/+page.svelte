@@ -33,7 +33,7 @@
       ? moveSvg(along[0], along[1], move, { line: 'currentColor', paper: 'var(--color-base-100)' })
       : null
   );
-  const gate = $derived(move ? gateOf(move, place.safety) : 'open');
+  const gate = $derived(move ? gateOf(move, place.safety, plan) : 'open');
   const pace = $derived(paceOf(plan.done));
   const left = $derived(pace === null ? null : Math.round((pace * moves.length) / 5) * 5);
   const head = $derived.by(() => {
@@ -142,6 +142,12 @@
         <h2 class="mt-1 text-2xl font-bold" tabindex="-1" bind:this={heading}>A stop is open.</h2>
         <p class="mt-2 text-lg">No step is given until it is resolved.</p>
         <a class="btn btn-primary btn-lg mt-3" href="{base}/safe">Go to it</a>
+      {:else if gate === 'licensed'}
+        <h2 class="mt-1 text-2xl font-bold" tabindex="-1" bind:this={heading}>
+          This is for a licensed person.
+        </h2>
+        <p class="mt-2 text-lg">Show them the whole list; it says what and why.</p>
+        <a class="btn btn-primary btn-lg mt-3" href="{base}/moves">The whole list</a>
       {:else if gate === 'prove-off'}
         <h2 class="mt-1 text-2xl font-bold" tabindex="-1" bind:this={heading}>
           First: prove that the power is off.

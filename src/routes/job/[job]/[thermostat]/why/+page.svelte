@@ -84,10 +84,10 @@
         {/if}
         {#if report.settled.remedy.pro}
           <p class="mt-2 font-semibold">This is for a technician.</p>
-        {:else}
+        {:else if report.settled.remedy.proven !== null}
           <p class="quiet mt-2">
             {report.settled.remedy.proven
-              ? 'The repaired wiring was solved: every call does what it should.'
+              ? 'The repaired wiring was solved: every call runs something, no fuse opens, and the thermostat has its volts.'
               : 'The repaired wiring was solved, and is not sound yet: see C wire for what else is wrong.'}
           </p>
         {/if}
