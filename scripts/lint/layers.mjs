@@ -15,6 +15,7 @@ export const order = [
   'core/scenarios',
   'core/houses',
   'core/formats',
+  'core/handover',
   'core/session',
   'core/diagnose',
   'core/plan',

@@ -22,6 +22,9 @@ export interface Arguments {
   /** Codes of what was seen, in their order. */
   readonly seen: readonly string[];
   readonly readings: readonly string[];
+  /** °C, as it was typed. */
+  readonly outdoor: string | undefined;
+  readonly paper: string | undefined;
 }
 
 export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
@@ -45,7 +48,9 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         draws: { type: 'string' },
         seed: { type: 'string' },
         seen: { type: 'string', multiple: true, default: [] },
-        reading: { type: 'string', multiple: true, default: [] }
+        reading: { type: 'string', multiple: true, default: [] },
+        outdoor: { type: 'string' },
+        paper: { type: 'string' }
       }
     });
     const [verb, file, ...rest] = positionals;
@@ -68,7 +73,9 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       draws: values.draws,
       seed: values.seed,
       seen: values.seen.flatMap((codes) => codes.split(',')).filter(Boolean),
-      readings: values.reading
+      readings: values.reading,
+      outdoor: values.outdoor,
+      paper: values.paper
     };
   } catch (error) {
     return { why: error instanceof Error ? error.message : String(error) };

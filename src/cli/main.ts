@@ -10,7 +10,10 @@ import { match } from './verbs/match';
 import { plan } from './verbs/plan';
 import { simulate } from './verbs/simulate';
 import { faults } from './verbs/faults';
+import { handover } from './verbs/handover';
+import { settings } from './verbs/settings';
 import { spice } from './verbs/spice';
+import { tests } from './verbs/tests';
 import { tolerance } from './verbs/tolerance';
 
 const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
@@ -23,11 +26,11 @@ const VERBS: Readonly<Record<string, (args: Arguments) => Promise<Outcome>>> = {
   tolerance,
   faults,
   diagnose,
+  settings,
+  tests,
+  handover,
   demo
 };
-/** Named for what comes; the capability behind them is not there yet. */
-const LATER = ['settings', 'tests', 'handover'];
-
 const HELP = `ulterum VERB FILE [options]
 
   check FILE       the file's faults, or that it holds
@@ -47,6 +50,12 @@ const HELP = `ulterum VERB FILE [options]
   diagnose FILE    what is wrong, from what was seen and read, and what to look at next
                    [--seen CODE,CODE...] [--reading A:B@CALL=VOLTS]... [--wiring found|now|after]
                    [--thermostat ID] [--model ID] [--method ID]
+  settings FILE    what the thermostat has to be told in this house, each with its reason
+  tests FILE       the test plan: what to call, what must run and what must not, volts, what is put off
+                   [--outdoor C]
+  handover FILE    the record as built, its codes, and with --out the sheets, CSV and SPICE as files
+                   [--out DIR] [--paper A4|Letter]
+                   all three: [--thermostat ID] [--model ID] [--method ID]
   demo             writes the demo jobs as files  [--out DIR]
 
   --json           plain JSON on standard output
@@ -82,7 +91,6 @@ export async function main(words: readonly string[], streams: Streams = terminal
 
 async function outcomeOf(args: Arguments): Promise<Outcome> {
   if (args.verb === undefined) return wrongUse('Name a verb.');
-  if (LATER.includes(args.verb)) return wrongUse(`"${args.verb}" does not exist yet in this version.`);
   const verb = Object.hasOwn(VERBS, args.verb) ? VERBS[args.verb] : undefined;
   if (!verb) return wrongUse(`No verb "${args.verb}".`);
   if (args.rest.length > 0) return wrongUse(`Too many words: ${args.rest.join(' ')}`);

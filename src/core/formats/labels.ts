@@ -2,6 +2,7 @@
  * Labels for the conductors, to be printed and wrapped round: two of each, one for either end, and blank ones for what no letter fits.
  * SVG in millimetres on A4, black on white; the colour is written, never shown by colour alone.
  */
+import type { AsBuilt, BuiltEnd } from '../handover/as-built';
 import { conductorName } from '../job/names';
 import type { Conductor, Job, Thermostat } from '../job/schema';
 import { refName } from '../job/screws';
@@ -26,8 +27,22 @@ export function labelsOf(job: Job, thermostat: Thermostat, blanks: number): Labe
     { mark: markOf(job, conductor, 'near'), small: smallOf(conductor, 'wall'), end: 'wall' },
     { mark: markOf(job, conductor, 'far'), small: smallOf(conductor, 'machine'), end: 'equipment' }
   ]);
-  const blank = Array.from({ length: blanks }, (): LabelText => ({ mark: '', small: '', end: 'blank' }));
-  return [...own, ...blank];
+  return [...own, ...blankLabels(blanks)];
+}
+
+/** Two labels for each wire as it is now, with the terminal of each end, then blank ones. */
+export function labelsAsBuilt({ wires }: Pick<AsBuilt, 'wires'>, blanks: number): LabelText[] {
+  const mark = ({ state, mark: printed }: BuiltEnd) =>
+    state === 'landed' ? printed : state === 'coiled' ? 'spare' : '';
+  const own = wires.flatMap((wire): LabelText[] => [
+    { mark: mark(wire.wall), small: `${wire.name} · wall`, end: 'wall' },
+    { mark: mark(wire.machine), small: `${wire.name} · machine`, end: 'equipment' }
+  ]);
+  return [...own, ...blankLabels(blanks)];
+}
+
+function blankLabels(count: number): LabelText[] {
+  return Array.from({ length: count }, (): LabelText => ({ mark: '', small: '', end: 'blank' }));
 }
 
 function markOf(job: Job, conductor: Conductor, side: 'near' | 'far'): string {

@@ -1,6 +1,7 @@
 /** Empty records, in the one shape that the schema allows. Ids are handed in or counted up; nothing here is random. */
 import type { Gauge } from '../trade/cable';
 import type { ColourCode } from '../trade/colours';
+import { NOTHING_PRIVATE } from './after-schema';
 import {
   nextId,
   type CableId,
@@ -111,6 +112,12 @@ export function emptyThermostat(
     minds: { cost: 1, work: 1, looks: 1 },
     bench: [],
     seen: [],
+    settings: [],
+    readings: [],
+    tests: [],
+    testing: null,
+    oldOneWent: 'unknown',
+    private: NOTHING_PRIVATE,
     log: [],
     oldTicks: [],
     notes: []
@@ -132,6 +139,7 @@ export function newJob(id: JobId, name: string): Job {
     thermostats: [emptyThermostat(nextId('thermostat', []), 'Thermostat', [equipment.id])],
     places: [],
     devices: [],
-    survey: EMPTY_SURVEY
+    survey: EMPTY_SURVEY,
+    closed: null
   };
 }

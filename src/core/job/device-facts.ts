@@ -1,5 +1,6 @@
 /** Facts of a thermostat as its own sheet states them: the same shape for the shipped catalogue and for a user's device. */
 import { HOME_SYSTEMS } from '../trade/home-systems';
+import { SETTING_IDS } from '../trade/settings';
 import * as v from 'valibot';
 import { DeviceId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';
@@ -18,6 +19,34 @@ export const ADAPTER_RULES = ['any', 'own', 'none', 'unknown'] as const;
 /** Whether its sheet allows it to charge itself through an idle call: on any load, on none, or it says nothing. */
 export const CHARGES_THROUGH = ['any', 'none', 'unknown'] as const;
 export const ACCESSORY_OUTPUTS = ['none', 'powered', 'dry', 'unknown'] as const;
+
+/** How a thermostat is set up: numbered functions, questions on its screen, switches, a dial, menus by name; or its sheet was not read. */
+export const SET_UP_STYLES = ['unknown', 'numbers', 'questions', 'switches', 'dial', 'menus'] as const;
+
+/** One setting as the device has it. */
+export const SetUpEntry = v.strictObject({
+  setting: v.picklist(SETTING_IDS, `one of ${SETTING_IDS.join(', ')}`),
+  /** As its sheet names the place: a number, a question, a switch, a menu. */
+  name: shortText,
+  /** What each value is called or coded there. */
+  values: v.pipe(
+    v.array(v.strictObject({ value: shortText, shown: shortText })),
+    v.maxLength(12, 'at most 12 values')
+  ),
+  /** The value as it comes out of the box; null where the sheet says nothing. */
+  preset: v.nullable(shortText)
+});
+export type SetUpEntry = v.InferOutput<typeof SetUpEntry>;
+
+export const SetUpMenu = v.strictObject({
+  style: v.picklist(SET_UP_STYLES, `one of ${SET_UP_STYLES.join(', ')}`),
+  entries: v.pipe(
+    v.array(SetUpEntry),
+    v.maxLength(SETTING_IDS.length, `at most ${SETTING_IDS.length} settings`)
+  )
+});
+export type SetUpMenu = v.InferOutput<typeof SetUpMenu>;
+export const UNREAD_MENU: SetUpMenu = { style: 'unknown', entries: [] };
 
 export const DeviceFacts = v.strictObject({
   id: DeviceId,
@@ -60,7 +89,9 @@ export const DeviceFacts = v.strictObject({
     null
   ),
   /** Where its menus ask for the kind of system: codes or names, as its sheet has them. */
-  setUp: v.optional(text, '')
+  setUp: v.optional(text, ''),
+  /** Its settings one by one, as its sheet has them. */
+  setUpMenu: v.optional(SetUpMenu, UNREAD_MENU)
 });
 
 /**

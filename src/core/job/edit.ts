@@ -20,8 +20,18 @@ export function edit(job: Job, step: Step): Edited {
     const found = error instanceof Error ? error.message : String(error);
     return { ok: false, faults: [{ path: 'the edit', expected: 'a place that the job has', found }] };
   }
+  if (job.closed !== null && next.closed !== null) return { ok: false, faults: [closedFault(job.closed.at)] };
   const faults = [...changedFaults(job, next), ...listFaults(job, next)];
   return faults.length > 0 ? { ok: false, faults } : { ok: true, job: next };
+}
+
+/** What was handed over is changed by nobody in passing: it is opened again first, and that is on the record. */
+function closedFault(at: string): Fault {
+  return {
+    path: 'closed',
+    expected: 'a job that is open',
+    found: `it was closed on ${at.slice(0, 10)}: open it again first`
+  };
 }
 
 const lists = ['equipment', 'thermostats', 'places', 'devices'] as const;
@@ -91,7 +101,10 @@ export function limitedLists(job: Job): { path: string; what: LimitedList; membe
       of(`thermostats[${at}].signal`, 'signal readings', thermostat.signal),
       of(`thermostats[${at}].path.stretches`, 'stretches', thermostat.path.stretches),
       of(`thermostats[${at}].bench`, 'bench notes', thermostat.bench),
-      of(`thermostats[${at}].log`, 'log entries', thermostat.log)
+      of(`thermostats[${at}].log`, 'log entries', thermostat.log),
+      of(`thermostats[${at}].settings`, 'settings made', thermostat.settings),
+      of(`thermostats[${at}].readings`, 'readings', thermostat.readings),
+      of(`thermostats[${at}].tests`, 'test results', thermostat.tests)
     ])
   ];
 }

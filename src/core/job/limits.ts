@@ -33,6 +33,9 @@ export const LIMITS = {
   stretches: limit(30),
   'bench notes': limit(200),
   'things seen': limit(200),
+  'settings made': limit(200),
+  readings: limit(1000),
+  'test results': limit(300),
   'log entries': limit(1000),
   notes: limit(400)
 } as const satisfies Record<string, Limit>;

@@ -22,6 +22,16 @@ import {
   WallFace,
   YesNo
 } from './survey-schema';
+import {
+  Closed,
+  NOTHING_PRIVATE,
+  OLD_ONE_WENT,
+  PrivateFacts,
+  SettingMade,
+  TakenReading,
+  TestDone,
+  Testing
+} from './after-schema';
 import { BenchNote, SeenEntry } from './bench-schema';
 import {
   CableId,
@@ -251,6 +261,14 @@ export const Thermostat = v.strictObject({
   foundEnds: v.optional(listOf(FoundEnd, 'found ends'), []),
   bench: v.optional(listOf(BenchNote, 'bench notes'), []),
   seen: v.optional(listOf(SeenEntry, 'things seen'), []),
+  settings: v.optional(listOf(SettingMade, 'settings made'), []),
+  readings: v.optional(listOf(TakenReading, 'readings'), []),
+  tests: v.optional(listOf(TestDone, 'test results'), []),
+  /** The test that is running now. */
+  testing: v.optional(v.nullable(Testing), null),
+  /** Where the old thermostat went. */
+  oldOneWent: v.optional(v.picklist(OLD_ONE_WENT, OLD_ONE_WENT.join(', ')), 'unknown'),
+  private: v.optional(PrivateFacts, NOTHING_PRIVATE),
   /** What has been done, in order: the house as it is now is what was found with these changes. */
   log: v.optional(listOf(LogEntry, 'log entries'), []),
   /** Ticks of a file of version 1 that nobody has taken over into the log yet. */
@@ -277,6 +295,7 @@ export const Job = v.strictObject({
   places: v.optional(listOf(Place, 'places'), []),
   /** Thermostats whose facts the user entered. */
   devices: listOf(DeviceFacts, 'devices'),
-  survey: v.optional(Survey, EMPTY_SURVEY)
+  survey: v.optional(Survey, EMPTY_SURVEY),
+  closed: v.optional(v.nullable(Closed), null)
 });
 export type Job = v.InferOutput<typeof Job>;

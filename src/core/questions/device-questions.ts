@@ -87,4 +87,4 @@ export const DEVICE_QUESTIONS = {
     placeholder: 'codes or menu names for the kind of system'
   }),
   note: device.text('note', { label: 'Note' })
-} satisfies Readonly<Record<Exclude<keyof DeviceFacts, 'id' | 'marks'>, Question>>;
+} satisfies Readonly<Record<Exclude<keyof DeviceFacts, 'id' | 'marks' | 'setUpMenu'>, Question>>;
