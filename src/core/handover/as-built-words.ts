@@ -25,12 +25,13 @@ export function hasSeveralMachines({ wires }: Pick<AsBuilt, 'wires'>): boolean {
   );
 }
 
-export function wireNote({ spare, broken, joint, colourBeyond, wall, machine }: BuiltWire): string {
+export function wireNote({ spare, broken, joint, colourBeyond, wall, machine, was }: BuiltWire): string {
   const shares = [...new Set([...wall.shares, ...machine.shares])];
   return [
     spare ? 'spare' : '',
     broken ? 'broken' : '',
     joint === 'no' ? '' : joint === 'seen' ? 'has a joint' : 'has a joint that nobody has seen',
+    was === '' ? '' : was === 'new' ? 'new' : `was ${was}`,
     colourBeyond === '' ? '' : `${colourBeyond} at the machine`,
     shares.length > 0 ? `shares a screw with ${shares.join(', ')}` : ''
   ]

@@ -52,6 +52,8 @@ export interface BuiltWire {
   readonly machine: BuiltEnd;
   readonly spare: boolean;
   readonly broken: boolean;
+  /** Where its ends were when they were found, where that is elsewhere; `new`: it came with this job. Empty where nothing has changed. */
+  readonly was: string;
 }
 
 export interface BuiltJumper {
@@ -114,7 +116,7 @@ export function asBuilt(job: Job, thermostat: Thermostat, plan: Plan): AsBuilt {
   const control = controlOf(wiring);
   const device = control && control.kind !== 'old-thermostat' ? control.facts : null;
   const machines = job.equipment.filter(({ id }) => thermostat.equipment.includes(id));
-  const wires = wiring.strands.map((strand) => wireOf(wiring, strand));
+  const wires = wiring.strands.map((strand) => wireOf(wiring, strand, plan.wiringBefore));
   const calls = [...new Set(thermostat.tests.map(({ call }) => call))];
   return {
     job: { id: job.id, name: job.name, place: job.place, units: job.units },
@@ -165,7 +167,7 @@ function withUnseenEnds({ wiringBefore, wiringFound, wiringNow }: Plan): Wiring 
   };
 }
 
-function wireOf(wiring: Wiring, strand: Strand): BuiltWire {
+function wireOf(wiring: Wiring, strand: Strand, found: Wiring): BuiltWire {
   const [wall, machine] = [endOf(wiring, strand, 'near'), endOf(wiring, strand, 'far')];
   return {
     id: strand.id,
@@ -180,8 +182,22 @@ function wireOf(wiring: Wiring, strand: Strand): BuiltWire {
     wall,
     machine,
     spare: isFree(strand.near) && isFree(strand.far),
-    broken: strand.continuity === 'broken'
+    broken: strand.continuity === 'broken',
+    was: wasOf(found, strand, wall, machine)
   };
+}
+
+function wasOf(found: Wiring, { id }: Strand, wall: BuiltEnd, machine: BuiltEnd): string {
+  const before = found.strands.find((strand) => strand.id === id);
+  if (!before) return 'new';
+  const said = ({ state, mark }: BuiltEnd) => (state === 'landed' ? mark : state);
+  const [near, far] = [said(endOf(found, before, 'near')), said(endOf(found, before, 'far'))];
+  return [
+    near === said(wall) ? '' : `${near} at the wall`,
+    far === said(machine) ? '' : `${far} at the machine`
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 function endOf(wiring: Wiring, strand: Strand, end: StrandEnd): BuiltEnd {

@@ -29,7 +29,7 @@ export function reasonText(reason: SettingReason): string {
         : 'No wire serves it here.';
     case 'fan':
       return reason.by === 'thermostat'
-        ? 'This machine does not start its blower in heating by itself.'
+        ? 'Electric heat wants its blower at once, and not every such machine starts it by itself.'
         : 'The machine starts its blower by itself once it is warm.';
     case 'supplies':
       return reason.count > 1

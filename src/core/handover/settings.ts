@@ -203,9 +203,8 @@ const DERIVE: Readonly<Record<SettingId, Derive>> = {
     if (worlds.some(({ world }) => isHydronic(world.family) || isHeatPump(world.family))) return null;
     if (worlds.every(({ world }) => world.family === 'cooling-only' || kindOfFamily(world.family) === null))
       return null;
-    const by = agreed(worlds, ({ family, blowerInHeat }) =>
-      family === 'electric-furnace' && blowerInHeat === 'g' ? 'thermostat' : 'machine'
-    );
+    // Called for by the thermostat as well, the blower of an electric furnace runs whoever starts it: right in every world.
+    const by = agreed(worlds, ({ family }) => (family === 'electric-furnace' ? 'thermostat' : 'machine'));
     return {
       value: by,
       reason: { why: 'fan', by: by ?? 'machine' },

@@ -223,9 +223,12 @@ function atWall(sorted: Sorted, after: Wiring, draft: MoveWriter): Draft[] {
   const leavingFrom = (spot: Spot) => sorted.leaving.filter((change) => draft.spotOfEnd(change) === spot);
   return [
     ...sorted.links('link-off', 'wall').map((link) => draft.link(link)),
-    ...[...leavingFrom('wall'), ...sorted.kept('wall'), ...leavingFrom('outlet')].flatMap((change) =>
-      draft.liftOnly(change)
-    ),
+    ...[
+      ...leavingFrom('wall'),
+      ...sorted.kept('wall'),
+      ...leavingFrom('outlet'),
+      ...sorted.kept('outlet')
+    ].flatMap((change) => draft.liftOnly(change)),
     ...sorted.devices('device-off', 'wall').map((device) => draft.device(device)),
     ...sorted.cables.map((cable) => draft.cable(cable)),
     ...comingAt('equipment').flatMap((change) => draft.landOnly(change)),
@@ -235,7 +238,8 @@ function atWall(sorted: Sorted, after: Wiring, draft: MoveWriter): Draft[] {
     ...sorted.kept('wall').flatMap((change) => draft.landOnly(change)),
     ...comingAt('wall').flatMap((change) => draft.landOnly(change)),
     ...sorted.devices('device-on', 'outlet').map((device) => draft.device(device)),
-    ...comingAt('outlet').flatMap((change) => draft.landOnly(change)),
+    // A cord that hangs there already, of a list that was begun, is landed like one that comes.
+    ...[...comingAt('outlet'), ...sorted.kept('outlet')].flatMap((change) => draft.landOnly(change)),
     ...sorted.devices('device-off', 'outlet').map((device) => draft.device(device))
   ];
 }

@@ -1,0 +1,203 @@
+/** The test plan of every family: every call that the thermostat can make, in a safe order, and nothing that was taken away. */
+import { describe, expect, it } from 'vitest';
+import { chosen, finished, worked } from '../houses/finished';
+import { house, type House } from '../houses/builder';
+import * as houses from '../houses/houses';
+import { generatedHouse } from '../houses/generate';
+import { SCHOOLHOUSE } from '../../demo/schoolhouse';
+import { neighboursOf } from '../plan/neighbours';
+import { readCall, requestsOf } from '../trade/calls';
+import type { Family, MethodId } from '../trade/vocabulary';
+import { finishedOf } from './subject';
+import { testPlanOf, type TestPlan } from './test-plan';
+import { airText, loadNames, stopText, testTitle, voltsText, waitText, whatToDo } from './test-words';
+
+const planOf = (made: House, device = 'fellgate', method: MethodId | null = null): TestPlan =>
+  testPlanOf(finished(chosen(made, device, method)));
+const callsOf = (plan: TestPlan) => plan.steps.map(({ call }) => call);
+const withC = (strands: readonly string[], board: readonly string[], family: Family) =>
+  house({
+    strands: [...strands, 'BU C C'],
+    board: [...board, 'C'],
+    stated: family,
+    observed: { 'conductor-build': 'thin' }
+  });
+const stepIn = (plan: TestPlan, call: string) => plan.steps.find((step) => step.call === call)!;
+
+const FAMILIES: readonly (readonly [Family, House, string, readonly string[]])[] = [
+  ['furnace', withC(['RD R R', 'WH W W'], ['R', 'W'], 'furnace'), 'fellgate', ['heat1', 'idle']],
+  [
+    'furnace-ac',
+    withC(['RD R R', 'WH W W', 'BN W2 W2', 'YE Y Y', 'GN G G'], ['R', 'W', 'W2', 'Y', 'G'], 'furnace-ac'),
+    'fellgate',
+    ['heat1', 'idle', 'cool1', 'fan', 'heat2']
+  ],
+  [
+    'electric-furnace',
+    withC(['RD R R', 'WH W W', 'GN G G'], ['R', 'W', 'G'], 'electric-furnace'),
+    'fellgate',
+    ['heat1', 'idle', 'fan']
+  ],
+  ['heat-pump', houses.heatPumpHouse(), 'onebar', ['heat1', 'idle', 'cool1', 'fan', 'aux', 'emergency']],
+  [
+    'dual-fuel',
+    withC(['RD R R', 'YE Y Y', 'GN G G', 'OG O O', 'WH W2 W2'], ['R', 'Y', 'G', 'O', 'W2'], 'dual-fuel'),
+    'onebar',
+    ['heat1', 'idle', 'cool1', 'fan', 'aux', 'emergency']
+  ],
+  ['boiler', withC(['RD R R', 'WH W W'], ['R', 'W'], 'boiler'), 'fellgate', ['heat1', 'idle']],
+  ['steam', withC(['RD R R', 'WH W W'], ['R', 'W'], 'steam'), 'fellgate', ['heat1', 'idle']],
+  [
+    'cooling-only',
+    withC(['RD R R', 'YE Y Y', 'GN G G'], ['R', 'Y', 'G'], 'cooling-only'),
+    'fellgate',
+    ['cool1', 'idle', 'fan']
+  ]
+];
+
+describe('the test plan', () => {
+  it.each(FAMILIES)(
+    'of %s names each call that its thermostat can make, in a safe order',
+    (_, made, device, calls) => {
+      const plan = planOf(made, device);
+      const single = callsOf(plan).filter((call) => requestsOf(call).length < 2);
+      expect(single).toEqual(calls);
+      // The sets come last: alone before together.
+      expect(callsOf(plan).slice(0, single.length)).toEqual(single);
+    }
+  );
+
+  it('does not ask for what the way has taken away, and says so', () => {
+    const plan = planOf(houses.furnaceFourWires(), 'fellgate', 'repurpose-g');
+    expect(callsOf(plan)).not.toContain('fan');
+    expect(plan.takenAway).toEqual(['fan']);
+    expect(callsOf(plan).some((call) => requestsOf(call).includes('fan'))).toBe(false);
+    expect(stepIn(plan, 'cool1').mustRun).toEqual(expect.arrayContaining(['compressor', 'blower']));
+  });
+
+  it('names the same calls once the work is done', () => {
+    const before = planOf(houses.furnaceWithSpare());
+    const after = testPlanOf(finished(worked(chosen(houses.furnaceWithSpare(), 'fellgate'))));
+    expect(after.which).toBe('now');
+    expect(callsOf(after)).toEqual(callsOf(before));
+  });
+
+  it('says what must run and what must not, from the circuit', () => {
+    const plan = planOf(houses.heatPumpHouse(), 'onebar');
+    expect(stepIn(plan, 'heat1')).toMatchObject({
+      mustRun: ['compressor', 'blower'],
+      mustNotRun: ['reversing-valve', 'strips']
+    });
+    expect(stepIn(plan, 'cool1').mustRun).toContain('reversing-valve');
+    expect(stepIn(plan, 'emergency').mustNotRun).toContain('compressor');
+    expect(stepIn(plan, 'idle').mustRun).toEqual([]);
+    expect(stepIn(plan, 'fan').mustNotRun).toContain('compressor');
+  });
+
+  it('promises no load that only some of the believable worlds run', () => {
+    const unsure = house({
+      strands: ['RD R R', 'WH W W', 'BU C C'],
+      board: ['R', 'C', 'W'],
+      observed: { 'conductor-build': 'thin', 'heat-from': 'radiators' }
+    });
+    const made = finishedOf(...argumentsOf(unsure));
+    if ('code' in made) throw new Error(made.code);
+    expect(made.worlds.length).toBeGreaterThan(1);
+    const step = stepIn(testPlanOf(made), 'heat1');
+    const everywhere = testPlanOf({ ...made, worlds: made.worlds.slice(0, 1) });
+    expect(step.mustRun.length).toBeLessThanOrEqual(stepIn(everywhere, 'heat1').mustRun.length);
+    expect(step.mustRun.every((load) => stepIn(everywhere, 'heat1').mustRun.includes(load))).toBe(true);
+  });
+
+  it('has the volts of the proof with their band, the nominal one within it', () => {
+    const { volts } = stepIn(planOf(houses.furnaceWithSpare()), 'cool1');
+    expect(volts!.low).toBeLessThan(volts!.nominal);
+    expect(volts!.high).toBeGreaterThan(volts!.nominal);
+    expect(volts!.low).toBeGreaterThan(18);
+    expect(stepIn(planOf(houses.furnaceWithSpare(), 'pair'), 'heat1')?.volts).toBeNull();
+  });
+
+  it('waits for fire, water and compressor as long as each takes', () => {
+    expect(stepIn(planOf(houses.furnaceWithSpare()), 'heat1').wait).toEqual({ first: 90, judged: 150 });
+    expect(stepIn(planOf(houses.furnaceWithSpare()), 'cool1').wait.judged).toBe(720);
+    expect(stepIn(planOf(FAMILIES[5]![1]), 'heat1').wait.judged).toBe(600);
+    expect([waitText(90), waitText(720), waitText(30)]).toEqual(['90 s', '12 min', '30 s']);
+  });
+
+  it('knows the band of the air where one is usual, and gives none where none is', () => {
+    const furnace = planOf(houses.furnaceWithSpare());
+    expect(stepIn(furnace, 'heat1').air).toEqual({ way: 'rise', low: 17, high: 40 });
+    expect(stepIn(furnace, 'cool1').air).toEqual({ way: 'fall', low: 8, high: 12 });
+    expect(stepIn(planOf(houses.heatPumpHouse(), 'onebar'), 'heat1').air).toEqual({ way: 'warm' });
+    expect(stepIn(planOf(FAMILIES[5]![1]), 'heat1').air).toEqual({ way: 'pipe' });
+  });
+
+  it('only calls cooling what a compressor cools', () => {
+    const plan = planOf(houses.heatPumpHouse(), 'onebar');
+    expect(plan.steps.filter(({ cools }) => cools).map(({ call }) => call)).toEqual(['cool1']);
+    expect(plan.steps.filter(({ compressor }) => compressor).map(({ call }) => call)).toEqual([
+      'heat1',
+      'cool1',
+      'aux'
+    ]);
+  });
+
+  it('puts the sets that load the transformer most after each by itself', () => {
+    const plan = planOf(houses.furnaceWithSpare());
+    const last = plan.steps.at(-1)!;
+    expect(last.kind).toBe('together');
+    expect(last.loadShare).toBeGreaterThan(stepIn(plan, 'heat1').loadShare);
+  });
+
+  it('calls all zones of a shared machine at once, each zone by itself before', () => {
+    const zones = SCHOOLHOUSE;
+    const [place] = zones.thermostats;
+    const two = {
+      ...zones,
+      thermostats: [place!, { ...place!, id: 'th-second' as typeof place.id, name: 'Second' }]
+    };
+    const made = finished(chosen({ job: two, thermostat: place! }, 'fellgate'));
+    const plan = testPlanOf(made, { neighbours: neighboursOf(two, place!) });
+    const together = plan.steps.at(-1)!;
+    expect(together.kind).toBe('zones');
+    expect(readCall(together.call)).toBe('th-classroom:heat1+th-second:heat1');
+    expect(together.loadShare).toBeGreaterThan(stepIn(plan, 'heat1').loadShare);
+    expect(testTitle(together, (id) => id.replace('th-', ''))).toBe(
+      'Heat in all zones at once: classroom, second'
+    );
+  });
+
+  it('has words for everything, of any house that is drawn', () => {
+    const units = { length: 'ft', temperature: 'F' } as const;
+    let tested = 0;
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const made = finishedOf(...argumentsOf(generatedHouse(seed)));
+      if ('code' in made) continue;
+      for (const step of testPlanOf(made).steps) {
+        tested += 1;
+        const said = [
+          testTitle(step, (id) => id),
+          whatToDo(step),
+          stopText(step),
+          loadNames(step.mustRun),
+          airText(step, units),
+          voltsText(step)
+        ];
+        expect(said.join(' ')).not.toMatch(/undefined|NaN|null/);
+        expect(step.mustRun.filter((load) => step.mustNotRun.includes(load))).toEqual([]);
+      }
+    }
+    expect(tested).toBeGreaterThan(50);
+  });
+
+  it('gives differences of temperature in the scale of the job', () => {
+    const step = stepIn(planOf(houses.furnaceWithSpare()), 'cool1');
+    expect(airText(step, { temperature: 'C' })).toMatch(/8 to 12 K cooler/);
+    expect(airText(step, { temperature: 'F' })).toMatch(/14 to 22 °F cooler/);
+  });
+});
+
+function argumentsOf(made: House) {
+  const { job, thermostat, plan } = chosen(made, 'fellgate');
+  return [job, thermostat, plan] as const;
+}
