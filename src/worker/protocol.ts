@@ -11,6 +11,8 @@ import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 import type { Hands } from '$core/diagnose/state';
 import type { DiagnoseReport, SeenReport } from '$core/formats/diagnose-report';
+import type { SettingsSheet } from '$core/handover/settings';
+import type { TestPlan } from '$core/handover/test-plan';
 import type { WiringState } from '$core/job/bench-schema';
 import type { JobParts } from './job-parts';
 
@@ -37,7 +39,16 @@ export interface Diagnosed {
   readonly seen: readonly SeenReport[];
 }
 
+/** What is set up and tested once it is lit. */
+export interface FinishPlan {
+  readonly settings: SettingsSheet;
+  readonly tests: TestPlan;
+}
+
 export interface Tasks {
+  /** Everything that is loaded when asked for, loaded now; gives the addresses of all parts of the thread. */
+  readonly warm: { readonly request: null; readonly result: readonly string[] };
+  readonly finish: { readonly request: PlanTask; readonly result: FinishPlan };
   readonly diagnose: { readonly request: DiagnoseTask; readonly result: Diagnosed };
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };
   readonly plan: { readonly request: PlanTask; readonly result: PlannedPlace };

@@ -7,7 +7,8 @@ export function sentTask(task: Task, splitter: JobSplitter): SentTask {
   switch (task.kind) {
     case 'plan':
     case 'looks':
-    case 'quick': {
+    case 'quick':
+    case 'finish': {
       const { job, thermostat } = task.request;
       return { kind: task.kind, request: thermostat, job: splitter.split(job) };
     }

@@ -1,18 +1,23 @@
 /** The side that does the work: in slices, so that it can tell how far it is and hear that it is to stop. */
-import { toleranceRun } from '$core/circuit/tolerance';
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
-import { faultTableRun } from '$core/diagnose/fault-table';
 import type { Job, Thermostat } from '$core/job/schema';
 import { savingPrices } from '$core/plan/saving-prices';
 import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
-import { togetherRun } from '$core/plan/together';
 import { rememberingProver } from '$core/proof/proof-memory';
-import { diagnoseRun } from './diagnose-run';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
-import type { FromThread, PlannedPlace, PlanTask, Port, SentTask, TaskResult, ToThread } from './protocol';
+import type {
+  FromThread,
+  PlannedPlace,
+  PlanTask,
+  Port,
+  SentTask,
+  Task,
+  TaskResult,
+  ToThread
+} from './protocol';
 
 export interface Surroundings {
   /** Milliseconds on a clock that only runs forward. */
@@ -21,6 +26,8 @@ export interface Surroundings {
   soon(next: () => void): void;
   /** Milliseconds of work between two looks at the messages. */
   slice: number;
+  /** Addresses of what the thread has loaded, where it was loaded from some. */
+  loaded?: () => readonly string[];
 }
 
 export function serve(port: Port<FromThread, ToThread>, surroundings: Surroundings): void {
@@ -48,8 +55,7 @@ function start(id: number, task: SentTask, { port, surroundings, cancelled, join
       port.post({ type: 'broken', id, message, stack: stack ?? '' });
     }
   };
-  guard(() => {
-    const run = runOf(task, joiner);
+  const begin = (run: Run) => {
     if ('ok' in run) return port.post({ type: 'failed', id, at: run.at, why: run.why });
     let steps = 1;
     const slice = () =>
@@ -64,27 +70,62 @@ function start(id: number, task: SentTask, { port, surroundings, cancelled, join
         port.post({ type: 'done', id, result }, buffersOf(result));
       });
     surroundings.soon(slice);
+  };
+  guard(() => {
+    // A job comes in parts, in their order: it is put together before anything is waited for.
+    const run = runOf(receivedTask(task, joiner), surroundings);
+    if (!(run instanceof Promise)) return begin(run);
+    run.then(
+      (loaded) => guard(() => begin(loaded)),
+      (error: unknown) => guard(() => fail(error))
+    );
   });
 }
 
-function runOf(sent: SentTask, joiner: JobJoiner): LongRun<TaskResult> | SimulateFailure {
-  const task = receivedTask(sent, joiner);
+function fail(error: unknown): never {
+  throw error instanceof Error ? error : new Error(String(error));
+}
+
+type Run = LongRun<TaskResult> | SimulateFailure;
+
+/** What every job asks for at once is at hand; the rest is loaded when somebody asks for it. */
+function runOf(task: Task, { loaded }: Surroundings): Run | Promise<Run> {
   switch (task.kind) {
-    case 'tolerance':
-      return toleranceRun(task.request);
-    case 'faults':
-      return faultTableRun(task.request);
     case 'plan':
       return onPlace(task.request, (place) => placeRun(task.request.job, place));
     case 'looks':
       return onPlace(task.request, (place) => looksRun(task.request.job, place, { prover }));
     case 'quick':
       return onPlace(task.request, (place) => quickRun(task.request.job, place));
+    case 'tolerance':
+      return LATER.tolerance().then(({ toleranceRun }) => toleranceRun(task.request));
+    case 'faults':
+      return LATER.faults().then(({ faultTableRun }) => faultTableRun(task.request));
     case 'diagnose':
-      return diagnoseRun(task.request);
+      return LATER.diagnose().then(({ diagnoseRun }) => diagnoseRun(task.request));
+    case 'finish':
+      return LATER.finish().then(({ finishRun }) =>
+        onPlace(task.request, (place) => finishRun(task.request.job, place, prover))
+      );
     case 'together':
-      return togetherRun(task.request, prover);
+      return LATER.together().then(({ togetherRun }) => togetherRun(task.request, prover));
+    case 'warm':
+      return Promise.all(Object.values(LATER).map((load) => load())).then(() => made(loaded?.() ?? []));
   }
+}
+
+/** Loaded when somebody asks for it. */
+const LATER = {
+  tolerance: () => import('$core/circuit/tolerance'),
+  faults: () => import('$core/diagnose/fault-table'),
+  diagnose: () => import('./diagnose-run'),
+  finish: () => import('./finish-run'),
+  together: () => import('$core/plan/together')
+};
+
+/** Nothing is left to be done. */
+function made<T extends TaskResult>(result: T): LongRun<T> {
+  return { total: 1, done: () => 1, advance: () => undefined, result: () => result };
 }
 
 /** Two plans and a few looks: one step. */
@@ -106,10 +147,7 @@ function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {
   };
 }
 
-function onPlace(
-  { job, thermostat }: PlanTask,
-  runOn: (place: Thermostat) => LongRun<TaskResult>
-): LongRun<TaskResult> | SimulateFailure {
+function onPlace({ job, thermostat }: PlanTask, runOn: (place: Thermostat) => Run): Run {
   const place = job.thermostats.find((candidate) => candidate.id === thermostat);
   return place
     ? runOn(place)

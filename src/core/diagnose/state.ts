@@ -61,7 +61,7 @@ export function stateOf(
   readings: readonly OwnReading[] = []
 ): DiagnosisState {
   const known = seen.flatMap((entry) => {
-    const observation = prepared.observations.find(({ id }) => id === entry.observation);
+    const observation = observationNamed(prepared, entry.observation);
     return observation && chancesOfAnswer(observation, entry.answer)
       ? [{ observation, answer: entry.answer }]
       : [];
@@ -99,6 +99,20 @@ export function stateOf(
     ),
     circumstances
   };
+}
+
+/** The look of this id, if this house has it. */
+export function observationNamed(prepared: Prepared, id: string): Observation | undefined {
+  return prepared.observations.find((candidate) => candidate.id === id) ?? keptReading(prepared, id);
+}
+
+/** A reading that was kept from elsewhere, such as a test: at screws that the table knows, in a call that is asked about nowhere. */
+function keptReading(prepared: Prepared, id: string): Observation | undefined {
+  const [, one, other, word, headOff] = /^([^:]+):([^@]+)@([^/]+)(\/head-off)?$/.exec(id) ?? [];
+  const { points, calls } = prepared.situation.table;
+  const point = points.find(([a, b]) => a === one && b === other);
+  const call = calls.find((candidate) => candidate === word);
+  return point && call ? ownReading(prepared, point, call, headOff !== undefined) : undefined;
 }
 
 /** "Something else" is no cause that a remedy can be given for. */

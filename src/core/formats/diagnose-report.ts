@@ -2,7 +2,7 @@
 import type { Prepared, Seen } from '../diagnose/diagnosis';
 import type { NextLook } from '../diagnose/next-look';
 import { remedyOf } from '../diagnose/remedy';
-import type { DiagnosisState } from '../diagnose/state';
+import { observationNamed, type DiagnosisState } from '../diagnose/state';
 import { stopSign } from '../diagnose/stop-signs';
 
 /** Causes that are told; the rest of the list has next to no share. */
@@ -34,8 +34,8 @@ export function diagnoseReport(
 }
 
 /** An answer with its words. */
-export function seenReport({ observations }: Prepared, { observation, answer }: Seen) {
-  const found = observations.find(({ id }) => id === observation);
+export function seenReport(prepared: Prepared, { observation, answer }: Seen) {
+  const found = observationNamed(prepared, observation);
   const sign = stopSign(observation);
   return {
     observation,

@@ -80,7 +80,8 @@ function harm({ turned, missing, extra, joins }: Otherwise): number {
   );
 }
 
-function effectText({ call, turned, missing, extra, joins }: Otherwise): string {
+/** What one call does otherwise than it should, as a clause. */
+export function effectText({ call, turned, missing, extra, joins }: Otherwise): string {
   const when = `when it calls for ${callName(call)}`;
   if (joins) return 'two supplies are joined, and one transformer burns';
   if (turned === 'cools') return `it cools ${when}`;

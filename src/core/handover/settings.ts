@@ -96,7 +96,7 @@ function callsIn({ wiring, worlds }: Finished): Call[] {
 }
 
 function shownIn(entry: SetUpEntry, value: string | null): string | null {
-  return entry.values.find((candidate) => candidate.value === value)?.shown ?? null;
+  return entry.values.find((candidate) => candidate.value === value)?.shown || null;
 }
 
 function presetWrong(entry: SetUpEntry | undefined, value: string | null): string | null {

@@ -4,6 +4,7 @@ import { chosen, finished, worked } from '../houses/finished';
 import { house, type House } from '../houses/builder';
 import * as houses from '../houses/houses';
 import { generatedHouse } from '../houses/generate';
+import { makeId } from '../job/ids';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { neighboursOf } from '../plan/neighbours';
 import { readCall, requestsOf } from '../trade/calls';
@@ -154,7 +155,7 @@ describe('the test plan', () => {
     const [place] = zones.thermostats;
     const two = {
       ...zones,
-      thermostats: [place!, { ...place!, id: 'th-second' as typeof place.id, name: 'Second' }]
+      thermostats: [place!, { ...place!, id: makeId('thermostat', 'second'), name: 'Second' }]
     };
     const made = finished(chosen({ job: two, thermostat: place! }, 'fellgate'));
     const plan = testPlanOf(made, { neighbours: neighboursOf(two, place!) });

@@ -43,7 +43,13 @@ export function nextStepText(step: NextStep): string {
       return 'All steps are done: power it up, and watch for a minute';
     case 'find-out':
       return 'It does not work yet: find out why, one look at a time';
-    case 'done':
-      return 'All steps are done: keep the record with the furnace';
+    case 'set-up':
+      return 'It is lit: set it up before anything runs';
+    case 'test':
+      return 'Test it: every call by itself, in this order';
+    case 'hand-over':
+      return 'Hand it over: the sheet into the furnace door';
+    case 'closed':
+      return 'This job is closed: see what is still due';
   }
 }

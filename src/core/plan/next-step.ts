@@ -2,6 +2,7 @@
  * The one next step: what is most worth doing now, and at which station. What stops comes first, then what keeps the record from being read,
  * then the look that may better the way most, then the choices, then the work.
  */
+import { SYSTEM_SETTINGS } from '../trade/settings';
 import type { Standing, StandingFacts } from './standing';
 import type { Look, LookAt } from './looks';
 
@@ -16,6 +17,8 @@ export type StationId =
   | 'bench'
   | 'moves'
   | 'power'
+  | 'set-up'
+  | 'test'
   | 'why'
   | 'keep';
 
@@ -33,8 +36,11 @@ export type NextStep = { readonly station: StationId } & (
         | 'licensed'
         | 'nothing-to-do'
         | 'power-up'
-        | 'find-out'
-        | 'done';
+        | 'set-up'
+        | 'test'
+        | 'hand-over'
+        | 'closed'
+        | 'find-out';
     }
   /** `first`: nothing is recorded yet, so the cover is still on. */
   | { readonly what: 'power-off'; readonly first: boolean }
@@ -50,11 +56,14 @@ export interface NextStepFacts extends StandingFacts {
   readonly standing: Standing;
   /** What is worth looking at, best first. */
   readonly looks: readonly Look[];
+  /** The job is handed over and closed. */
+  readonly closed: boolean;
   /** Names of this thermostat's machines, in their order. */
   readonly machines: readonly string[];
 }
 
 export function nextStep(facts: NextStepFacts): NextStep {
+  if (facts.closed) return { what: 'closed', station: 'keep' };
   return stopped(facts) ?? reading(facts) ?? choosing(facts) ?? working(facts);
 }
 
@@ -113,9 +122,15 @@ function working({ thermostat, safety, plan }: NextStepFacts): NextStep {
   return { what: 'do', move: move.text, left: plan.moves.length, station: 'moves' };
 }
 
-/** After the last step it is powered up; what was seen then says whether there is something to find out. */
-function finishing({ seen }: NextStepFacts['thermostat']): NextStep {
+/** After the last step it is powered up; what was seen then says whether there is something to find out; then set up, tested, handed over. */
+function finishing({ seen, settings, tests, testing }: NextStepFacts['thermostat']): NextStep {
   if (seen.length === 0) return { what: 'power-up', station: 'power' };
   const lit = seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
-  return lit && seen.length === 1 ? { what: 'done', station: 'keep' } : { what: 'find-out', station: 'why' };
+  if (!lit || seen.length > 1) return { what: 'find-out', station: 'why' };
+  // What is the people's comes after the system's: where one of those is made, the system is set.
+  if (!settings.some(({ setting }) => !SYSTEM_SETTINGS.has(setting)))
+    return { what: 'set-up', station: 'set-up' };
+  const last = new Map(tests.map(({ call, result }) => [call, result]));
+  const open = last.size === 0 || testing !== null || [...last.values()].includes('bad');
+  return open ? { what: 'test', station: 'test' } : { what: 'hand-over', station: 'keep' };
 }

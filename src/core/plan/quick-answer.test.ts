@@ -116,7 +116,7 @@ describe('the one next step', () => {
     };
   };
   const stepOf = (facts: StandingFacts) =>
-    nextStep({ ...facts, standing: standingOf(facts), looks: [], machines: ['Furnace'] });
+    nextStep({ ...facts, standing: standingOf(facts), looks: [], machines: ['Furnace'], closed: false });
 
   it('of a new job is to switch the power off, and nothing in it is an alarm', () => {
     const facts = factsOf(looked({}));
@@ -182,8 +182,47 @@ describe('the one next step', () => {
     };
     expect(after()).toEqual({ what: 'power-up', station: 'power' });
     expect(after(['display', 'dark'])).toEqual({ what: 'find-out', station: 'why' });
-    expect(after(['display', 'lit'])).toEqual({ what: 'done', station: 'keep' });
+    expect(after(['display', 'lit'])).toEqual({ what: 'set-up', station: 'set-up' });
     expect(after(['display', 'lit'], ['heat1-burner', 'still']).what).toBe('find-out');
+  });
+
+  it('once it is lit is to set it up, to test it, and to hand it over; what was not good is tested again', () => {
+    const job = millCottage();
+    const at = '2026-10-03T10:00:00.000Z';
+    const after = (more: Partial<typeof place>, closed = false) => {
+      const facts = factsOf({
+        job,
+        thermostat: { ...place, seen: [{ at, observation: 'display', answer: 'lit' }], ...more }
+      });
+      const match = { device: facts.plan.device, verdict: 'go', findings: [] } as const;
+      return nextStep({ ...facts, match, standing: standingOf(facts), looks: [], machines: [], closed }).what;
+    };
+    const place = job.thermostats[0]!;
+    const kind = { setting: 'kind', value: 'air', at } as const;
+    const clock = { setting: 'clock', value: 'set', at } as const;
+    const test = (result: 'good' | 'bad') =>
+      ({
+        call: 'heat1',
+        at,
+        result,
+        why: '',
+        until: null,
+        began: null,
+        ended: null,
+        outdoorC: null
+      }) as const;
+    expect(after({ settings: [kind] })).toBe('set-up');
+    expect(after({ settings: [kind, clock] })).toBe('test');
+    expect(after({ settings: [kind, clock], tests: [test('bad')] })).toBe('test');
+    expect(after({ settings: [kind, clock], tests: [test('bad'), test('good')] })).toBe('hand-over');
+    expect(
+      after({
+        settings: [kind, clock],
+        tests: [test('good')],
+        testing: { call: 'fan', began: at, ended: null }
+      })
+    ).toBe('test');
+    expect(after({}, true)).toBe('closed');
   });
 
   it('asks for a thermostat when the wires and the system are known', () => {

@@ -3,7 +3,7 @@
   import * as v from 'valibot';
   import { readDevice } from '$core/formats/device-json';
   import { chooseDevice, saveDevice } from '$core/job/choices';
-  import { DeviceSheet, type DeviceFacts } from '$core/job/device-facts';
+  import { DeviceSheet, UNREAD_MENU, type DeviceFacts } from '$core/job/device-facts';
   import { faultsOf, faultText } from '$core/job/faults';
   import { nextId } from '$core/job/ids';
   import { apply, batch } from '$core/job/steps';
@@ -12,6 +12,7 @@
   import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
   import MarksToggle from './marks-toggle.svelte';
+  import MenuEditor from './menu-editor.svelte';
 
   interface Props {
     ondone: () => void;
@@ -42,6 +43,7 @@
     chargesThrough: 'unknown',
     accessoryOutputs: 'unknown',
     setUp: '',
+    setUpMenu: UNREAD_MENU,
     note: ''
   });
   let faults = $state<readonly string[]>([]);
@@ -101,7 +103,7 @@
     <div class={[WIDE.includes(question.field) && 'sm:col-span-2', 'flex flex-col justify-end']}>
       <QuestionField
         {question}
-        value={facts[question.field as keyof typeof facts]}
+        value={facts[question.field as Exclude<keyof typeof facts, 'setUpMenu'>]}
         onset={(value) => (facts = { ...facts, [question.field]: value })}
       />
       {#if question.help}<p class="quiet mt-1 text-sm">{question.help}</p>{/if}
@@ -117,6 +119,10 @@
       </div>
     {/if}
   {/each}
+  <details class="sm:col-span-3">
+    <summary class="min-h-8 cursor-pointer font-semibold">Its settings, as its sheet has them</summary>
+    <MenuEditor menu={facts.setUpMenu} onchange={(setUpMenu) => (facts = { ...facts, setUpMenu })} />
+  </details>
   {#if faults.length > 0}
     <ul class="list-disc pl-5 sm:col-span-3" role="alert">
       {#each faults as line (line)}<li>{line}</li>{/each}

@@ -4,12 +4,21 @@ import { isBundle, MOST_BUNDLE_BYTES } from '$core/formats/file-limits';
 import { readJob, writeJob } from '$core/formats/job-json';
 import { withUniqueIds } from '$core/formats/unique-ids';
 import type { PhotoId } from '$core/job/ids';
+import { withoutPrivate } from '$core/job/private';
 import type { Job } from '$core/job/schema';
 import { photosOf, type JobStore } from '$storage/port';
 import { download, downloadBlob, fileName } from './download';
 
 /** Packing is loaded with the first photo; whoever cannot load it any more gets the job without them, and hears of it. */
-export async function exportJob(store: JobStore, job: Job): Promise<string | null> {
+export async function exportJob(
+  store: JobStore,
+  whole: Job,
+  { withOwn = false }: { readonly withOwn?: boolean } = {}
+): Promise<string | null> {
+  // The owner's alone goes along only where he says so, each time.
+  const job = withOwn ? whole : withoutPrivate(whole);
+  const kept =
+    job === whole ? null : 'The registration code, the hardware address and their photos stayed here.';
   const photos = new Map<PhotoId, Uint8Array>();
   for (const id of photosOf(job)) {
     const picture = await store.getPhoto(job.id, id).catch(() => null);
@@ -19,11 +28,11 @@ export async function exportJob(store: JobStore, job: Job): Promise<string | nul
   if (bundles) {
     const bytes = bundles.writeBundle(job, photos) as Uint8Array<ArrayBuffer>;
     downloadBlob(fileName(job.name, 'ulterum.zip'), new Blob([bytes], { type: 'application/zip' }));
-    return null;
+    return kept;
   }
   download(fileName(job.name, 'ulterum.json'), writeJob(job));
   return photos.size === 0
-    ? null
+    ? kept
     : 'The file has no photos in it: the part that packs them could not be loaded. Load the page again with the network there.';
 }
 

@@ -1,25 +1,36 @@
 /** PDF: vectors stay vectors, fonts are embedded. The maker of PDFs is loaded only when one is asked for. */
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 
-/** One A4 page for each SVG. */
-export function svgPagesAsPdf(pages: readonly string[], title: string): Promise<Blob> {
+/** Width of a page in points. */
+const WIDTHS = { A4: 595.28, LETTER: 612, A6: 297.64 } as const;
+
+/** One page for each SVG. */
+export function svgPagesAsPdf(
+  pages: readonly string[],
+  title: string,
+  paper: keyof typeof WIDTHS = 'A4'
+): Promise<Blob> {
   return made({
     info: { title },
-    pageSize: 'A4',
+    pageSize: paper,
     pageMargins: 0,
     content: pages.map((svg, index) => ({
       svg,
-      width: 595.28,
+      width: WIDTHS[paper],
       ...(index > 0 ? { pageBreak: 'before' as const } : {})
     }))
   });
 }
 
-/** Flowing text and drawings on A4, with the title and the number at the foot of each page. */
-export function contentAsPdf(content: Content[], title: string): Promise<Blob> {
+/** Flowing text and drawings, with the title and the number at the foot of each page. */
+export function contentAsPdf(
+  content: Content[],
+  title: string,
+  paper: 'A4' | 'LETTER' = 'A4'
+): Promise<Blob> {
   return made({
     info: { title },
-    pageSize: 'A4',
+    pageSize: paper,
     pageMargins: [45, 40, 45, 45],
     defaultStyle: { fontSize: 10, lineHeight: 1.15 },
     styles: {

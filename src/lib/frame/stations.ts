@@ -16,7 +16,7 @@ export interface Station {
 export const GROUPS = [
   { id: 'look', name: 'Look', stations: ['survey', 'safe', 'sheet', 'system'] },
   { id: 'decide', name: 'Decide', stations: ['thermostat', 'supply', 'bench'] },
-  { id: 'do', name: 'Do', stations: ['moves', 'power', 'why'] },
+  { id: 'do', name: 'Do', stations: ['moves', 'power', 'set-up', 'test', 'why'] },
   { id: 'keep', name: 'Keep', stations: ['keep'] }
 ] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
 
@@ -90,7 +90,7 @@ function decideStations({ thermostat, device, match, plan }: Place): Station[] {
   ];
 }
 
-function workStations({ plan, thermostat }: Place): Station[] {
+function workStations({ plan, thermostat, job }: Place): Station[] {
   const started = thermostat.log.length > 0;
   return [
     {
@@ -106,13 +106,36 @@ function workStations({ plan, thermostat }: Place): Station[] {
       done: thermostat.seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit')
     },
     {
+      id: 'set-up',
+      name: 'Set up',
+      says: thermostat.settings.length === 0 ? 'before anything runs' : `${thermostat.settings.length} set`,
+      done: thermostat.settings.some(({ setting }) => setting === 'network')
+    },
+    {
+      id: 'test',
+      name: 'Test',
+      says: testWords(thermostat),
+      done: thermostat.tests.length > 0 && !thermostat.tests.some(({ result }) => result === 'bad')
+    },
+    {
       id: 'why',
       name: 'Find out why',
       says: thermostat.seen.length === 0 ? 'if it does not work' : `${thermostat.seen.length} seen`,
       done: false
     },
-    { id: 'keep', name: 'Keep', says: 'sheets, labels, file', done: false }
+    {
+      id: 'keep',
+      name: 'Hand over',
+      says: job.closed ? 'closed' : 'sheets, codes, files',
+      done: job.closed !== null
+    }
   ];
+}
+
+function testWords({ testing, tests }: Place['thermostat']): string {
+  if (testing !== null) return 'one is running';
+  const calls = new Set(tests.map(({ call }) => call)).size;
+  return calls === 0 ? 'every call by itself' : `${calls} tested`;
 }
 
 function safetyWords(safety: Place['safety']): string {

@@ -1,13 +1,34 @@
 <script lang="ts">
   /** The simulated thermostat on this wiring: what a real one would show, before a real one gets power. */
   import { simulate } from '$core/circuit/simulate';
+  import type { Setting } from '$core/handover/settings';
+  import { effectText } from '$core/handover/setting-words';
+  import { behaviourOf, otherwiseWith } from '$core/session/set-up';
   import { feedOf, screenAt } from '$core/session/simulated-thermostat';
+  import { SETTING_NAMES, SETTING_VALUES, SYSTEM_SETTINGS, type SettingId } from '$core/trade/settings';
+  import ChoiceField from '../fields/choice-field.svelte';
   import { powerable } from '$core/plan/powered';
   import { summariseSignal } from '$core/survey/signal';
   import { callName, type Call } from '$core/trade/calls';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
+  interface Props {
+    /** Where it is set up by hand: the settings that this house needs. */
+    settings?: readonly Setting[];
+  }
+
+  let { settings = [] }: Props = $props();
   const place = getPlace();
+  /** Set otherwise than the house needs. */
+  let tried: Readonly<Partial<Record<SettingId, string>>> = $state.raw({});
+  const known = $derived(
+    Object.fromEntries(settings.flatMap(({ id, value }) => (value === null ? [] : [[id, value]])))
+  );
+  const offered = $derived(
+    settings.filter(({ id, value }) => value !== null && SYSTEM_SETTINGS.has(id) && SETTING_VALUES[id])
+  );
+  const setUp = $derived({ ...known, ...tried });
   const FASTER = 20;
   const TICK_MS = 250;
   const subject = $derived(
@@ -23,7 +44,8 @@
   let calledAt = $state(0);
   const solve = (wanted: Call) => {
     if ('code' in subject) return null;
-    const solved = simulate(subject.wiring, subject.world, wanted);
+    const { wiring, world, makes } = behaviourOf(subject.wiring, subject.world, setUp);
+    const solved = simulate(wiring, world, makes(wanted));
     return solved.ok ? solved.result : null;
   };
   const idle = $derived(solve('idle'));
@@ -39,6 +61,13 @@
         })
       : null
   );
+
+  /** What a wrong setting does in the call that is on. */
+  const wrong = $derived.by(() => {
+    if ('code' in subject || call === null || Object.keys(tried).length === 0) return '';
+    const [effect] = otherwiseWith(subject.wiring, subject.world, [call], setUp);
+    return effect ? effectText(effect) : '';
+  });
 
   $effect(() => {
     if (!on) return;
@@ -64,6 +93,18 @@
     ? 'as planned'
     : 'as it is now'}.
 </p>
+{#if offered.length > 0}
+  <div class="mt-2 grid gap-2 sm:grid-cols-2">
+    {#each offered as setting (setting.id)}
+      <ChoiceField
+        label={SETTING_NAMES[setting.id]}
+        value={setUp[setting.id] ?? ''}
+        choices={Object.entries(SETTING_VALUES[setting.id] ?? {})}
+        onset={(value) => (tried = { ...tried, [setting.id]: value })}
+      />
+    {/each}
+  </div>
+{/if}
 {#if 'code' in subject}
   <p>Nothing can be powered here yet.</p>
 {:else}
@@ -76,6 +117,7 @@
     {#each screen?.lines ?? [] as line (line)}<p>{line}</p>{/each}
     {#if !screen || screen.lines.length === 0}<p class="quiet">{on ? 'dark' : 'no power'}</p>{/if}
   </div>
+  {#if wrong !== ''}<p class="mt-2 font-semibold" role="alert">Set like this, {say(wrong)}.</p>{/if}
   <div class="mt-3 flex flex-wrap gap-2">
     <button
       type="button"

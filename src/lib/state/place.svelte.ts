@@ -196,6 +196,7 @@ export class Place {
       ...this.#standingFacts(),
       standing: this.standing,
       looks: this.looks,
+      closed: this.job.closed !== null,
       machines: this.machines.map(({ name }) => name)
     })
   );

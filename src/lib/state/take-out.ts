@@ -3,7 +3,7 @@ import { exportJob } from '../files/job-file';
 import type { JobSession } from './session.svelte';
 import { jobStore } from './store';
 
-export async function takeOutJob(session: JobSession): Promise<void> {
-  const told = await exportJob(jobStore(), session.job);
+export async function takeOutJob(session: JobSession, withOwn = false): Promise<void> {
+  const told = await exportJob(jobStore(), session.job, { withOwn });
   if (told !== null) session.notice = [...session.notice, told];
 }

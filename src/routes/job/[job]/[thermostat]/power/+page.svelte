@@ -82,8 +82,8 @@
     </div>
     {#if lit}
       <p class="mt-3 text-lg" role="status">
-        <b>Good.</b> Set it up first: kind of system, stages, valve, fan. Then try heating, and wait two
-        minutes. If a call does nothing: <a class="underline" href="{base}/why">Find out why</a>.
+        <b>Good.</b> Now set it up, before anything runs.
+        <a class="btn btn-primary btn-lg mt-2" href="{base}/set-up">Set up</a>
       </p>
     {/if}
   </section>

@@ -1,0 +1,76 @@
+<script lang="ts">
+  /** How warm it is outdoors: a thermometer typed in, or the simulated weather taken for today. */
+  import { LEAST_COOLING_C, outdoorsNow, weatherAt } from '$core/handover/season';
+  import { takeReading } from '$core/job/after-edits';
+  import { fromShown, shownText, toShown, unitName } from '$core/trade/units';
+  import { getPlace } from '../state/context';
+  import { currentWeather } from '../state/weather.svelte';
+  import { moment } from '../words/manner.svelte';
+
+  interface Props {
+    /** ISO time. */
+    now: string;
+  }
+
+  let { now }: Props = $props();
+  const place = getPlace();
+  const units = $derived(place.job.units);
+  const last = $derived(outdoorsNow(place.thermostat.readings, now));
+  const weather = $derived(currentWeather(place.job.survey.building));
+  const simulated = $derived(weatherAt(weather.hourly, now));
+  let typed = $state('');
+  let trouble = $state('');
+  const [COLDEST, WARMEST] = [-60, 60];
+
+  function keep(value: number, from: 'typed' | 'simulated'): void {
+    const { session, job, thermostat } = place;
+    const reading = {
+      at: new Date().toISOString(),
+      what: 'outdoors',
+      between: '',
+      call: 'idle',
+      value,
+      from
+    } as const;
+    session.edit(takeReading(job, thermostat.id, reading));
+  }
+
+  function submit(event: SubmitEvent): void {
+    event.preventDefault();
+    const value = fromShown(Number(typed.replace(',', '.')), 'temperature', units);
+    const holds = typed.trim() !== '' && Number.isFinite(value) && value >= COLDEST && value <= WARMEST;
+    trouble = holds ? '' : 'A temperature, as the thermometer shows it.';
+    if (!holds) return;
+    keep(Math.round(value * 10) / 10, 'typed');
+    typed = '';
+  }
+</script>
+
+<form class="flex flex-wrap items-end gap-2" onsubmit={submit}>
+  <label class="flex flex-col gap-1 text-sm"
+    >Outdoors, {unitName('temperature', units)}
+    <input class="input w-28" inputmode="decimal" bind:value={typed} aria-invalid={trouble !== ''} />
+  </label>
+  <button class="btn btn-outline">Keep</button>
+  <button
+    type="button"
+    class="btn btn-ghost"
+    onclick={() => keep(simulated, weather.simulated ? 'simulated' : 'typed')}
+    >Take {shownText(simulated, 'temperature', units, 1)} of {weather.simulated
+      ? 'the simulated weather'
+      : weather.name}</button
+  >
+</form>
+{#if trouble}<p class="mt-1 text-sm" role="alert">{trouble}</p>{/if}
+<p class="mt-1">
+  {#if last}
+    <b>{shownText(last.value, 'temperature', units, 1)}</b>
+    <span class="quiet">{last.from === 'simulated' ? 'simulated, ' : ''}{moment(last.at)}</span>
+    {last.value < LEAST_COOLING_C ? 'Too cold to test cooling.' : ''}
+  {:else}
+    <span class="quiet"
+      >Not read yet. Cooling is not tested below {Math.round(toShown(LEAST_COOLING_C, 'temperature', units))}
+      {unitName('temperature', units)}.</span
+    >
+  {/if}
+</p>

@@ -1,0 +1,103 @@
+<script lang="ts">
+  /** Readings of one test: volts at the thermostat, air at the register and at the return; what lies outside its band says where that leads. */
+  import type { StepStanding } from '$core/handover/results';
+  import { pointsText } from '$core/handover/test-words';
+  import { takeReading } from '$core/job/after-edits';
+  import type { Measured } from '$core/job/after-schema';
+  import { fromShown, shownText, unitName } from '$core/trade/units';
+  import { getPlace } from '../state/context';
+  import { moment, say } from '../words/manner.svelte';
+
+  interface Props {
+    standing: StepStanding;
+    /** Hot side and C of the thermostat, as they are printed. */
+    between: string;
+  }
+
+  let { standing, between }: Props = $props();
+  const place = getPlace();
+  const units = $derived(place.job.units);
+  const { step } = $derived(standing);
+  const airs = $derived(step.air !== null && step.air.way !== 'pipe');
+  const kinds = $derived<readonly Measured[]>(airs ? ['volts', 'return-air', 'supply-air'] : ['volts']);
+  const NAMES: Readonly<Record<Measured, string>> = {
+    volts: 'Volts AC',
+    'supply-air': 'Air at the register',
+    'return-air': 'Air at the return',
+    outdoors: 'Outdoors'
+  };
+  const unitOf = (what: Measured) => (what === 'volts' ? `V, ${between}` : unitName('temperature', units));
+  const LIMITS: Readonly<Record<Measured, readonly [number, number]>> = {
+    volts: [0, 400],
+    'supply-air': [-30, 120],
+    'return-air': [-30, 60],
+    outdoors: [-60, 60]
+  };
+  let typed = $state<Partial<Record<Measured, string>>>({});
+  let trouble = $state('');
+
+  function keep(event: SubmitEvent, what: Measured): void {
+    event.preventDefault();
+    const text = (typed[what] ?? '').trim().replace(',', '.');
+    const value = fromShown(Number(text), what === 'volts' ? 'plain' : 'temperature', units);
+    const [least, most] = LIMITS[what];
+    const holds = text !== '' && Number.isFinite(value) && value >= least && value <= most;
+    trouble = holds ? '' : `${NAMES[what]}: a number as the instrument shows it.`;
+    if (!holds) return;
+    const { session, job, thermostat } = place;
+    const reading = {
+      at: new Date().toISOString(),
+      what,
+      between: what === 'volts' ? between : '',
+      call: step.call,
+      value: Math.round(value * 100) / 100,
+      from: 'typed'
+    } as const;
+    session.edit(takeReading(job, thermostat.id, reading));
+    typed = { ...typed, [what]: '' };
+  }
+
+  const shown = (what: Measured, value: number) =>
+    what === 'volts' ? `${value} V` : shownText(value, 'temperature', units, 1);
+</script>
+
+<div class="flex flex-wrap gap-x-4 gap-y-2">
+  {#each kinds as what (what)}
+    <form class="flex items-end gap-2" onsubmit={(event) => keep(event, what)}>
+      <label class="flex flex-col gap-1 text-sm"
+        >{NAMES[what]} ({unitOf(what)})
+        <input
+          class="input w-28"
+          inputmode="decimal"
+          value={typed[what] ?? ''}
+          oninput={(event) => (typed = { ...typed, [what]: event.currentTarget.value })}
+        />
+      </label>
+      <button class="btn btn-outline" aria-label="Keep: {NAMES[what]}">Keep</button>
+    </form>
+  {/each}
+</div>
+{#if trouble}<p class="mt-1 text-sm" role="alert">{trouble}</p>{/if}
+{#if standing.readings.length > 0 || standing.before.length > 0}
+  <ul class="mt-2 text-sm">
+    {#each standing.before as reading (`${reading.what}${reading.at}`)}
+      <li class="quiet">
+        Before the work: {NAMES[reading.what]}
+        {shown(reading.what, reading.value)}, {moment(reading.at)}
+      </li>
+    {/each}
+    {#each standing.readings.slice(-6) as reading, at (`${reading.what}${reading.at}${at}`)}
+      <li>
+        {NAMES[reading.what]} <b>{shown(reading.what, reading.value)}</b>
+        <span class="quiet">{moment(reading.at)}</span>
+      </li>
+    {/each}
+  </ul>
+{/if}
+{#each standing.outside as outside (outside.points)}
+  <p class="mt-2 font-semibold" role="alert">
+    {shown(outside.reading.what, outside.reading.value)} is {outside.side} what it should be. It points to {say(
+      pointsText(outside)
+    )}.
+  </p>
+{/each}
