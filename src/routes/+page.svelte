@@ -169,6 +169,7 @@
         <a class="underline" href="/demo/ferry-house">The ferry house</a>,
         <a class="underline" href="/demo/mill-cottage">Mill cottage, dark after the work</a></span
       >
+      <a class="underline" href="/left">The code on a furnace door</a>
       <a class="underline" href="/words">Words of the trade</a>
       <button type="button" class="cursor-pointer underline" onclick={() => (settings = true)}
         >Settings</button

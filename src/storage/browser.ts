@@ -31,12 +31,7 @@ export function browserStore(name = 'ulterum'): JobStore {
     async list() {
       const summaries: JobSummary[] = [];
       await forage.iterate<unknown, void>((value, key) => {
-        const read = readRecord(value);
-        summaries.push(
-          read.ok
-            ? summaryOf(read.record)
-            : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [] }
-        );
+        summaries.push(summaryOfStored(key, value));
       });
       return summaries.sort((a, b) => b.saved.localeCompare(a.saved));
     },
@@ -77,6 +72,14 @@ export function browserStore(name = 'ulterum'): JobStore {
       return () => channel?.removeEventListener('message', hear);
     }
   };
+}
+
+/** A record that does not hold stands in the list as well, so that it can be taken out. */
+function summaryOfStored(key: string, value: unknown): JobSummary {
+  const read = readRecord(value);
+  return read.ok
+    ? summaryOf(read.record)
+    : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [], due: [], closed: false };
 }
 
 interface Keeping {

@@ -2,6 +2,7 @@
  * Where jobs are kept. Every adapter passes `acceptance.ts`. Failures that can be expected come back as values: a job that cannot be
  * stored can still be exported, and nobody else's edit is ever overwritten in silence.
  */
+import { dueOf, type Due } from '$core/handover/due';
 import type { PhotoId } from '$core/job/ids';
 import type { Job, Thermostat } from '$core/job/schema';
 import type { History } from '$core/job/history';
@@ -33,6 +34,9 @@ export interface JobSummary {
   readonly place: string;
   readonly saved: string;
   readonly thermostats: readonly Pick<Thermostat, 'id' | 'name'>[];
+  /** Tests that are put off, the soonest first. */
+  readonly due: readonly Due[];
+  readonly closed: boolean;
 }
 
 export type SaveResult =
@@ -77,7 +81,9 @@ export function summaryOf({ job, saved }: Pick<JobRecord, 'job' | 'saved'>): Job
     name: job.name,
     place: job.place,
     saved,
-    thermostats: job.thermostats.map(({ id, name }) => ({ id, name }))
+    thermostats: job.thermostats.map(({ id, name }) => ({ id, name })),
+    due: dueOf(job, job.thermostats),
+    closed: job.closed !== null
   };
 }
 

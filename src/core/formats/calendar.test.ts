@@ -1,7 +1,7 @@
 /** The calendar file, read back by another reader than the one that wrote it. */
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
-import type { Due } from '../handover/results';
+import type { Due } from '../handover/due';
 import { writeCalendar } from './calendar';
 
 const due: Due = {

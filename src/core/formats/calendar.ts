@@ -3,7 +3,7 @@
  * often it is exported, and its sequence grows when the day is moved: a calendar changes its entry and makes no second one.
  */
 import { createEvents, type EventAttributes } from 'ics';
-import type { Due } from '../handover/results';
+import type { Due } from '../handover/due';
 
 /** Hour of the morning at which it is brought to mind. */
 const ALARM_HOUR = 9;

@@ -91,7 +91,7 @@ function settingsAndTests(paper: Paper, built: AsBuilt, dayOf: SheetOptions['day
     for (const test of built.tests)
       paper.row(
         [capital(callInWords(test.call, (id) => id)), dayOf(test.at.slice(0, 10)), resultText(test, dayOf)],
-        [40, 25, 65],
+        [38, 36, 56],
         TEXT
       );
   }

@@ -27,7 +27,7 @@ import {
   type Wiring
 } from '../wiring/graph';
 import { sameLanding } from '../wiring/difference';
-import { dueOf, type Due } from './results';
+import { dueOf, type Due } from './due';
 
 /** One end of a wire, as somebody finds it. */
 export interface BuiltEnd {

@@ -8,7 +8,8 @@ import { makeId } from '../job/ids';
 import type { Job } from '../job/schema';
 import { apply } from '../job/steps';
 import type { Call } from '../trade/calls';
-import { airDifference, dueOf, standingsOf, untested } from './results';
+import { dueOf } from './due';
+import { airDifference, standingsOf, untested } from './results';
 import { testPlanOf } from './test-plan';
 import { pointsText } from './test-words';
 

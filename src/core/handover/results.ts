@@ -2,7 +2,7 @@
 import { asksOf, callName, type Call } from '../trade/calls';
 import type { TakenReading, TestDone } from '../job/after-schema';
 import type { LogEntry } from '../job/log-schema';
-import type { Job, Thermostat } from '../job/schema';
+import type { Thermostat } from '../job/schema';
 import type { TestPlan, TestStep } from './test-plan';
 
 export interface StepStanding {
@@ -93,51 +93,6 @@ export function airDifference(
   if (!supply || !back || !air || air.way === 'pipe') return null;
   const rise = supply.value - back.value;
   return { reading: supply, kelvin: air.way === 'fall' ? -rise : rise };
-}
-
-/** Something that is still to be done on a day of its own. */
-export interface Due {
-  /** The same for the same thing, whenever it is asked: a calendar changes its entry and makes no second one. */
-  readonly id: string;
-  readonly job: string;
-  readonly jobName: string;
-  readonly place: string;
-  readonly thermostat: string;
-  readonly thermostatName: string;
-  readonly call: Call;
-  readonly what: string;
-  /** `YYYY-MM-DD`. */
-  readonly until: string;
-  /** How often the day was moved. */
-  readonly moved: number;
-}
-
-/** Tests that are put off, the soonest first. */
-export function dueOf(job: Pick<Job, 'id' | 'name' | 'place'>, thermostats: readonly Thermostat[]): Due[] {
-  return thermostats
-    .flatMap((thermostat) => {
-      const calls = [...new Set(thermostat.tests.map(({ call }) => call))];
-      return calls.flatMap((call): Due[] => {
-        const all = thermostat.tests.filter((test) => test.call === call);
-        const last = all.at(-1);
-        if (last?.result !== 'put-off' || last.until === null) return [];
-        return [
-          {
-            id: `${job.id}-${thermostat.id}-${call.replace(/[^a-z0-9-]/g, '-')}`,
-            job: job.id,
-            jobName: job.name,
-            place: job.place,
-            thermostat: thermostat.id,
-            thermostatName: thermostat.name,
-            call,
-            what: `Test ${callName(call)}`,
-            until: last.until,
-            moved: all.filter(({ result }) => result === 'put-off').length - 1
-          }
-        ];
-      });
-    })
-    .sort((one, other) => one.until.localeCompare(other.until));
 }
 
 /** Tests that nobody has made, put off or given up. */

@@ -5,6 +5,7 @@
 import { SYSTEM_SETTINGS } from '../trade/settings';
 import type { Standing, StandingFacts } from './standing';
 import type { Look, LookAt } from './looks';
+import { untestedCalls } from './untested';
 
 /** A station of the work, as the addresses name it. */
 export type StationId =
@@ -116,14 +117,17 @@ function working({ thermostat, safety, plan }: NextStepFacts): NextStep {
   const [move] = plan.moves;
   // No steps are left, or there never were any: the one is no news of the other.
   if (!move)
-    return thermostat.log.length > 0 ? finishing(thermostat) : { what: 'nothing-to-do', station: 'keep' };
+    return thermostat.log.length > 0
+      ? finishing(thermostat, plan)
+      : { what: 'nothing-to-do', station: 'keep' };
   if (taken(plan)?.verdict === 'pro') return { what: 'licensed', station: 'moves' };
   if (!safety.safe) return { what: 'power-off', first: false, station: 'safe' };
   return { what: 'do', move: move.text, left: plan.moves.length, station: 'moves' };
 }
 
 /** After the last step it is powered up; what was seen then says whether there is something to find out; then set up, tested, handed over. */
-function finishing({ seen, settings, tests, testing }: NextStepFacts['thermostat']): NextStep {
+function finishing(thermostat: NextStepFacts['thermostat'], plan: NextStepFacts['plan']): NextStep {
+  const { seen, settings, tests, testing } = thermostat;
   if (seen.length === 0) return { what: 'power-up', station: 'power' };
   const lit = seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
   if (!lit || seen.length > 1) return { what: 'find-out', station: 'why' };
@@ -131,6 +135,7 @@ function finishing({ seen, settings, tests, testing }: NextStepFacts['thermostat
   if (!settings.some(({ setting }) => !SYSTEM_SETTINGS.has(setting)))
     return { what: 'set-up', station: 'set-up' };
   const last = new Map(tests.map(({ call, result }) => [call, result]));
-  const open = last.size === 0 || testing !== null || [...last.values()].includes('bad');
+  const left = untestedCalls(plan, thermostat).length;
+  const open = last.size === 0 || left > 0 || testing !== null || [...last.values()].includes('bad');
   return open ? { what: 'test', station: 'test' } : { what: 'hand-over', station: 'keep' };
 }

@@ -200,21 +200,16 @@ describe('the one next step', () => {
     const place = job.thermostats[0]!;
     const kind = { setting: 'kind', value: 'air', at } as const;
     const clock = { setting: 'clock', value: 'set', at } as const;
-    const test = (result: 'good' | 'bad') =>
-      ({
-        call: 'heat1',
-        at,
-        result,
-        why: '',
-        until: null,
-        began: null,
-        ended: null,
-        outdoorC: null
-      }) as const;
+    const test = (result: 'good' | 'bad' | 'put-off', call: 'heat1' | 'cool1' | 'fan' = 'heat1') =>
+      ({ call, at, result, why: '', until: null, began: null, ended: null, outdoorC: null }) as const;
     expect(after({ settings: [kind] })).toBe('set-up');
     expect(after({ settings: [kind, clock] })).toBe('test');
     expect(after({ settings: [kind, clock], tests: [test('bad')] })).toBe('test');
-    expect(after({ settings: [kind, clock], tests: [test('bad'), test('good')] })).toBe('hand-over');
+    const others = [test('put-off', 'cool1'), test('good', 'fan')];
+    expect(after({ settings: [kind, clock], tests: [test('good'), others[1]!] })).toBe('test');
+    expect(after({ settings: [kind, clock], tests: [test('bad'), test('good'), ...others] })).toBe(
+      'hand-over'
+    );
     expect(
       after({
         settings: [kind, clock],

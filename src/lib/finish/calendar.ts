@@ -1,5 +1,5 @@
 /** What is put off, as a file for any calendar. The writer is loaded when somebody asks for it. */
-import type { Due } from '$core/handover/results';
+import type { Due } from '$core/handover/due';
 import type { Job } from '$core/job/schema';
 import { download, fileName } from '../files/download';
 

@@ -4,7 +4,7 @@
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { Setting, SettingsSheet } from '$core/handover/settings';
   import { otherwiseText, placeText, reasonText } from '$core/handover/setting-words';
-  import { SETTING_NAMES, SETTING_VALUES, settingValueName } from '$core/trade/settings';
+  import { SETTING_NAMES, SETTING_VALUES, settingValueName, SYSTEM_SETTINGS } from '$core/trade/settings';
   import ChoiceField from '../fields/choice-field.svelte';
   import Explained from '../words/explained.svelte';
   import { moment, say } from '../words/manner.svelte';
@@ -46,7 +46,9 @@
       {:else}
         <p class="text-xl font-bold break-words">{say(settingValueName(setting.id, setting.value))}</p>
         {#if where !== ''}<p class="text-lg">{say(where)}</p>
-        {:else if style !== 'unknown'}<p class="quiet">Its sheet names no such setting.</p>{/if}
+        {:else if style !== 'unknown' && SYSTEM_SETTINGS.has(setting.id)}<p class="quiet">
+            Its sheet names no such setting.
+          </p>{/if}
       {/if}
     </div>
     {#if setting.value !== null}

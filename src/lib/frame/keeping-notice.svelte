@@ -2,6 +2,7 @@
   /** What to do when the job cannot be kept: the other tab's version, a full or refusing browser. */
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { hasPrivate } from '$core/job/private';
   import { takeOutJob } from '../state/take-out';
   import { getSession } from '../state/context';
   import { freshRest } from '../state/store';
@@ -74,6 +75,11 @@
       <button type="button" class="btn btn-primary btn-sm" onclick={() => takeOutJob(session)}
         >Export the job, photos too</button
       >
+      {#if session.job.thermostats.some(hasPrivate)}
+        <button type="button" class="btn btn-outline btn-sm" onclick={() => takeOutJob(session, true)}
+          >With the registration code and hardware address</button
+        >
+      {/if}
       <button type="button" class="btn btn-outline btn-sm" onclick={() => session.retry()}>Try again</button>
     </div>
   </div>

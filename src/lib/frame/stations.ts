@@ -1,5 +1,6 @@
 /** The stations of the work in its four groups, with what each still lacks. */
 import type { StationId } from '$core/plan/next-step';
+import { untestedCalls } from '$core/plan/untested';
 import { BUYING_NAMES } from '$core/survey/before-buying';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { counted } from '$core/words/text';
@@ -115,7 +116,7 @@ function workStations({ plan, thermostat, job }: Place): Station[] {
       id: 'test',
       name: 'Test',
       says: testWords(thermostat),
-      done: thermostat.tests.length > 0 && !thermostat.tests.some(({ result }) => result === 'bad')
+      done: isTested(thermostat, plan)
     },
     {
       id: 'why',
@@ -130,6 +131,11 @@ function workStations({ plan, thermostat, job }: Place): Station[] {
       done: job.closed !== null
     }
   ];
+}
+
+function isTested(thermostat: Place['thermostat'], plan: Place['plan']): boolean {
+  const last = new Map(thermostat.tests.map(({ call, result }) => [call, result]));
+  return last.size > 0 && ![...last.values()].includes('bad') && untestedCalls(plan, thermostat).length === 0;
 }
 
 function testWords({ testing, tests }: Place['thermostat']): string {

@@ -27,6 +27,7 @@
   ]);
   const made = $derived(sheet?.settings.filter((setting) => setting.made !== null).length ?? 0);
   const saving = $derived(place.study.saving);
+  const scheduled = $derived(sheet?.settings.some(({ id, value }) => id === 'schedule' && value !== null));
 
   function make(setting: Setting, value: string | null): void {
     const { session, job, thermostat } = place;
@@ -82,7 +83,9 @@
     {/each}
     <section class="sheet-of-paper p-4" aria-label="What the schedule saves">
       <h2 class="section-title mb-1">What the schedule saves</h2>
-      {#if saving?.possible}
+      {#if !scheduled}
+        <p>Say when somebody is home, under Before you buy: then there is a schedule, and what it saves.</p>
+      {:else if saving.possible}
         <p>
           {saving.costs
             ? 'With this machine it costs more than it saves: keep one setting.'
@@ -91,7 +94,7 @@
       {:else}
         <p>
           {say(
-            saving?.why ?? 'Not enough is known of the house: answer a few questions under Before you buy.'
+            saving.why ?? 'Not enough is known of the house: answer a few questions under Before you buy.'
           )}
         </p>
       {/if}

@@ -4,7 +4,8 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { seenOfTest, withSeen, type Ran } from '$core/handover/carry-over';
-  import { dueOf, standingsOf, type StepStanding } from '$core/handover/results';
+  import { dueOf } from '$core/handover/due';
+  import { standingsOf, type StepStanding } from '$core/handover/results';
   import { resultText } from '$core/handover/as-built-words';
   import { gateOfTest, outdoorsNow, warmDayFrom } from '$core/handover/season';
   import { settingsLeft } from '$core/handover/settings';
