@@ -57,11 +57,7 @@ test.describe('on a phone', () => {
     await page.reload();
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     // Once nobody waits for anything, the parts of the thread are put by.
-    await page.waitForFunction(async () => {
-      const [cache] = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
-      const kept = (await cache?.keys()) ?? [];
-      return kept.filter(({ url }) => url.includes('/workers/')).length > 4;
-    });
+    await page.locator('html[data-put-by=yes]').waitFor({ state: 'attached' });
     await context.setOffline(true);
     await workThrough(page);
 
@@ -77,10 +73,13 @@ test.describe('on a phone', () => {
 
     // Set up, in the words of this device; the network comes last. A wrong one can be tried first.
     await goTo(page, 'set-up');
-    await expect(page.getByRole('button', { name: 'Set: Network' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toBeDisabled();
     await expect(page.locator('[data-setting=kind]')).toContainText('System, page 2');
     await setUp(page);
-    await expect(page.getByRole('button', { name: 'Set: Network' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true'
+    );
     await page.getByLabel('Registration code').fill('4711-0815');
     await page.getByLabel('Registration code').blur();
     const simulated = page.getByRole('region', { name: 'Simulated thermostat' });
@@ -97,7 +96,7 @@ test.describe('on a phone', () => {
     const card = (call: string) => page.locator(`[data-test="${call}"]`);
     await card('heat1').getByRole('button', { name: 'I made the call: begin' }).tap();
     await card('heat1')
-      .getByLabel(/Volts AC/)
+      .getByRole('textbox', { name: /Volts AC/ })
       .fill('19.5');
     await card('heat1').getByRole('button', { name: 'Keep: Volts AC' }).tap();
     await expect(card('heat1').getByRole('alert')).toContainText('below what it should be');
@@ -143,8 +142,8 @@ test.describe('on a phone', () => {
     const codes = (JSON.parse(await paper(page, /As built \(JSON\)/)) as { codes: string[] }).codes;
     const drawing = await paper(page, /The same as a drawing/);
     await goTo(page, 'set-up');
-    await page.getByRole('button', { name: 'Set: Kind of system' }).tap();
-    await expect(page.getByRole('button', { name: 'Set: Kind of system' })).toHaveAttribute(
+    await page.getByRole('button', { name: 'Set: Kind of system', exact: true }).tap();
+    await expect(page.getByRole('button', { name: 'Set: Kind of system', exact: true })).toHaveAttribute(
       'aria-pressed',
       'true'
     );

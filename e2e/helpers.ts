@@ -48,6 +48,10 @@ export async function goTo(page: Page, id: string): Promise<void> {
       sheet: 'survey',
       system: 'survey',
       moves: 'moves',
+      power: 'moves',
+      'set-up': 'moves',
+      test: 'moves',
+      why: 'moves',
       keep: 'keep'
     };
     const group = first[id as keyof typeof first] ?? 'thermostat';

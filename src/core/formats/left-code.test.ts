@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_JOBS } from '../../demo/jobs';
 import { millCottage } from '../../demo/mill-cottage';
 import { printed, photographed, turned, type Picture } from '../houses/photographed';
+import vectors from './fixtures/door-codes-1.json';
 import { wallPhoto } from '../houses/pictured';
 import { makeId } from '../job/ids';
 import type { Job } from '../job/schema';
@@ -103,6 +104,13 @@ describe('the codes of a sheet', () => {
       expect(text).not.toContain(word);
     expect(read.job.thermostats[0]!.settings).toEqual([{ setting: 'kind', value: 'air', at }]);
   });
+
+  it.each(vectors.map((vector, at) => [at, vector] as const))(
+    'of an older sheet are read for good (%s)',
+    (_, { job, codes }) => {
+      expect(gathered(codes)).toEqual({ ok: true, from: 2, job });
+    }
+  );
 
   it('say which parts are missing', () => {
     expect(codesOfMill.length).toBeGreaterThan(1);

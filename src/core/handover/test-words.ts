@@ -49,10 +49,11 @@ export function loadNames(loads: readonly LoadId[]): string {
   return loads.length === 0 ? 'nothing' : and(loads.map((load) => LOAD_NAMES[load]));
 }
 
-export function voltsText({ volts }: Pick<TestStep, 'volts'>): string {
+/** `between`: the hot screw of the electronics and C, as printed: `RC-C`. */
+export function voltsText({ volts }: Pick<TestStep, 'volts'>, between = 'R-C'): string {
   return volts === null
     ? ''
-    : `${volts.nominal.toFixed(1)} V at the thermostat between R and C (${volts.low.toFixed(1)} to ${volts.high.toFixed(1)} V)`;
+    : `${volts.nominal.toFixed(1)} V at the thermostat between ${between.replace('-', ' and ')} (${volts.low.toFixed(1)} to ${volts.high.toFixed(1)} V)`;
 }
 
 /** A difference of temperatures, in the job's scale. */

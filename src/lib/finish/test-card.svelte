@@ -96,7 +96,7 @@
     {/if}
     {#if step.volts !== null}
       <dt>Volts</dt>
-      <dd>{voltsText(step)}</dd>
+      <dd>{voltsText(step, between)}</dd>
     {/if}
     {#if step.air !== null}
       <dt>{step.air.way === 'pipe' ? 'Pipes' : 'Air'}</dt>

@@ -21,4 +21,5 @@ async function put(): Promise<void> {
   if (!outcome?.ok) return;
   // What cannot be had now is asked for again when it is needed.
   await Promise.allSettled(outcome.result.map((address) => fetch(address)));
+  document.documentElement.dataset['putBy'] = 'yes';
 }

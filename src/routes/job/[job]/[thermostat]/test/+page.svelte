@@ -46,10 +46,8 @@
   );
   const open = $derived(picked ?? first);
   const done = $derived(standings.filter(({ last }) => last !== null).length);
-  const between = $derived.by(() => {
-    const marks = place.plan.device.marks;
-    return `${marks.find((mark) => ['R', 'RC', 'RH'].includes(mark)) ?? 'R'}-C`;
-  });
+  /** What the proof speaks of: the volts of the thermostat's own electronics. */
+  const between = $derived(`${place.plan.device.electronicsFrom}-C`);
   const nameOf = (control: string) => place.job.thermostats.find(({ id }) => id === control)?.name ?? control;
 
   function gateOf({ step }: StepStanding) {
