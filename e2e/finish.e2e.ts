@@ -140,7 +140,10 @@ test.describe('on a phone', () => {
     await expectNoSideways(page);
     await expectAccessible(page);
     const codes = (JSON.parse(await paper(page, /As built \(JSON\)/)) as { codes: string[] }).codes;
-    const drawing = await paper(page, /The same as a drawing/);
+    await paper(page, /The same as a drawing/);
+    const drawing = (
+      await page.locator('.paper').evaluateAll((pages) => pages.map((one) => one.innerHTML))
+    ).join('');
     await goTo(page, 'set-up');
     await page.getByRole('button', { name: 'Set: Kind of system', exact: true }).tap();
     await expect(page.getByRole('button', { name: 'Set: Kind of system', exact: true })).toHaveAttribute(
