@@ -10,7 +10,19 @@ import {
   walkStations
 } from './helpers';
 
-const stations = ['survey', 'safe', 'sheet', 'system', 'thermostat', 'supply', 'bench', 'moves', 'keep'];
+const stations = [
+  'survey',
+  'safe',
+  'sheet',
+  'system',
+  'thermostat',
+  'supply',
+  'bench',
+  'moves',
+  'set-up',
+  'test',
+  'keep'
+];
 
 const sizes = {
   desk: { viewport: { width: 1280, height: 800 } },

@@ -148,7 +148,8 @@ describe('the command line', () => {
       return error.split('\n')[0];
     };
     expect(await why()).toBe('Name a verb.');
-    expect(await why('settings', 'demo/flat.json')).toContain('does not exist yet');
+    expect(await why('tests', 'demo/flat.json', '--outdoor', 'warm')).toContain('°C from -60 to 60');
+    expect(await why('handover', 'demo/flat.json', '--paper', 'A0')).toContain('A4 or Letter');
     expect(await why('diagnose', 'demo/classroom.json', '--seen', 'display-purple')).toContain(
       'no answer "purple" to display; known: lit, dim, dark'
     );
