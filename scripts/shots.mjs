@@ -34,11 +34,8 @@ const views = [
   { name: 'system', path: place('classroom', 'system'), size: desk },
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
   { name: 'supply', path: place('classroom', 'supply'), size: desk },
-  { name: 'supply-phone', path: place('classroom', 'supply'), size: phone },
   { name: 'bench', path: place('classroom', 'bench'), size: desk },
-  { name: 'bench-phone', path: place('classroom', 'bench'), size: phone, theme: 'cellar' },
   { name: 'moves', path: place('classroom', 'moves'), size: desk, full: true },
-  { name: 'moves-phone', path: place('classroom', 'moves'), size: phone, theme: 'cellar' },
   { name: 'together', path: ferry('landing', 'together'), size: desk },
   { name: 'do-phone', path: place('classroom', 'do'), size: phone },
   {
@@ -47,8 +44,45 @@ const views = [
     size: phone,
     touch: ['Dark', 'It sits']
   },
+  { name: 'set-up', path: '/job/job-mill-cottage/th-parlour/set-up', size: desk, prepare: lit },
+  {
+    name: 'test-phone',
+    path: '/job/job-mill-cottage/th-parlour/test',
+    size: phone,
+    prepare: setUp,
+    full: true
+  },
+  {
+    name: 'hand-over',
+    path: '/job/job-mill-cottage/th-parlour/keep',
+    size: desk,
+    prepare: setUp,
+    touch: ['The same as a drawing \\(SVG\\)'],
+    full: true
+  },
   { name: 'stop', path: place('bell-room', 'supply'), size: desk }
 ];
+
+const mill = (station) => `/job/job-mill-cottage/th-parlour/${station}`;
+
+/** Powered up, and lit. */
+async function lit(page) {
+  await page.goto(`${origin}${mill('power')}`);
+  await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
+  await page.getByRole('button', { name: 'It is lit' }).click();
+}
+
+/** Lit, and everything set that is known. */
+async function setUp(page) {
+  await lit(page);
+  await page.goto(`${origin}${mill('set-up')}`);
+  const left = page.getByRole('button', { name: /^Set: / }).and(page.locator('[aria-pressed=false]:enabled'));
+  await left.first().waitFor();
+  while ((await left.count()) > 0) {
+    await left.first().click();
+    await page.waitForTimeout(300);
+  }
+}
 
 const { origin, server } = await startServer(await freePort(4199));
 const browser = await chromium.launch({ executablePath, args: launchArguments });
@@ -63,6 +97,7 @@ try {
       await page.goto(`${origin}/demo/${house}`);
       await page.waitForURL(/\/(sheet|why)$/);
     }
+    await view.prepare?.(page);
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
     await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });

@@ -13,9 +13,24 @@ import { airDifference, standingsOf, untested } from './results';
 import { testPlanOf } from './test-plan';
 import { pointsText } from './test-words';
 
-const made = chosen(furnaceWithSpare(), 'fellgate');
-const plan = testPlanOf(finished(made));
-const { id } = made.thermostat;
+const house = chosen(furnaceWithSpare(), 'fellgate');
+const plan = testPlanOf(finished(house));
+const { id } = house.thermostat;
+const begun = {
+  id: makeId('log', '1'),
+  at: '2026-10-10T08:00:00.000Z',
+  act: { action: 'land' as const, end: 'wall' as const, what: 'co-1', from: 'loose', to: 'R' },
+  change: {
+    kind: 'end' as const,
+    strand: 'co-1',
+    side: 'near' as const,
+    from: { state: 'loose' as const },
+    to: { state: 'loose' as const }
+  },
+  undoes: null
+};
+/** With the first wire moved on 10 October. */
+const made = { job: { ...house.job, thermostats: [{ ...house.thermostat, log: [begun] }] } };
 const AT = '2026-10-15T12:00:00.000Z';
 const read = (
   job: Job,
@@ -66,32 +81,23 @@ describe('a reading', () => {
   });
 
   it('from before the first wire was moved stands beside the others', () => {
-    const worked = {
-      ...made.job,
-      thermostats: [
-        {
-          ...made.job.thermostats[0]!,
-          log: [
-            {
-              id: makeId('log', '1'),
-              at: '2026-10-10T08:00:00.000Z',
-              act: { action: 'land' as const, end: 'wall' as const, what: 'co-1', from: 'loose', to: 'R' },
-              change: {
-                kind: 'end' as const,
-                strand: 'co-1',
-                side: 'near' as const,
-                from: { state: 'loose' as const },
-                to: { state: 'loose' as const }
-              },
-              undoes: null
-            }
-          ]
-        }
-      ]
-    };
-    const job = read(read(worked, 'volts', 24, 'heat1', '2026-10-09T08:00:00.000Z'), 'volts', 26, 'heat1');
+    const early = read(made.job, 'volts', 24, 'heat1', '2026-10-09T08:00:00.000Z');
+    const job = read(early, 'volts', 26, 'heat1');
     expect(standing(job, 'heat1').before.map(({ value }) => value)).toEqual([24]);
     expect(standing(job, 'heat1').readings.map(({ value }) => value)).toEqual([26]);
+    // Nothing is moved yet: all of it is of the house as it was found.
+    const untouched = { ...job, thermostats: [{ ...job.thermostats[0]!, log: [] }] };
+    expect(standing(untouched, 'heat1').before.map(({ value }) => value)).toEqual([24, 26]);
+  });
+
+  it('that was taken while the house was looked at stands beside that of the off', () => {
+    const looked = {
+      ...made.job,
+      thermostats: [{ ...made.job.thermostats[0]!, observed: { 'measured-volts': 27 } }]
+    };
+    expect(standing(looked, 'idle').measured).toBe(27);
+    expect(standing(looked, 'heat1').measured).toBeNull();
+    expect(standing(made.job, 'idle').measured).toBeNull();
   });
 
   it('of air alone makes no difference', () => {

@@ -12,6 +12,8 @@ export interface StepStanding {
   readonly readings: readonly TakenReading[];
   /** Readings of the house before the first wire was moved. */
   readonly before: readonly TakenReading[];
+  /** What was read between R and C when the house was looked at, with nothing called, volts; null where nobody did. */
+  readonly measured: number | null;
   readonly outside: readonly OutsideBand[];
 }
 
@@ -26,16 +28,23 @@ export function standingsOf({ steps, window }: TestPlan, thermostat: Thermostat)
   const changed = firstChange(thermostat.log);
   return steps.map((step) => {
     const of = thermostat.readings.filter(({ call, what }) => call === step.call && what !== 'outdoors');
-    const isBefore = ({ at }: TakenReading) => changed !== null && at < changed;
+    // Where nothing is changed yet, all that was read is of the house as it was found.
+    const isBefore = ({ at }: TakenReading) => changed === null || at < changed;
     const readings = of.filter((reading) => !isBefore(reading));
     return {
       step,
       last: thermostat.tests.findLast(({ call }) => call === step.call) ?? null,
       readings,
       before: of.filter(isBefore),
+      measured: step.call === 'idle' ? measuredVolts(thermostat) : null,
       outside: outsideOf(step, readings, window)
     };
   });
+}
+
+function measuredVolts({ observed }: Pick<Thermostat, 'observed'>): number | null {
+  const volts = observed['measured-volts'];
+  return typeof volts === 'number' ? volts : null;
 }
 
 /** When the first wire was moved; null before. */

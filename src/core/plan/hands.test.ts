@@ -3,7 +3,7 @@ import { furnaceWithSpare } from '../houses/houses';
 import type { Job } from '../job/schema';
 import { apply } from '../job/steps';
 import { doMove } from './doing';
-import { cautionOf, gateOf, movesBack, paceOf, stepsBack, stoppingPoint } from './hands';
+import { cautionOf, gateOf, gateOfLook, movesBack, paceOf, stepsBack, stoppingPoint } from './hands';
 import { planFor } from './plan';
 
 const { job: fresh, thermostat } = furnaceWithSpare();
@@ -45,6 +45,19 @@ describe('beside the hands', () => {
     expect(gateOf({ action: 'lift' }, provenAt(minute(30)), all)).toBe('open');
     const options = all.options.map((option) => ({ ...option, verdict: 'pro' as const }));
     expect(gateOf({ action: 'lift' }, provenAt(minute(30)), { ...all, options })).toBe('licensed');
+  });
+
+  it('holds a look with the hands in the machine back like a step, and one with the eyes not', () => {
+    const plan = planOf(fresh);
+    const live = { locked: false, safe: false, supplies: [] };
+    const screws = { power: 'off', needs: 'hands' } as const;
+    expect(gateOfLook(screws, live, plan)).toBe('prove-off');
+    expect(gateOfLook({ power: 'off', needs: 'eyes' }, live, plan)).toBe('prove-off');
+    expect(gateOfLook({ power: 'either', needs: 'hands' }, live, plan)).toBe('prove-off');
+    expect(gateOfLook({ power: 'on', needs: 'eyes' }, live, plan)).toBe('open');
+    expect(gateOfLook({ power: 'on', needs: 'meter' }, live, plan)).toBe('open');
+    expect(gateOfLook(screws, { ...live, safe: true }, plan)).toBe('open');
+    expect(gateOfLook({ power: 'on', needs: 'eyes' }, { ...live, locked: true }, plan)).toBe('stopped');
   });
 
   it('has a caution for each move of a plan', () => {

@@ -29,6 +29,17 @@ export function gateOf(
   return proven || WITHOUT_HANDS.has(action) ? 'open' : 'prove-off';
 }
 
+/** The same for a look at screws, fuses and wires; what is seen or measured with the power on is held back by a stop alone. */
+export function gateOfLook(
+  { power, needs }: { readonly power: 'on' | 'off' | 'either'; readonly needs: string },
+  safety: Pick<SafetyStanding, 'locked' | 'safe' | 'supplies'>,
+  plan: Pick<Plan, 'done' | 'options' | 'taken'>
+): Gate {
+  if (safety.locked) return 'stopped';
+  if (power !== 'off' && needs !== 'hands') return 'open';
+  return safety.safe && !poweredSince(safety, plan.done) ? 'open' : 'prove-off';
+}
+
 /** Power was switched on, by the steps, after a supply was proven off: that proof is of the past. */
 function poweredSince({ supplies }: Pick<SafetyStanding, 'supplies'>, done: Plan['done']): boolean {
   const on = done.filter(({ act }) => act.action === 'power-on').map(({ at }) => Date.parse(at));

@@ -5,16 +5,17 @@
   import { takeReading } from '$core/job/after-edits';
   import type { Measured } from '$core/job/after-schema';
   import { fromShown, shownText, unitName } from '$core/trade/units';
+  import ChoiceField from '../fields/choice-field.svelte';
   import { getPlace } from '../state/context';
   import { moment, say } from '../words/manner.svelte';
 
   interface Props {
     standing: StepStanding;
-    /** Hot side and C of the thermostat, as they are printed. */
-    between: string;
+    /** Pairs of screws of the thermostat that are worth a reading, as they are printed: the hot side and C first. */
+    pairs: readonly string[];
   }
 
-  let { standing, between }: Props = $props();
+  let { standing, pairs }: Props = $props();
   const place = getPlace();
   const units = $derived(place.job.units);
   const { step } = $derived(standing);
@@ -26,6 +27,8 @@
     'return-air': 'Air at the return',
     outdoors: 'Outdoors'
   };
+  let picked = $state('');
+  const between = $derived(pairs.includes(picked) ? picked : (pairs[0] ?? 'R-C'));
   const unitOf = (what: Measured) => (what === 'volts' ? `V, ${between}` : unitName('temperature', units));
   const LIMITS: Readonly<Record<Measured, readonly [number, number]>> = {
     volts: [0, 400],
@@ -61,7 +64,17 @@
     what === 'volts' ? `${value} V` : shownText(value, 'temperature', units, 1);
 </script>
 
-<div class="flex flex-wrap gap-x-4 gap-y-2">
+<div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+  {#if pairs.length > 1}
+    <div class="w-32">
+      <ChoiceField
+        label="Between"
+        value={between}
+        choices={pairs.map((pair) => [pair, pair.replace('-', ' and ')] as const)}
+        onset={(pair) => (picked = pair)}
+      />
+    </div>
+  {/if}
   {#each kinds as what (what)}
     <form class="flex items-end gap-2" onsubmit={(event) => keep(event, what)}>
       <label class="flex flex-col gap-1 text-sm"
@@ -78,17 +91,21 @@
   {/each}
 </div>
 {#if trouble}<p class="mt-1 text-sm" role="alert">{trouble}</p>{/if}
-{#if standing.readings.length > 0 || standing.before.length > 0}
+{#if standing.readings.length > 0 || standing.before.length > 0 || standing.measured !== null}
   <ul class="mt-2 text-sm">
+    {#if standing.measured !== null}<li class="quiet">
+        Measured when the house was looked at: {standing.measured} V between R and C
+      </li>{/if}
     {#each standing.before as reading (`${reading.what}${reading.at}`)}
       <li class="quiet">
-        Before the work: {NAMES[reading.what]}
+        Before the work: {NAMES[reading.what]}{reading.between === '' ? '' : ` ${reading.between}`}
         {shown(reading.what, reading.value)}, {moment(reading.at)}
       </li>
     {/each}
     {#each standing.readings.slice(-6) as reading, at (`${reading.what}${reading.at}${at}`)}
       <li>
-        {NAMES[reading.what]} <b>{shown(reading.what, reading.value)}</b>
+        {NAMES[reading.what]}{reading.between === '' ? '' : ` ${reading.between}`}
+        <b>{shown(reading.what, reading.value)}</b>
         <span class="quiet">{moment(reading.at)}</span>
       </li>
     {/each}

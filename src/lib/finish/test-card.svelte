@@ -30,14 +30,14 @@
     now: number;
     /** The day that it is put off to unless somebody says another; null where no warm day is in sight. */
     proposed: string | null;
-    /** Hot side and C of the thermostat. */
-    between: string;
+    /** Pairs of screws that are worth a reading; the hot side of the electronics and C first. */
+    pairs: readonly string[];
     onbegin: () => void;
     onend: () => void;
     onresult: (result: TestResult, more: { why?: string; until?: string | null; ran?: Ran }) => void;
   }
 
-  let { standing, gate, now, proposed, between, onbegin, onend, onresult }: Props = $props();
+  let { standing, gate, now, proposed, pairs, onbegin, onend, onresult }: Props = $props();
   const place = getPlace();
   const { step } = $derived(standing);
   const units = $derived(place.job.units);
@@ -96,7 +96,7 @@
     {/if}
     {#if step.volts !== null}
       <dt>Volts</dt>
-      <dd>{voltsText(step, between)}</dd>
+      <dd>{voltsText(step, pairs[0])}</dd>
     {/if}
     {#if step.air !== null}
       <dt>{step.air.way === 'pipe' ? 'Pipes' : 'Air'}</dt>
@@ -111,10 +111,19 @@
     />{/if}
   {#if closed !== '' && testing === null}<p class="font-semibold" role="status">{say(closed)}</p>{/if}
 
+  {#if gate.open === false && gate.why === 'steps-left' && place.thermostat.log.length === 0}
+    <details>
+      <summary class="min-h-8 cursor-pointer underline">Read it before the work, to compare</summary>
+      <p class="quiet my-1">
+        With the old thermostat calling, on the screws of its plate. Only if you can use a meter on 24 V.
+      </p>
+      <Readings {standing} pairs={['R-C']} />
+    </details>
+  {/if}
   {#if testing !== null}
     <p class="text-3xl font-bold tabular-nums" aria-label="Time since the call began">{clockOf(elapsed)}</p>
     <p role="status">{testing.ended === null ? phase : 'The call has ended: it runs down.'}</p>
-    <Readings {standing} {between} />
+    <Readings {standing} {pairs} />
     {#if airs.length > 1}<TemperatureChart {standing} />{/if}
     {#if testing.ended === null && step.kind !== 'off'}
       <button type="button" class="btn btn-outline self-start" onclick={onend}>I ended the call</button>

@@ -1,6 +1,6 @@
 /** All kinds of looks. A new one is one file and one line here. */
 import { batteries, fuses, lamps, settings, switches } from './machine';
-import { display, displayCalled, hums, running, uncalled, waiting, warmAir } from './seen';
+import { clicks, display, displayCalled, hums, messages, running, uncalled, waiting, warmAir } from './seen';
 import type { Observation, ObservationRule, Situation } from './types';
 import { volts } from './volts';
 import { continuity, inspections, jumpers } from './wires';
@@ -8,6 +8,8 @@ import { continuity, inspections, jumpers } from './wires';
 const RULES: readonly ObservationRule[] = [
   display,
   displayCalled,
+  messages,
+  clicks,
   running,
   uncalled,
   hums,

@@ -2,6 +2,7 @@
 import { callName, type Call } from '../../trade/calls';
 import { LOAD_NAMES } from '../../trade/loads';
 import type { LoadId } from '../../trade/vocabulary';
+import type { Cause, Hypothesis } from '../causes/types';
 import { boards, wallPlace } from '../../wiring/graph';
 import { FLAGS } from '../fault-table';
 import { cellOf, chancesOf, displayOf, has, opensInACall, runsIn, soundRuns } from './predict';
@@ -84,6 +85,8 @@ const SHOWS: readonly LoadId[] = [
 /** Minutes until one can say that it does not come: ignition and a heated valve take theirs. */
 const WAIT_MINUTES: Partial<Record<LoadId, number>> = { burner: 2, burner2: 2, boiler: 3, 'zone-valve': 3 };
 
+const FELT_AT_THE_WALL: ReadonlySet<LoadId> = new Set<LoadId>(['blower']);
+
 export const running: ObservationRule = {
   observationsOf: (situation) =>
     situation.table.calls.flatMap((call) =>
@@ -101,8 +104,11 @@ function runsObservation(situation: Situation, call: Call, load: LoadId): Observ
     call,
     id: `${call}-${load}`,
     ask: `Call for ${callName(call)}: does the ${LOAD_NAMES[load]} run?`,
-    how: 'Set the thermostat a few degrees further, then listen and look at the machine.',
-    place: machineOf(situation),
+    // Air is felt at a register near the thermostat: nobody has to walk for it.
+    how: FELT_AT_THE_WALL.has(load)
+      ? 'Set the thermostat a few degrees further, then hold a hand before a register.'
+      : 'Set the thermostat a few degrees further, then listen and look at the machine.',
+    place: FELT_AT_THE_WALL.has(load) ? wallPlace(situation.wiring) : machineOf(situation),
     minutes: WAIT_MINUTES[load] ?? 1,
     answers: RUNS,
     chances: chancesOf(situation, RUNS, (hypothesis, causes) => {
@@ -115,6 +121,83 @@ function runsObservation(situation: Situation, call: Call, load: LoadId): Observ
 function machineOf({ wiring }: Situation): string {
   return boards(wiring)[0]?.at ?? wallPlace(wiring);
 }
+
+const MESSAGES: readonly Answer[] = [
+  { value: 'none', label: 'No message' },
+  { value: 'waits', label: 'It waits, or counts down' },
+  { value: 'power', label: 'Low power, batteries, or no C wire' }
+];
+/** Not every device says what it waits for. */
+const MESSAGE_ERRS = 0.12;
+
+/** What the display says of itself: a wait for the compressor, or a supply that is low. */
+export const messages: ObservationRule = {
+  observationsOf: (situation) => {
+    const call = (['cool1', 'heat1'] as const).find((word) => situation.table.calls.includes(word));
+    if (!call) return [];
+    const compressor = soundRuns(situation, call).includes('compressor');
+    const predicts = (hypothesis: Hypothesis, causes: readonly Cause[]) => {
+      const display = displayOf(situation, hypothesis, causes);
+      if (display === 'dark') return 0;
+      if (display === 'dim' || has(causes, 'batteries-empty')) return 2;
+      if (has(causes, 'timer-counting') && compressor) return 1;
+      const { windowMin, volts } = situation.table;
+      const own = volts[cellOf(situation, hypothesis, call)] ?? NaN;
+      return windowMin !== null && own < windowMin ? 2 : 0;
+    };
+    return [
+      {
+        ...EYES,
+        call,
+        id: 'message',
+        ask: `Call for ${callName(call)}: does the display show a message?`,
+        how: 'Read it word for word; some devices show it under a small sign.',
+        place: wallPlace(situation.wiring),
+        minutes: 0.5,
+        answers: MESSAGES,
+        chances: chancesOf(situation, MESSAGES, predicts, MESSAGE_ERRS)
+      }
+    ];
+  }
+};
+
+const CLICKS: readonly Answer[] = [
+  { value: 'clicks', label: 'It clicks' },
+  { value: 'silent', label: 'Not a sound' }
+];
+/** Some thermostats switch without a sound. */
+const CLICK_ERRS = 0.2;
+
+/** A relay that is heard says that the thermostat calls: what is wrong is further on. */
+export const clicks: ObservationRule = {
+  observationsOf: (situation) => {
+    const call = (['heat1', 'cool1', 'fan'] as const).find((word) => situation.table.calls.includes(word));
+    if (!call) return [];
+    return [
+      {
+        ...EYES,
+        call,
+        id: 'click',
+        ask: `Call for ${callName(call)}: does the thermostat click?`,
+        how: 'Within ten seconds, an ear close to it.',
+        place: wallPlace(situation.wiring),
+        minutes: 0.5,
+        answers: CLICKS,
+        chances: chancesOf(
+          situation,
+          CLICKS,
+          (hypothesis, causes) => {
+            if (displayOf(situation, hypothesis, causes) !== 'lit') return 1;
+            if (has(causes, 'set-up-system')) return null;
+            const waits = has(causes, 'timer-counting') && soundRuns(situation, call).includes('compressor');
+            return Number(waits);
+          },
+          CLICK_ERRS
+        )
+      }
+    ];
+  }
+};
 
 const ANY: readonly Answer[] = [
   { value: 'nothing', label: 'Nothing' },

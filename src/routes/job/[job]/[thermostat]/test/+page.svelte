@@ -46,8 +46,14 @@
   );
   const open = $derived(picked ?? first);
   const done = $derived(standings.filter(({ last }) => last !== null).length);
-  /** What the proof speaks of: the volts of the thermostat's own electronics. */
-  const between = $derived(`${place.plan.device.electronicsFrom}-C`);
+  /** The volts of the thermostat's own electronics, which the proof speaks of; then each call against C. */
+  const pairs = $derived.by(() => {
+    const { electronicsFrom, marks } = place.plan.device;
+    const calls = marks.filter((mark) => !['R', 'RH', 'RC', 'C', 'K'].includes(mark));
+    return marks.includes('C')
+      ? [electronicsFrom, ...calls].map((mark) => `${mark}-C`)
+      : [`${electronicsFrom}-C`];
+  });
   const nameOf = (control: string) => place.job.thermostats.find(({ id }) => id === control)?.name ?? control;
 
   function gateOf({ step }: StepStanding) {
@@ -141,7 +147,7 @@
                 {standing}
                 gate={gateOf(standing)}
                 {now}
-                {between}
+                {pairs}
                 proposed={step.cools ? warm : null}
                 onbegin={() => begin(standing)}
                 onend={end}

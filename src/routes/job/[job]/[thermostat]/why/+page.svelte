@@ -4,6 +4,7 @@
   import { tick } from 'svelte';
   import { goto } from '$app/navigation';
   import { WIRING_STATE_NAMES, WIRING_STATES } from '$core/job/bench-schema';
+  import { gateOfLook } from '$core/plan/hands';
   import { STOP_SIGNS } from '$core/diagnose/stop-signs';
   import ChoiceField from '$lib/fields/choice-field.svelte';
   import { getPlace } from '$lib/state/context';
@@ -24,6 +25,12 @@
   let picked = $state<string | null>(null);
   const offered = $derived([...(report?.nextTest ? [report.nextTest] : []), ...(report?.otherTests ?? [])]);
   const look = $derived(offered.find(({ id }) => id === picked) ?? report?.nextTest ?? null);
+  /** A look with the hands in the machine waits until the power is proven off. */
+  const proveAt = $derived(
+    look !== null && gateOfLook(look, place.safety, place.plan) === 'prove-off'
+      ? `/job/${place.job.id}/${place.thermostat.id}/safe`
+      : ''
+  );
   let heading = $state<HTMLElement>();
 
   async function powerAgain(): Promise<void> {
@@ -102,7 +109,7 @@
       <section class="sheet-of-paper p-4" class:border-2={!report.settled} aria-label="Next look">
         {#if !report.settled}<h2 class="sr-only" tabindex="-1" bind:this={heading}>Next look</h2>{/if}
         {#if report.settled}<p class="mb-2 font-semibold">If that is not it:</p>{/if}
-        <LookCard {look} {places} onanswer={(value, label) => answer(look.id, value, label)} />
+        <LookCard {look} {places} {proveAt} onanswer={(value, label) => answer(look.id, value, label)} />
         {#if offered.length > 1}
           <div class="mt-4 max-w-sm">
             <ChoiceField
