@@ -20,7 +20,7 @@ import { plannedHouse, zonedHouse } from '$core/houses/powered-houses';
 import { chanceFrom, type Chance } from '$core/trade/random';
 import type { Part } from './part';
 
-const HOUSES = 60;
+const HOUSES = 90;
 const FAULTS_EACH = 24;
 const TOUCHED = { jumpers: true, power: true, head: true };
 const DRAWN: readonly Drawn[] = ['furnace', 'furnace-ac', 'heat-pump', 'boiler'];

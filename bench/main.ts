@@ -1,6 +1,7 @@
 /** The parts of `npm run bench`, run in turn; a word on the command line picks those whose name holds it. */
 import { calibrationBench } from './calibration';
 import { diagnoseBench } from './diagnose';
+import { finishBench } from './finish';
 import { coloursBench } from './colours';
 import { circuitBench } from './circuit';
 import { houseBench } from './house';
@@ -17,6 +18,7 @@ const parts: readonly Part[] = [
   circuitBench,
   runsBench,
   diagnoseBench,
+  finishBench,
   planBench,
   togetherBench
 ];

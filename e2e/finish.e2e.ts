@@ -56,8 +56,6 @@ test.describe('on a phone', () => {
     });
     await page.reload();
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    // Once nobody waits for anything, the parts of the thread are put by.
-    await page.locator('html[data-put-by=yes]').waitFor({ state: 'attached' });
     await context.setOffline(true);
     await workThrough(page);
 

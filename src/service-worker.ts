@@ -52,8 +52,25 @@ async function takeOver(): Promise<void> {
 async function putBy(): Promise<void> {
   const cache = await caches.open(CACHE);
   await cache.addAll([SHELL, ...build, ...files]);
+  await putThreadsBy(cache);
   // The weather is a help, not a need: its absence must not spoil the installation.
   await Promise.allSettled(WEATHER.map((address) => cache.add(address)));
+}
+
+/** The list of the build names the first file of each thread, and not those that it loads: they are found by what the files name. */
+async function putThreadsBy(cache: Cache): Promise<void> {
+  const waiting = build.filter((address) => address.includes('/workers/'));
+  const known = new Set(waiting);
+  for (let address = waiting.pop(); address !== undefined; address = waiting.pop()) {
+    const text = (await (await cache.match(address))?.text()) ?? '';
+    for (const [, path = ''] of text.matchAll(/["'`](\.{1,2}\/[\w./-]+\.js)["'`]/g)) {
+      const part = new URL(path, new URL(address, worker.location.origin)).pathname;
+      if (known.has(part)) continue;
+      known.add(part);
+      await cache.add(part);
+      waiting.push(part);
+    }
+  }
 }
 
 async function dropOld(): Promise<void> {

@@ -21,10 +21,5 @@ serve(
     post: (message, transfer = []) => scope.postMessage(message, transfer),
     listen: (hear) => void (scope.onmessage = ({ data }) => hear(data))
   },
-  {
-    now: () => performance.now(),
-    soon,
-    slice: 40,
-    loaded: () => [location.href, ...performance.getEntriesByType('resource').map(({ name }) => name)]
-  }
+  { now: () => performance.now(), soon, slice: 40 }
 );

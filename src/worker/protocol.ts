@@ -46,8 +46,6 @@ export interface FinishPlan {
 }
 
 export interface Tasks {
-  /** Everything that is loaded when asked for, loaded now; gives the addresses of all parts of the thread. */
-  readonly warm: { readonly request: null; readonly result: readonly string[] };
   readonly finish: { readonly request: PlanTask; readonly result: FinishPlan };
   readonly diagnose: { readonly request: DiagnoseTask; readonly result: Diagnosed };
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };

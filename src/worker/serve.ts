@@ -26,8 +26,6 @@ export interface Surroundings {
   soon(next: () => void): void;
   /** Milliseconds of work between two looks at the messages. */
   slice: number;
-  /** Addresses of what the thread has loaded, where it was loaded from some. */
-  loaded?: () => readonly string[];
 }
 
 export function serve(port: Port<FromThread, ToThread>, surroundings: Surroundings): void {
@@ -73,7 +71,7 @@ function start(id: number, task: SentTask, { port, surroundings, cancelled, join
   };
   guard(() => {
     // A job comes in parts, in their order: it is put together before anything is waited for.
-    const run = runOf(receivedTask(task, joiner), surroundings);
+    const run = runOf(receivedTask(task, joiner));
     if (!(run instanceof Promise)) return begin(run);
     run.then(
       (loaded) => guard(() => begin(loaded)),
@@ -89,7 +87,7 @@ function fail(error: unknown): never {
 type Run = LongRun<TaskResult> | SimulateFailure;
 
 /** What every job asks for at once is at hand; the rest is loaded when somebody asks for it. */
-function runOf(task: Task, { loaded }: Surroundings): Run | Promise<Run> {
+function runOf(task: Task): Run | Promise<Run> {
   switch (task.kind) {
     case 'plan':
       return onPlace(task.request, (place) => placeRun(task.request.job, place));
@@ -98,34 +96,18 @@ function runOf(task: Task, { loaded }: Surroundings): Run | Promise<Run> {
     case 'quick':
       return onPlace(task.request, (place) => quickRun(task.request.job, place));
     case 'tolerance':
-      return LATER.tolerance().then(({ toleranceRun }) => toleranceRun(task.request));
+      return import('$core/circuit/tolerance').then(({ toleranceRun }) => toleranceRun(task.request));
     case 'faults':
-      return LATER.faults().then(({ faultTableRun }) => faultTableRun(task.request));
+      return import('$core/diagnose/fault-table').then(({ faultTableRun }) => faultTableRun(task.request));
     case 'diagnose':
-      return LATER.diagnose().then(({ diagnoseRun }) => diagnoseRun(task.request));
+      return import('./diagnose-run').then(({ diagnoseRun }) => diagnoseRun(task.request));
     case 'finish':
-      return LATER.finish().then(({ finishRun }) =>
+      return import('./finish-run').then(({ finishRun }) =>
         onPlace(task.request, (place) => finishRun(task.request.job, place, prover))
       );
     case 'together':
-      return LATER.together().then(({ togetherRun }) => togetherRun(task.request, prover));
-    case 'warm':
-      return Promise.all(Object.values(LATER).map((load) => load())).then(() => made(loaded?.() ?? []));
+      return import('$core/plan/together').then(({ togetherRun }) => togetherRun(task.request, prover));
   }
-}
-
-/** Loaded when somebody asks for it. */
-const LATER = {
-  tolerance: () => import('$core/circuit/tolerance'),
-  faults: () => import('$core/diagnose/fault-table'),
-  diagnose: () => import('./diagnose-run'),
-  finish: () => import('./finish-run'),
-  together: () => import('$core/plan/together')
-};
-
-/** Nothing is left to be done. */
-function made<T extends TaskResult>(result: T): LongRun<T> {
-  return { total: 1, done: () => 1, advance: () => undefined, result: () => result };
 }
 
 /** Two plans and a few looks: one step. */

@@ -3,7 +3,15 @@
  * shows what its fault shows, and errs as often as it is told to.
  */
 import { beliefAfter, rankedCauses, SETTLED, type CauseBelief, type Prepared } from './diagnosis';
-import { abilityOf, circumstancesAfter, nextLooks, type Circumstances, type NextLook } from './next-look';
+import { againstOf } from './contradictions';
+import {
+  abilityOf,
+  circumstancesAfter,
+  minutesOf,
+  nextLooks,
+  type Circumstances,
+  type NextLook
+} from './next-look';
 import type { Observation } from './observations/types';
 
 export interface PlayOut {
@@ -67,13 +75,23 @@ export function playOut(prepared: Prepared, truth: number, rules: PlayRules): Pl
     if (observation) note(observation, 0);
   }
   let belief = beliefAfter(prepared, seen);
+  const again = new Set<string>();
   while (looks.length < mostLooks) {
     const [top] = rankedCauses(prepared, belief, ability);
-    if (top && top.probability >= settled) break;
-    const next = choose({ prepared, belief, circumstances, answered });
-    if (!next) break;
-    note(next.observation, next.minutes);
-    circumstances = circumstancesAfter(next.observation, circumstances);
+    const settles = top !== undefined && top.probability >= settled;
+    const next = settles ? undefined : choose({ prepared, belief, circumstances, answered });
+    // Before it counts as found, what does not fit is looked at once more.
+    const doubtful = next
+      ? undefined
+      : againstOf(seen, belief).find(({ observation }) => !again.has(observation.id));
+    if (!next && !doubtful) break;
+    const observation = next?.observation ?? doubtful!.observation;
+    if (doubtful) {
+      again.add(observation.id);
+      seen.splice(seen.indexOf(doubtful), 1);
+    }
+    note(observation, next?.minutes ?? minutesOf(observation, circumstances));
+    circumstances = circumstancesAfter(observation, circumstances);
     belief = beliefAfter(prepared, seen);
   }
   const ranked = rankedCauses(prepared, belief, ability);

@@ -17,6 +17,7 @@ import {
   type Circumstances,
   type NextLook
 } from './next-look';
+import { againstOf } from './contradictions';
 import type { Observation } from './observations/types';
 import { stopSign, type StopSign } from './stop-signs';
 import type { Call } from '../trade/calls';
@@ -50,9 +51,6 @@ export interface Hands {
   readonly meter: boolean;
   readonly helper: boolean;
 }
-
-/** Under this chance an answer speaks against a cause. */
-const AGAINST = 0.1;
 
 export function stateOf(
   prepared: Prepared,
@@ -91,7 +89,10 @@ export function stateOf(
     causes,
     settled,
     looks,
-    against: againstOf(all, likeliest(belief)),
+    against: againstOf(all, belief).map(({ observation, answer }) => ({
+      observation: observation.id,
+      answer
+    })),
     unknown: seen.filter(
       ({ observation, answer }) =>
         stopSign(observation) === null &&
@@ -118,20 +119,4 @@ function keptReading(prepared: Prepared, id: string): Observation | undefined {
 /** "Something else" is no cause that a remedy can be given for. */
 function isNamed({ cause }: CauseBelief): boolean {
   return cause.kind !== 'something-else';
-}
-
-function likeliest(belief: Float64Array): number {
-  return belief.reduce((best, share, at) => (share > belief[best]! ? at : best), 0);
-}
-
-function againstOf(
-  all: readonly { readonly observation: Observation; readonly answer: string | number }[],
-  member: number
-): Seen[] {
-  return all.flatMap(({ observation, answer }) => {
-    const chance = chancesOfAnswer(observation, answer)?.[member] ?? 1;
-    // A reading has a chance for each volt: it is small for the best of causes.
-    const limit = typeof answer === 'number' ? AGAINST / 10 : AGAINST;
-    return chance < limit ? [{ observation: observation.id, answer }] : [];
-  });
 }

@@ -41,6 +41,8 @@ export function seenReport(prepared: Prepared, { observation, answer }: Seen) {
     observation,
     answer,
     ask: found?.ask ?? sign?.ask ?? observation,
+    /** What may be answered, where it is looked at once more. */
+    answers: found?.answers ?? [],
     label:
       typeof answer === 'number'
         ? `${answer} V`

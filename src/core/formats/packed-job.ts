@@ -13,7 +13,7 @@ import { NOTHING_PRIVATE } from '../job/after-schema';
 import type { Fault } from '../job/faults';
 import type { Job, Thermostat } from '../job/schema';
 import { EMPTY_SURVEY, EMPTY_WALL_FACE } from '../job/survey-schema';
-import { SYSTEM_SETTINGS } from '../trade/settings';
+import { SYSTEM_SETTINGS } from '../trade/setting-ids';
 import dictionary1 from './code-dictionary-1.json';
 import { readJob, type JobRead } from './job-json';
 import { refuse } from './json-text';

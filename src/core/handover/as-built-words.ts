@@ -1,5 +1,6 @@
 /** As built in words: what stands on the sheet in the door. */
-import { settingValueName, SETTING_NAMES, SYSTEM_SETTINGS } from '../trade/settings';
+import { SYSTEM_SETTINGS } from '../trade/setting-ids';
+import { settingValueName, SETTING_NAMES } from '../trade/settings';
 import type { SettingMade, TestDone, TestResult } from '../job/after-schema';
 import { counted } from '../words/text';
 import type { AsBuilt, BuiltEnd, BuiltJumper, BuiltSupply, BuiltWire, Caution } from './as-built';

@@ -1,7 +1,8 @@
 /** Settings in words: why each is what it is, and what another value would do. */
 import { callName } from '../trade/calls';
 import { LOAD_NAMES } from '../trade/loads';
-import { settingValueName, type SettingId } from '../trade/settings';
+import type { SettingId } from '../trade/setting-ids';
+import { settingValueName } from '../trade/settings';
 import { FAMILY_NAMES, type LoadId } from '../trade/vocabulary';
 import type { Otherwise } from '../session/set-up';
 import { and, capital, counted } from '../words/text';

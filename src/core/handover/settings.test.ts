@@ -8,7 +8,7 @@ import { UNREAD_MENU } from '../job/device-facts';
 import { apply } from '../job/steps';
 import { CATALOGUE } from '../match/catalogue';
 import { setUpMenuOf } from '../match/set-up-menus';
-import { SYSTEM_SETTINGS, type SettingId } from '../trade/settings';
+import { SYSTEM_SETTINGS, type SettingId } from '../trade/setting-ids';
 import type { Family } from '../trade/vocabulary';
 import { finishedOf } from './subject';
 import { mayBeMade, settingsLeft, settingsOf } from './settings';

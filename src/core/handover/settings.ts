@@ -9,15 +9,8 @@ import type { SetUpEntry, SetUpMenu } from '../job/device-facts';
 import { setUpMenuOf } from '../match/set-up-menus';
 import { joinsBySetUp, otherwiseWith, type Otherwise } from '../session/set-up';
 import { requestsOf, type Call } from '../trade/calls';
-import {
-  CONNECTED,
-  kindOfFamily,
-  SETTING_IDS,
-  SETTING_VALUES,
-  SYSTEM_SETTINGS,
-  usualCycles,
-  type SettingId
-} from '../trade/settings';
+import { SETTING_IDS, SYSTEM_SETTINGS, type SettingId } from '../trade/setting-ids';
+import { CONNECTED, kindOfFamily, SETTING_VALUES, usualCycles } from '../trade/settings';
 import type { Family } from '../trade/vocabulary';
 import { boards, landedTerminal, screwThat } from '../wiring/graph';
 import { scheduleText, scheduleOf } from './schedule';

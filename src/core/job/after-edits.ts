@@ -1,5 +1,6 @@
 /** Edits of what comes once it is lit: settings made, readings, tests, what is private, and closing the job. Times are ISO and handed in. */
-import { SETTING_NAMES, settingValueName, type SettingId } from '../trade/settings';
+import type { SettingId } from '../trade/setting-ids';
+import { SETTING_NAMES, settingValueName } from '../trade/settings';
 import type { Call } from '../trade/calls';
 import { callName } from '../trade/calls';
 import type { OLD_ONE_WENT, PrivateFacts, TakenReading, TestDone, Testing } from './after-schema';

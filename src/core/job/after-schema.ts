@@ -3,7 +3,7 @@
  * job was left. Times are ISO; temperatures °C; days `YYYY-MM-DD`.
  */
 import * as v from 'valibot';
-import { SETTING_IDS } from '../trade/settings';
+import { SETTING_IDS } from '../trade/setting-ids';
 import { CallText } from './bench-schema';
 import { PhotoId } from './ids';
 import { shortText, timeText } from './primitives';

@@ -1,6 +1,6 @@
 /** Facts of a thermostat as its own sheet states them: the same shape for the shipped catalogue and for a user's device. */
 import { HOME_SYSTEMS } from '../trade/home-systems';
-import { SETTING_IDS } from '../trade/settings';
+import { SETTING_IDS } from '../trade/setting-ids';
 import * as v from 'valibot';
 import { DeviceId } from './ids';
 import { mark, positive, shortText, text, wholeNumber } from './primitives';

@@ -4,7 +4,7 @@
  */
 import type { DeviceFacts, SetUpEntry, SetUpMenu } from '../job/device-facts';
 import { UNREAD_MENU } from '../job/device-facts';
-import type { SettingId } from '../trade/settings';
+import type { SettingId } from '../trade/setting-ids';
 
 /** `name`, what each value is called, and which one it comes with. */
 function entry(

@@ -2,7 +2,7 @@
  * The one next step: what is most worth doing now, and at which station. What stops comes first, then what keeps the record from being read,
  * then the look that may better the way most, then the choices, then the work.
  */
-import { SYSTEM_SETTINGS } from '../trade/settings';
+import { SYSTEM_SETTINGS } from '../trade/setting-ids';
 import type { Standing, StandingFacts } from './standing';
 import type { Look, LookAt } from './looks';
 import { untestedCalls } from './untested';

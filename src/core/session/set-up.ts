@@ -8,7 +8,8 @@ import { controlOf } from '../devices/reach';
 import { isHeatPump } from '../devices/roles';
 import { worldOfDevice, type MachineWorld, type World } from '../devices/world';
 import { callOf, requestsOf, type Call } from '../trade/calls';
-import { CONNECTED, type SettingId } from '../trade/settings';
+import type { SettingId } from '../trade/setting-ids';
+import { CONNECTED } from '../trade/settings';
 import type { Family, LoadId, Request } from '../trade/vocabulary';
 import { screwThat, type Wiring } from '../wiring/graph';
 

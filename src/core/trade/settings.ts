@@ -1,37 +1,6 @@
-/**
- * What a thermostat of the 24 V class has to be told, in the order in which it is told: the system first, then what belongs to the people,
- * the network last. The usual cycle rates and the wait of a compressor are the trade's (usual installer sheets).
- */
+/** What each setting is called, which values it has, and what is usual. Cycle rates and the wait of a compressor are the trade's (usual installer sheets). */
+import type { SettingId } from './setting-ids';
 import type { Family, Request } from './vocabulary';
-
-export const SETTING_IDS = [
-  'kind',
-  'valve',
-  'heat-stages',
-  'cool-stages',
-  'auxiliary',
-  'emergency',
-  'fan',
-  'supplies',
-  'power',
-  'one-wire',
-  'humidifier',
-  'dehumidifier',
-  'ventilator',
-  'cycles',
-  'compressor-wait',
-  'scale',
-  'clock',
-  'name',
-  'schedule',
-  'network'
-] as const;
-export type SettingId = (typeof SETTING_IDS)[number];
-
-/** Nothing is called for before these are set; the others are the people's. */
-export const SYSTEM_SETTINGS: ReadonlySet<SettingId> = new Set<SettingId>(
-  SETTING_IDS.slice(0, SETTING_IDS.indexOf('scale'))
-);
 
 export const SETTING_NAMES: Readonly<Record<SettingId, string>> = {
   kind: 'Kind of system',

@@ -2,13 +2,8 @@
   /** The settings of a device as its sheet has them: where each is, what each value is called, what it comes with. */
   import Trash from '@lucide/svelte/icons/trash-2';
   import { SET_UP_STYLES, type SetUpEntry, type SetUpMenu } from '$core/job/device-facts';
-  import {
-    SETTING_IDS,
-    SETTING_NAMES,
-    SETTING_VALUES,
-    settingValueName,
-    type SettingId
-  } from '$core/trade/settings';
+  import { SETTING_IDS, type SettingId } from '$core/trade/setting-ids';
+  import { SETTING_NAMES, SETTING_VALUES, settingValueName } from '$core/trade/settings';
   import ChoiceField from '../fields/choice-field.svelte';
   import TextField from '../fields/text-field.svelte';
 

@@ -4,7 +4,8 @@
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
   import type { Setting, SettingsSheet } from '$core/handover/settings';
   import { otherwiseText, placeText, reasonText } from '$core/handover/setting-words';
-  import { SETTING_NAMES, SETTING_VALUES, settingValueName, SYSTEM_SETTINGS } from '$core/trade/settings';
+  import { SYSTEM_SETTINGS } from '$core/trade/setting-ids';
+  import { SETTING_NAMES, SETTING_VALUES, settingValueName } from '$core/trade/settings';
   import ChoiceField from '../fields/choice-field.svelte';
   import Explained from '../words/explained.svelte';
   import { moment, say } from '../words/manner.svelte';

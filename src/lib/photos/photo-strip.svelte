@@ -6,7 +6,6 @@
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
   import { freshRest, jobStore } from '../state/store';
-  import { takePicture } from './take';
   import Thumb from './thumb.svelte';
 
   interface Props {
@@ -29,6 +28,7 @@
     input.value = '';
     if (!file) return;
     busy = true;
+    const { takePicture } = await import('./take');
     const taken = await takePicture(file);
     busy = false;
     if (!taken.ok) {

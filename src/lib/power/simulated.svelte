@@ -5,7 +5,8 @@
   import { effectText } from '$core/handover/setting-words';
   import { behaviourOf, otherwiseWith } from '$core/session/set-up';
   import { feedOf, screenAt } from '$core/session/simulated-thermostat';
-  import { SETTING_NAMES, SETTING_VALUES, SYSTEM_SETTINGS, type SettingId } from '$core/trade/settings';
+  import { SYSTEM_SETTINGS, type SettingId } from '$core/trade/setting-ids';
+  import { SETTING_NAMES, SETTING_VALUES } from '$core/trade/settings';
   import ChoiceField from '../fields/choice-field.svelte';
   import { powerable } from '$core/plan/powered';
   import { summariseSignal } from '$core/survey/signal';

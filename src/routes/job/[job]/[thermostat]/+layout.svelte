@@ -10,7 +10,6 @@
   import { getSession, setPlace } from '$lib/state/context';
   import { Place } from '$lib/state/place.svelte';
   import { threadPlanner } from '$lib/state/planner';
-  import { putThreadBy } from '$lib/state/put-by';
 
   let { children }: { children: Snippet } = $props();
   const getOpen = getSession();
@@ -18,10 +17,6 @@
   setPlace(place);
   // Before the page is drawn anew: the thread plans meanwhile.
   $effect.pre(() => place.follow());
-
-  $effect(() => {
-    if (place.planned) putThreadBy();
-  });
 
   const session = $derived(getOpen());
   const known = $derived(session.job.thermostats.some(({ id }) => id === page.params['thermostat']));

@@ -2,7 +2,7 @@
   /** Station: set up. What the thermostat has to be told in this house, in its own words, before anything runs. */
   import { mayBeMade, type Setting } from '$core/handover/settings';
   import { makeSetting } from '$core/job/after-edits';
-  import { SYSTEM_SETTINGS } from '$core/trade/settings';
+  import { SYSTEM_SETTINGS } from '$core/trade/setting-ids';
   import { deviceName } from '$core/match/catalogue';
   import { Finishing } from '$lib/finish/finishing.svelte';
   import PrivateFacts from '$lib/finish/private-facts.svelte';

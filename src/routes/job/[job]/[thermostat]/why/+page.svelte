@@ -132,11 +132,31 @@
       <h2 class="section-title mb-2">Most likely</h2>
       <CauseList causes={report.causes} />
       {#if report.against.length > 0}
-        <p class="mt-3">
-          <b>This does not fit:</b>
-          {report.against.map(({ ask, label }) => say(`${ask} ${label}`)).join('; ')}. One of the answers may
-          be wrong: look again.
-        </p>
+        <div class="mt-3">
+          <p><b>This does not fit.</b> One of the answers may be wrong: look again.</p>
+          <ul>
+            {#each report.against as entry (entry.observation)}
+              <li class="flex flex-wrap items-center justify-between gap-2 py-1">
+                <ChoiceField
+                  label={say(entry.ask)}
+                  value={String(entry.answer)}
+                  choices={[
+                    ...(typeof entry.answer === 'number'
+                      ? [[String(entry.answer), entry.label] as const]
+                      : []),
+                    ...entry.answers.map(({ value, label }) => [value, say(label)] as const)
+                  ]}
+                  onset={(value) =>
+                    out.see(
+                      entry.observation,
+                      value,
+                      entry.answers.find((other) => other.value === value)?.label ?? value
+                    )}
+                />
+              </li>
+            {/each}
+          </ul>
+        </div>
       {/if}
     </section>
   {/if}
