@@ -85,10 +85,17 @@ test.describe('on a phone', () => {
   });
 
   test('dark at power-up: three looks lead to the cause, its remedy is done, and it is lit', async ({
-    page
+    page,
+    context
   }) => {
     await open(page, '/demo/mill-cottage');
     await page.waitForURL('**/why');
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.reload();
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await context.setOffline(true);
     await goTo(page, 'power');
     await expect(page.getByRole('region', { name: 'Simulated thermostat' })).toContainText('made up');
     for (const box of await page.getByRole('region', { name: 'In this order' }).getByRole('checkbox').all())

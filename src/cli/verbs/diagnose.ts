@@ -63,7 +63,9 @@ function pageOf(thermostat: string, which: string, prepared: Prepared, state: Di
     ...(settled
       ? [
           ...wrap(`Remedy: ${settled.remedy.says}`, '  ', '    '),
-          ...settled.remedy.moves.flatMap(({ text }, at) => wrap(`${at + 1}. ${text}`, '  ', '     '))
+          ...[...settled.remedy.moves.map(({ text }) => text), ...settled.remedy.steps].flatMap((text, at) =>
+            wrap(`${at + 1}. ${text}`, '  ', '     ')
+          )
         ]
       : []),
     ...(nextTest

@@ -6,6 +6,8 @@ import { beliefAfter, prepareRun, rankedCauses, type Prepared } from './diagnosi
 import { minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
 import { planFor } from '../plan/plan';
 import { diagnosisRequest } from './from-plan';
+import { CAUSE_ODDS } from './causes/odds';
+import type { CauseKind } from './causes/types';
 import { remedyOf } from './remedy';
 import { stateOf } from './state';
 
@@ -70,6 +72,12 @@ describe('a diagnosis', () => {
     expect(minutesOf(head, start)).toBe(head.minutes);
     const far = prepared.observations.find(({ id }) => id.startsWith('tug-eq'))!;
     expect(minutesOf(far, start)).toBe(far.minutes + WALK_MINUTES + SWITCH_MINUTES);
+    // At the wall with the power off: to the switch at the machine, and back.
+    const screws = prepared.observations.find(({ power, place }) => power === 'off' && place === start.at)!;
+    expect(minutesOf(screws, start)).toBe(screws.minutes + 2 * WALK_MINUTES + SWITCH_MINUTES);
+    expect(minutesOf(screws, { ...start, at: far.place })).toBe(
+      screws.minutes + WALK_MINUTES + SWITCH_MINUTES
+    );
     expect(minutesOf(far, { ...start, at: far.place, power: 'off' })).toBe(far.minutes);
   });
 
@@ -101,6 +109,22 @@ describe('a diagnosis', () => {
     const gas = { answer: 'yes' as const, at: '2026-01-05T09:00:00.000Z', resolved: null };
     const stopped = { ...thermostat, stops: { 'gas-smell': gas } } as never;
     expect(diagnosisRequest(plan, stopped, 'now')).toMatchObject({ level: 'stop' });
+  });
+
+  it('has something to do for every cause: moves, steps one after the other, or whom to call', () => {
+    const steps = (kind: CauseKind) =>
+      remedyOf(prepared, { cause: { ...prepared.situation.causes[0]!, id: '-', kind } });
+    for (const kind of Object.keys(CAUSE_ODDS) as CauseKind[]) {
+      const { says, pro, steps: list } = steps(kind);
+      expect(says).toMatch(/\.$/);
+      if (pro) expect(list).toEqual([]);
+      for (const step of list) expect(step).toMatch(/[.!]$/);
+      // A limit or a switch that opened is there for a reason.
+      expect(list.join(' ')).not.toMatch(/(?<!Never )[Bb]ridge/);
+    }
+    expect(steps('fuse-open').steps[0]).toMatch(/^Power off/);
+    expect(steps('fuse-open').proven).toBe(true);
+    expect(steps('timer-counting').proven).toBeNull();
   });
 
   it('calls a remedy proven only where the wiring that it leads to was solved', () => {

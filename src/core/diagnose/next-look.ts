@@ -8,8 +8,9 @@ import type { Observation } from './observations/types';
 
 /** Where somebody stands, and what they can do. */
 export interface Circumstances {
-  /** Id of the place where they stand. */
+  /** Id of the place where they stand, and of the wall that the thermostat hangs on. */
   readonly at: string;
+  readonly wall: string;
   readonly power: 'on' | 'off';
   /** They say that they can use a meter on live low voltage. */
   readonly meter: boolean;
@@ -34,7 +35,7 @@ export interface NextLook {
 
 /** From the wall to the machine, or back, minutes. */
 export const WALK_MINUTES = 2;
-/** To switch the power and see that it is so, minutes. The way from the wall to the switch and back is not counted in it. */
+/** To switch the power, beside a machine, and see that it is so, minutes. */
 export const SWITCH_MINUTES = 2;
 /** Looks below this many bits are worth nobody's steps. */
 const LEAST_GAIN = 0.01;
@@ -48,7 +49,8 @@ export function abilityOf({ meter, helper }: Circumstances): Ability {
 }
 
 export function startAt(wiring: Wiring): Circumstances {
-  return { at: wallPlace(wiring), power: 'on', meter: false, helper: false };
+  const wall = wallPlace(wiring);
+  return { at: wall, wall, power: 'on', meter: false, helper: false };
 }
 
 /** Whether somebody in these circumstances can make it at all. */
@@ -57,12 +59,13 @@ export function canMake({ needs }: Observation, { meter, helper }: Circumstances
   return needs !== 'helper' || helper || meter;
 }
 
-/** Minutes of a look from where one stands. */
-export function minutesOf(observation: Observation, { at, power, helper }: Circumstances): number {
-  const walk = observation.place === at ? 0 : WALK_MINUTES;
-  const turn = observation.power === 'either' || observation.power === power ? 0 : SWITCH_MINUTES;
+/** Minutes of a look from where one stands. The switch is beside a machine: who stands at the wall and looks there again walks both ways. */
+export function minutesOf(observation: Observation, { at, wall, power, helper }: Circumstances): number {
+  const turns = observation.power !== 'either' && observation.power !== power;
+  const there = observation.place === at;
+  const walks = there ? (turns && at === wall ? 2 : 0) : 1;
   const alone = observation.needs === 'helper' && !helper ? 2 * WALK_MINUTES : 0;
-  return observation.minutes + walk + turn + alone;
+  return observation.minutes + walks * WALK_MINUTES + (turns ? SWITCH_MINUTES : 0) + alone;
 }
 
 export function circumstancesAfter(observation: Observation, before: Circumstances): Circumstances {

@@ -16,9 +16,11 @@ export interface Remedy {
   readonly says: string;
   /** For the hands; empty where nothing is moved. */
   readonly moves: readonly Move[];
+  /** What is done one after the other where no wire is moved; empty where it is one thing, or a technician's. */
+  readonly steps: readonly string[];
   /**
-   * The wiring that the moves lead to was solved: in each call something runs, no fuse opens, and the thermostat has its volts. Null where
-   * nothing is moved, or the way back is another wiring than the one that was solved.
+   * The wiring without the cause was solved: in each call something runs, no fuse opens, and the thermostat has its volts. Null where the way
+   * back is another wiring than that one, or a technician's.
    */
   readonly proven: boolean | null;
   /** A technician has to do it. */
@@ -70,6 +72,83 @@ const SAYS: Readonly<Record<CauseKind, string>> = {
   'something-else': 'None of the causes in the list explains it: a technician looks at the whole.'
 };
 
+const OFF = 'Power off at the breaker and the service switch, and prove it.';
+const ON = 'Door and covers on, power on, and watch for a minute.';
+
+/** Put right without moving a wire, step by step. */
+const STEPS: Readonly<Partial<Record<CauseKind, readonly string[]>>> = {
+  'conductor-nicked': [
+    OFF,
+    'Cut the end off behind the nick.',
+    'Strip 6 to 10 mm anew, land it, tug it.',
+    ON
+  ],
+  'joint-corroded': [
+    OFF,
+    'Cut the joint out, strip clean copper.',
+    'A fresh wire nut or lever; tug each wire.',
+    ON
+  ],
+  'fuse-open': [
+    OFF,
+    'Look along the wires for bare copper that touches metal or another wire, and part it.',
+    'Put in one new fuse of the same size, never a larger one.',
+    ON,
+    'If it opens again: power off, and no third one. There is a short.'
+  ],
+  'supply-off': [
+    'Push the breaker fully off, then on: a tripped one stands in the middle.',
+    'Service switch on.',
+    ON
+  ],
+  'switch-open': [
+    'Find which switch it is: door, drain pan, water.',
+    'Close the door on it, empty the pan and clear its drain, or fill the boiler by its sheet. Never bridge it.',
+    'Power on, and watch for a minute.'
+  ],
+  'head-not-seated': [
+    'Push the slack of the wires back into the wall.',
+    'Press the head on until all corners click.'
+  ],
+  'timer-counting': ['Leave the call on.', 'Wait five minutes by the clock, touching nothing.'],
+  'batteries-empty': [
+    'Take the head off.',
+    'Fresh batteries, each the way the drawing in the case shows.',
+    'Head back on.'
+  ],
+  'set-up-system': [
+    'Open Set up here: it says what this house needs.',
+    'Set the kind of system, then try again.'
+  ],
+  'set-up-valve': [
+    'Open Set up here: it says O or B.',
+    'Turn the setting round, then call for heat: the air gets warm.'
+  ],
+  'set-up-stages': [
+    'Open Set up here: it says how many.',
+    'Set them, then call far enough above the room for the second.'
+  ],
+  'set-up-fan': [
+    'Open Set up here: it says who starts the blower.',
+    'Set it, then call for heat: air comes.'
+  ],
+  'set-up-supplies': [
+    'Power off first.',
+    'Open Set up here: one supply or two.',
+    'Set it, or take the jumper out; then try cooling.'
+  ]
+};
+
+/** Without these the wiring is the one that was solved as sound. */
+const SOUND_WITHOUT: ReadonlySet<CauseKind> = new Set<CauseKind>([
+  'conductor-nicked',
+  'joint-corroded',
+  'fuse-open',
+  'supply-off',
+  'switch-open',
+  'head-not-seated'
+]);
+
 const PRO: ReadonlySet<CauseKind> = new Set<CauseKind>([
   'coil-open',
   'coil-shorted',
@@ -87,7 +166,8 @@ export function remedyOf({ situation }: Prepared, { cause }: Pick<CauseBelief, '
   return {
     says: SAYS[cause.kind],
     moves: fault ? movesBetween(fault.apply(wiring), wiring) : [],
-    proven: fault ? isSound(situation) : null,
+    steps: STEPS[cause.kind] ?? [],
+    proven: fault || SOUND_WITHOUT.has(cause.kind) ? isSound(situation) : null,
     pro: PRO.has(cause.kind)
   };
 }

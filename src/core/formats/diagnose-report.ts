@@ -87,6 +87,13 @@ function lookReport({ situation }: Prepared, { observation, gain, minutes, answe
 }
 
 function remedyReport(prepared: Prepared, settled: NonNullable<DiagnosisState['settled']>) {
-  const { says, moves, proven, pro } = remedyOf(prepared, settled);
-  return { says, proven, pro, moves: moves.map(({ action, place, text }) => ({ action, place, text })) };
+  const { says, moves, steps, proven, pro } = remedyOf(prepared, settled);
+  return {
+    says,
+    proven,
+    pro,
+    steps,
+    setUp: settled.cause.kind.startsWith('set-up'),
+    moves: moves.map(({ action, place, text }) => ({ action, place, text }))
+  };
 }

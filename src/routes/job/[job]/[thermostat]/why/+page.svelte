@@ -89,6 +89,14 @@
             {#each report.settled.remedy.moves as move, at (at)}<li>{say(move.text)}</li>{/each}
           </ol>
         {/if}
+        {#if report.settled.remedy.steps.length > 0}
+          <ol class="mt-2 list-decimal pl-6">
+            {#each report.settled.remedy.steps as step (step)}<li>{say(step)}</li>{/each}
+          </ol>
+        {/if}
+        {#if report.settled.remedy.setUp}
+          <a class="btn btn-outline mt-2" href="/job/{place.job.id}/{place.thermostat.id}/set-up">Set up</a>
+        {/if}
         {#if report.settled.remedy.pro}
           <p class="mt-2 font-semibold">This is for a technician.</p>
         {:else if report.settled.remedy.proven !== null}
