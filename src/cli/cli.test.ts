@@ -6,23 +6,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { DEMO_JOBS } from '$demo/jobs';
 import { writeJob } from '$core/formats/job-json';
-import { main } from './main';
-
-async function run(...words: string[]): Promise<{ code: number; out: string; error: string }> {
-  let out = '';
-  let error = '';
-  const code = await main(words, {
-    out: (text) => void (out += `${text}\n`),
-    error: (text) => void (error += `${text}\n`)
-  });
-  return { code, out, error };
-}
-
-async function json(...words: string[]) {
-  const { code, out } = await run(...words, '--json');
-  expect(code).toBe(0);
-  return JSON.parse(out);
-}
+import { tryCommand as run, tryJson as json } from './try-command';
 
 describe('the command line', () => {
   it('plans the classroom: a spare wire, the others with verdict and findings', async () => {

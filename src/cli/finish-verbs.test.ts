@@ -3,22 +3,7 @@ import { mkdtemp, readdir, readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { main } from './main';
-
-async function run(...words: string[]) {
-  let [out, error] = ['', ''];
-  const code = await main(words, {
-    out: (text) => void (out += `${text}\n`),
-    error: (text) => void (error += `${text}\n`)
-  });
-  return { code, out, error };
-}
-
-async function json(...words: string[]) {
-  const { code, out } = await run(...words, '--json');
-  expect(code).toBe(0);
-  return JSON.parse(out);
-}
+import { tryCommand as run, tryJson as json } from './try-command';
 
 describe('settings', () => {
   it('are in the words of the device, each with its reason and what goes wrong otherwise', async () => {

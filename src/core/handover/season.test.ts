@@ -11,7 +11,7 @@ import { gateText } from './test-words';
 
 const NOW = '2026-10-15T12:00:00.000Z';
 const minutes = (count: number) => new Date(Date.parse(NOW) + count * 60_000).toISOString();
-const lit: Thermostat['seen'] = [{ at: NOW, observation: 'display', answer: 'lit' }];
+const lit: Thermostat['seen'] = [{ at: '2026-10-15T11:30:00.000Z', observation: 'display', answer: 'lit' }];
 const { job: bare } = furnaceWithSpare();
 const base: Job = { ...bare, thermostats: bare.thermostats.map((place) => ({ ...place, seen: lit })) };
 const { id } = base.thermostats[0]!;
@@ -81,6 +81,18 @@ describe('a cooling test', () => {
     expect(gate(stopped(4.99), COOL)).toMatchObject({ why: 'counting', until: minutes(0.01) });
     expect(gate(stopped(5), COOL).open).toBe(true);
     expect(gate(stopped(1), HEAT).open).toBe(true);
+  });
+
+  it('waits five minutes after the power came back as well', () => {
+    const just = {
+      ...outdoors(20),
+      thermostats: outdoors(20).thermostats.map((place) => ({
+        ...place,
+        seen: [{ ...lit[0]!, at: minutes(-2) }]
+      }))
+    };
+    expect(gate(just, COOL)).toMatchObject({ why: 'counting', until: minutes(3) });
+    expect(gate(just, HEAT).open).toBe(true);
   });
 });
 

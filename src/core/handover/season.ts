@@ -77,9 +77,12 @@ export function outdoorsNow(readings: readonly TakenReading[], now: string): Tak
   return hours >= -0.1 && hours <= READING_HOURS ? last : null;
 }
 
-/** When a compressor stopped last, as far as the tests know. */
-function lastStop({ tests, testing }: Thermostat, withCompressor: ReadonlySet<string>): string | null {
+/** When a compressor stopped last, as far as anybody knows: at the end of a test, or when the power came back. */
+function lastStop({ tests, testing, seen }: Thermostat, withCompressor: ReadonlySet<string>): string | null {
   const ends = [
+    ...seen
+      .filter(({ observation, answer }) => observation === 'display' && answer === 'lit')
+      .map(({ at }) => at),
     ...tests.filter(({ call }) => withCompressor.has(call)).map(({ ended }) => ended),
     ...(testing && withCompressor.has(testing.call) ? [testing.ended] : [])
   ].filter((end) => end !== null);

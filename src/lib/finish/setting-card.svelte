@@ -44,6 +44,16 @@
       {#if setting.value === null}
         <p class="text-xl font-bold">Not known yet</p>
         <p>{say(setting.ask)} <a class="underline" href={askAt}>Answer it</a></p>
+        {#if others.length > 0}
+          <div class="mt-2 max-w-xs">
+            <ChoiceField
+              label="I know it, and have set it to"
+              value={setting.made?.value ?? ''}
+              choices={[['', 'not set'], ...others]}
+              onset={(value) => onmake(value === '' ? null : value)}
+            />
+          </div>
+        {/if}
       {:else}
         <p class="text-xl font-bold break-words">{say(settingValueName(setting.id, setting.value))}</p>
         {#if where !== ''}<p class="text-lg">{say(where)}</p>
