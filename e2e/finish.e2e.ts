@@ -1,6 +1,7 @@
 /** The last stretch, on a phone without a network: lit, set up, tested, handed over, closed; opened again elsewhere by the codes on its sheet. */
-import { readFile } from 'node:fs/promises';
-import { expect, test, type Download, type Page } from '@playwright/test';
+import { readFile, writeFile } from 'node:fs/promises';
+import { chromium, expect, test, type Download, type Page } from '@playwright/test';
+import { encode } from 'uqr';
 import { expectAccessible, expectNoSideways, goTo, open, openDemo, openWay } from './helpers';
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
@@ -190,6 +191,47 @@ test.describe('on a phone', () => {
     await expectNoSideways(page);
   });
 });
+
+test('the camera reads a code, and is let go once the record is whole', async ({ baseURL }, info) => {
+  const [vector] = JSON.parse(await readFile('src/core/formats/fixtures/door-codes-1.json', 'utf8')) as {
+    codes: string[];
+  }[];
+  const film = info.outputPath('code.y4m');
+  await writeFile(film, filmOf(vector!.codes[0]!));
+  const { launchOptions } = info.project.use as { launchOptions: { executablePath: string; args: string[] } };
+  const browser = await chromium.launch({
+    ...launchOptions,
+    args: [
+      ...launchOptions.args,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`
+    ]
+  });
+  try {
+    const page = await browser.newPage({ ...phone, baseURL: baseURL! });
+    await open(page, '/left');
+    await page.getByRole('button', { name: 'Scan with the camera' }).tap();
+    await expect(page.locator('[data-left=whole]')).toContainText('Vector');
+    await expect(page.locator('video')).toHaveCount(0);
+  } finally {
+    await browser.close();
+  }
+});
+
+/** A film of a code held still, uncompressed (YUV4MPEG2): light and dark in the first plane, no colour in the others. */
+function filmOf(text: string): Buffer {
+  const { data, size } = encode(text, { ecc: 'M', border: 4 });
+  const field = 6;
+  const side = Math.ceil((size * field) / 2) * 2;
+  const light = Buffer.alloc(side * side, 235);
+  for (let y = 0; y < side; y += 1)
+    for (let x = 0; x < side; x += 1)
+      if (data[Math.floor(y / field)]?.[Math.floor(x / field)]) light[y * side + x] = 16;
+  const colour = Buffer.alloc((side * side) / 2, 128);
+  const frame = Buffer.concat([Buffer.from('FRAME\n'), light, colour]);
+  return Buffer.concat([Buffer.from(`YUV4MPEG2 W${side} H${side} F10:1 Ip A1:1 C420jpeg\n`), frame, frame]);
+}
 
 /** Each code of a sheet photographed by itself. */
 async function picturesOf(page: Page, svg: string): Promise<Buffer[]> {

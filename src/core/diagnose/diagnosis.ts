@@ -118,7 +118,7 @@ export interface CauseBelief {
 }
 
 /** A class with this share of the belief is worth its remedy: it costs less to try than to look on. */
-export const SETTLED = 0.75;
+export const SETTLED = 0.8;
 
 /** Clauses of one class that are said; the rest of it would say the same again. */
 const MOST_CLAUSES = 4;
