@@ -72,9 +72,7 @@
         aria-label="Set: {name}"
         disabled={held !== '' && setting.made === null}
         onclick={() => onmake(setting.made !== null && wrong === null ? null : setting.value)}
-        ><Check size={20} aria-hidden="true" />{setting.made !== null && wrong === null
-          ? 'Set'
-          : 'I set it'}</button
+        >{#if setting.made !== null && wrong === null}<Check size={20} aria-hidden="true" />Set{:else}I set it{/if}</button
       >
     {/if}
   </div>
