@@ -14,9 +14,12 @@ function marksInUse(wiring: Wiring): ReadonlySet<string> {
   return new Set(terminals.flatMap((terminal) => meansAt(wiring, terminal)));
 }
 
-/** The calls that this system has, as far as a conductor is on the terminal of one at either end: one request each. */
-export function callsOf(world: MachineWorld, wiring: Wiring): SimpleCall[] {
-  const used = marksInUse(wiring);
+/**
+ * The calls that this system has, as far as a conductor is on the terminal of one at either end: one request each. `more`: marks that are in use
+ * without one, such as those of a receiver that short pieces of wire join to a board.
+ */
+export function callsOf(world: MachineWorld, wiring: Wiring, more: readonly string[] = []): SimpleCall[] {
+  const used = new Set([...marksInUse(wiring), ...more]);
   const on = (...marks: string[]) => marks.some((mark) => used.has(mark));
   const heatPump = isHeatPump(world.family);
   const combined = on('K');
@@ -50,8 +53,8 @@ const BESIDE: readonly { readonly request: Request; readonly with: readonly Requ
  * The sets of requests that a thermostat can make at once in this system: of each main call the set with everything that may go on beside
  * it, where that closes more than the main call does. A transformer is judged by these too.
  */
-export function combinedCallsOf(world: MachineWorld, wiring: Wiring): Call[] {
-  const calls = callsOf(world, wiring);
+export function combinedCallsOf(world: MachineWorld, wiring: Wiring, more: readonly string[] = []): Call[] {
+  const calls = callsOf(world, wiring, more);
   const found: Call[] = [];
   for (const main of calls) {
     if (main === 'idle' || BESIDE.some((candidate) => candidate.request === main)) continue;

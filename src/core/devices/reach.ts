@@ -47,16 +47,21 @@ function mainRole(request: Request, roles: readonly Role[]): Role | undefined {
   return wanted[request] ?? roles[0];
 }
 
+/** Marks of the control that a wire or a jumper is on. */
+function marksInReach(control: Control, wiring: Wiring): string[] {
+  const used = terminalsInUse(wiring);
+  return control.screws.filter(({ id }) => used.has(id)).flatMap(({ means }) => means);
+}
+
 /** The single calls that the control of a wiring can make in a world: the terminal that each is put out on has a wire. Idle is one. */
 export function reachableCalls(recorded: Wiring, world: World): Call[] {
   const wiring = readIn(recorded, world.family);
   const control = controlOf(wiring);
   if (!control) return [];
-  const used = terminalsInUse(wiring);
-  const marks = control.screws.filter(({ id }) => used.has(id)).flatMap(({ means }) => means);
+  const marks = marksInReach(control, wiring);
   const set = worldOfDevice(world, control.id);
   const onK = screwThat(control, 'K') !== undefined && marks.includes('K');
-  return callsOf(world, wiring).filter((call) => {
+  return callsOf(world, wiring, marks).filter((call) => {
     if (call === 'idle') return true;
     const role = mainRole(call, rolesCalled(call, set));
     if (role === undefined) return false;
@@ -70,8 +75,10 @@ export function reachableCalls(recorded: Wiring, world: World): Call[] {
 /** The sets of requests that it can make at once, of those that close more than one of them does. */
 export function reachableSets(recorded: Wiring, world: World): Call[] {
   const wiring = readIn(recorded, world.family);
+  const control = controlOf(wiring);
+  if (!control) return [];
   const single = new Set(reachableCalls(recorded, world).flatMap(requestsOf));
-  const sets = combinedCallsOf(world, wiring).map((call) =>
+  const sets = combinedCallsOf(world, wiring, marksInReach(control, wiring)).map((call) =>
     callOf(
       requestsOf(call)
         .filter((request) => single.has(request))
@@ -79,4 +86,10 @@ export function reachableSets(recorded: Wiring, world: World): Call[] {
     )
   );
   return [...new Set(sets)].filter(isCombined);
+}
+
+/** Whether a wire or a jumper is on its C. */
+export function isOnCommon(recorded: Wiring, control: Control): boolean {
+  const common = screwThat(control, 'C')?.id;
+  return common !== undefined && terminalsInUse(recorded).has(common);
 }

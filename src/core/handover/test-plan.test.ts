@@ -8,7 +8,7 @@ import { makeId } from '../job/ids';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { neighboursOf } from '../plan/neighbours';
 import { readCall, requestsOf } from '../trade/calls';
-import type { Family, MethodId } from '../trade/vocabulary';
+import { METHOD_IDS, type Family, type MethodId } from '../trade/vocabulary';
 import { finishedOf } from './subject';
 import { testPlanOf, type TestPlan } from './test-plan';
 import { airText, loadNames, stopText, testTitle, voltsText, waitText, whatToDo } from './test-words';
@@ -74,6 +74,42 @@ describe('the test plan', () => {
     expect(plan.takenAway).toEqual(['fan']);
     expect(callsOf(plan).some((call) => requestsOf(call).includes('fan'))).toBe(false);
     expect(stepIn(plan, 'cool1').mustRun).toEqual(expect.arrayContaining(['compressor', 'blower']));
+  });
+
+  it('of a receiver names what its short wires at the board can call: nothing is lost by having none to the wall', () => {
+    const plan = planOf(houses.furnaceWithSpare(), 'farspeak', 'receiver-at-equipment');
+    expect(callsOf(plan)).toEqual(['heat1', 'idle', 'cool1', 'fan', 'heat1+fan']);
+    expect(plan.takenAway).toEqual([]);
+    expect(stepIn(plan, 'cool1').mustRun).toEqual(expect.arrayContaining(['compressor', 'blower']));
+  });
+
+  it.each(['furnaceFourWires', 'heatPumpNoCommon', 'boilerPlusAcHouse'] as const)(
+    'of %s has by every way each call that the proof keeps, and none that nothing answers',
+    (name) => {
+      let ways = 0;
+      for (const device of ['fellgate', 'weftline', 'farspeak', 'sipper'])
+        for (const method of METHOD_IDS) {
+          const { job, thermostat, plan } = chosen(houses[name](), device, method);
+          const option = plan.options.find((candidate) => candidate.method === method);
+          const made = option?.verdict === 'no' ? null : finishedOf(job, thermostat, plan);
+          const rows = option?.proof?.worlds[0]?.rows ?? [];
+          if (made === null || 'code' in made || rows.length === 0) continue;
+          ways += 1;
+          const calls = new Set<string>(callsOf(testPlanOf(made)));
+          for (const { call, after } of rows.filter(
+            (row) => row.call !== 'idle' && requestsOf(row.call).length === 1
+          )) {
+            if (after.length === 0) expect(calls, `${device} ${method}`).not.toContain(call);
+            else expect(calls, `${device} ${method}`).toContain(call);
+          }
+        }
+      expect(ways).toBeGreaterThan(2);
+    }
+  );
+
+  it('promises no volts between R and C where no wire is on C', () => {
+    const plan = planOf(houses.furnaceFourWires(), 'sipper', 'no-c-needed');
+    expect(plan.steps.map(({ volts }) => volts)).toEqual(plan.steps.map(() => null));
   });
 
   it('names the same calls once the work is done', () => {

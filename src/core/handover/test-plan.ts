@@ -4,7 +4,7 @@
  * are the trade's.
  */
 import { expectedLoads, uncalledIn } from '../circuit/expected';
-import { reachableCalls, reachableSets } from '../devices/reach';
+import { isOnCommon, reachableCalls, reachableSets } from '../devices/reach';
 import { isHeatPump, isHydronic } from '../devices/roles';
 import { prove } from '../proof/prove';
 import type { ProofNeighbour, ProofRow, Prover } from '../proof/types';
@@ -77,9 +77,16 @@ export function testPlanOf(
   { prover = prove, neighbours = [] }: TestMeans = {}
 ): TestPlan {
   const { wiring, worlds, control, plan } = finished;
-  const proof = prover({ before: wiring, after: wiring, worlds, needsSupply: 'never', neighbours: [] });
-  const rows = proof.worlds.map((world) => new Map(world.rows.map((row) => [row.call, row])));
   const calls = inOrder(callsOfAll(finished));
+  const proof = prover({
+    before: wiring,
+    after: wiring,
+    worlds,
+    needsSupply: 'never',
+    calls,
+    neighbours: []
+  });
+  const rows = proof.worlds.map((world) => new Map(world.rows.map((row) => [row.call, row])));
   const seen = new Set(calls);
   // In each world a call has a row only where that world makes it.
   const loads = [...new Set(proof.worlds.flatMap((world) => world.rows.flatMap(({ ever }) => ever)))];
@@ -159,7 +166,7 @@ function stepOf(
     mayRun: ever.filter((load) => !must.includes(load) && !uncalled.includes(load)),
     mustNotRun: [...real(loads).filter((load) => !ever.includes(load)), ...uncalled],
     lost: real(inAll(should)).filter((load) => !ever.includes(load)),
-    volts: voltsOf(rows),
+    volts: isOnCommon(finished.wiring, finished.control) ? voltsOf(rows) : null,
     air: airOf(finished, call, ever),
     stopWhen: stopsOf(finished, call, ever),
     cools,

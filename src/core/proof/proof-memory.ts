@@ -13,14 +13,14 @@ export function rememberingProver(most: number, solve: Prover = prove): Prover {
   return (input) => known(proofKey(input), () => solve(input));
 }
 
-function proofKey({ before, after, worlds, needsSupply, neighbours = [] }: ProofInput): string {
+function proofKey({ before, after, worlds, needsSupply, calls = [], neighbours = [] }: ProofInput): string {
   const others = neighbours
     .map(
       (neighbour) =>
         `${neighbour.thermostat} ${circuitKey(neighbour.wiring)} ${JSON.stringify(neighbour.worlds)}`
     )
     .join(' ');
-  return `${others} ${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply}`;
+  return `${others} ${circuitKey(before)} ${circuitKey(after)} ${JSON.stringify(worlds)} ${needsSupply} ${calls.join(' ')}`;
 }
 
 /** The record is never changed in place, so each wiring is written out once. */

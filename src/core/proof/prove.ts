@@ -51,7 +51,7 @@ function behaviours(world: World): World[] {
 
 function proveWorld(input: ProofInput, world: World, weight: number): WorldOutcome {
   const [first = world, ...others] = behaviours(world);
-  const calls = [...callsOf(first, input.before), ...combinedCallsOf(first, input.before)];
+  const calls = input.calls ?? [...callsOf(first, input.before), ...combinedCallsOf(first, input.before)];
   const printed = proveBehaviour(input, first, world, weight, calls);
   const said = new Set(printed.findings.map(factKey));
   const more = others

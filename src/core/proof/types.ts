@@ -65,6 +65,8 @@ export interface ProofInput {
   readonly worlds: readonly WeightedWorld[];
   /** Whether the device dies or dozes without a common, charges itself while nothing is called, or does not care. */
   readonly needsSupply: 'always' | 'dozes' | 'idle' | 'never';
+  /** The calls to be solved, where they are others than those that the wires of `before` can make. */
+  readonly calls?: readonly Call[];
   /** Other thermostats on the same machines, as they are or will be: they draw from the same transformer. */
   readonly neighbours?: readonly ProofNeighbour[];
 }
