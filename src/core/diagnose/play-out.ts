@@ -44,6 +44,8 @@ export interface PlayRules {
   readonly first?: readonly string[];
   /** Says whether the next answer is wrong. */
   readonly errs?: () => boolean;
+  /** Whether what does not fit is looked at once more before it counts as found; it is, unless this says not. */
+  readonly secondLooks?: boolean;
   /** Which look is taken; the best, unless somebody goes by an order of their own. */
   readonly choose?: (asked: Asked) => Pick<NextLook, 'observation' | 'minutes'> | undefined;
 }
@@ -58,7 +60,14 @@ export function answerOf({ answers, chances }: Observation, truth: number, wrong
 
 /** `truth`: the number of the hypothesis that is so. */
 export function playOut(prepared: Prepared, truth: number, rules: PlayRules): PlayOut {
-  const { settled = SETTLED, mostLooks = 25, first = [], errs = () => false, choose = best } = rules;
+  const {
+    settled = SETTLED,
+    mostLooks = 25,
+    first = [],
+    errs = () => false,
+    choose = best,
+    secondLooks = true
+  } = rules;
   let { circumstances } = rules;
   const ability = abilityOf(circumstances);
   const seen: { observation: Observation; answer: string }[] = [];
@@ -81,9 +90,10 @@ export function playOut(prepared: Prepared, truth: number, rules: PlayRules): Pl
     const settles = top !== undefined && top.probability >= settled;
     const next = settles ? undefined : choose({ prepared, belief, circumstances, answered });
     // Before it counts as found, what does not fit is looked at once more.
-    const doubtful = next
-      ? undefined
-      : againstOf(seen, belief).find(({ observation }) => !again.has(observation.id));
+    const doubtful =
+      next || !secondLooks
+        ? undefined
+        : againstOf(seen, belief).find(({ observation }) => !again.has(observation.id));
     if (!next && !doubtful) break;
     const observation = next?.observation ?? doubtful!.observation;
     if (doubtful) {
