@@ -130,7 +130,9 @@ function finishing(thermostat: NextStepFacts['thermostat'], plan: NextStepFacts[
   const { seen, settings, tests, testing } = thermostat;
   if (seen.length === 0) return { what: 'power-up', station: 'power' };
   const lit = seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
-  if (!lit || seen.length > 1) return { what: 'find-out', station: 'why' };
+  // A call that was tested good since has found its cause.
+  const settled = tests.some(({ result, at }) => result === 'good' && seen.every((entry) => entry.at < at));
+  if (!lit || (seen.length > 1 && !settled)) return { what: 'find-out', station: 'why' };
   // What is the people's comes after the system's: where one of those is made, the system is set.
   if (!settings.some(({ setting }) => !SYSTEM_SETTINGS.has(setting)))
     return { what: 'set-up', station: 'set-up' };

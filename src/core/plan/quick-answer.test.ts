@@ -217,6 +217,15 @@ describe('the one next step', () => {
         testing: { call: 'fan', began: at, ended: null }
       })
     ).toBe('test');
+    const trouble = [
+      { at, observation: 'display', answer: 'lit' },
+      { at, observation: 'heat1-burner', answer: 'still' }
+    ];
+    expect(after({ settings: [kind, clock], tests: [test('bad')], seen: trouble })).toBe('find-out');
+    const later = { ...test('good'), at: '2026-10-03T11:00:00.000Z' };
+    expect(after({ settings: [kind, clock], tests: [test('bad'), later, ...others], seen: trouble })).toBe(
+      'hand-over'
+    );
     expect(after({}, true)).toBe('closed');
   });
 

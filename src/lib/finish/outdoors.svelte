@@ -4,6 +4,7 @@
   import { takeReading } from '$core/job/after-edits';
   import { fromShown, shownText, toShown, unitName } from '$core/trade/units';
   import { getPlace } from '../state/context';
+  import { localIso } from '../state/clock.svelte';
   import { currentWeather } from '../state/weather.svelte';
   import { moment } from '../words/manner.svelte';
 
@@ -17,7 +18,7 @@
   const units = $derived(place.job.units);
   const last = $derived(outdoorsNow(place.thermostat.readings, now));
   const weather = $derived(currentWeather(place.job.survey.building));
-  const simulated = $derived(weatherAt(weather.hourly, now));
+  const simulated = $derived(weatherAt(weather.hourly, localIso(Date.parse(now))));
   let typed = $state('');
   let trouble = $state('');
   const [COLDEST, WARMEST] = [-60, 60];

@@ -3,6 +3,7 @@
   import { setPrivate } from '$core/job/after-edits';
   import type { PhotoId } from '$core/job/ids';
   import TextField from '../fields/text-field.svelte';
+  import PhotoStrip from '../photos/photo-strip.svelte';
   import { getPlace } from '../state/context';
 
   const place = getPlace();
@@ -28,6 +29,9 @@
     value={own.hardwareAddress}
     onset={(hardwareAddress) => keep({ hardwareAddress })}
   />
+</div>
+<div class="mt-3">
+  <PhotoStrip of="other" label="Photo of the code" ontaken={(id) => keep({ photos: [...own.photos, id] })} />
 </div>
 {#if place.thermostat.photos.length > 0}
   <fieldset class="mt-3">

@@ -12,9 +12,10 @@
     of: Photo['of'];
     equipment?: EquipmentId | null;
     label: string;
+    ontaken?: (id: Photo['id']) => void;
   }
 
-  let { of, equipment = null, label }: Props = $props();
+  let { of, equipment = null, label, ontaken }: Props = $props();
   const place = getPlace();
   const photos = $derived(
     place.thermostat.photos.filter((one) => one.of === of && one.equipment === equipment)
@@ -50,6 +51,7 @@
       pins: []
     };
     setThermostat(place, 'photos', [...place.thermostat.photos, photo], `Photo: ${label}`);
+    ontaken?.(id);
   }
 </script>
 

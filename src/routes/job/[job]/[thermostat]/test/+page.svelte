@@ -18,6 +18,7 @@
   import TestCard from '$lib/finish/test-card.svelte';
   import VoltsChart from '$lib/finish/volts-chart.svelte';
   import { downloadCalendar } from '$lib/finish/calendar';
+  import { localIso } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
   import { currentWeather } from '$lib/state/weather.svelte';
   import { day, say } from '$lib/words/manner.svelte';
@@ -36,7 +37,7 @@
   const compressors = $derived(
     new Set<string>(plan?.steps.filter(({ compressor }) => compressor).map(({ call }) => call) ?? [])
   );
-  const today = $derived(new Date(now).toISOString().slice(0, 10));
+  const today = $derived(localIso(now).slice(0, 10));
   const warm = $derived(warmDayFrom(currentWeather(place.job.survey.building).hourly, today));
   const due = $derived(dueOf(place.job, [place.thermostat]));
   /** The one that is open: the running one, else the first without a result, unless somebody opens another. */
