@@ -4,7 +4,7 @@
   import { takeReading } from '$core/job/after-edits';
   import { fromShown, shownText, toShown, unitName } from '$core/trade/units';
   import { getPlace } from '../state/context';
-  import { localIso } from '../state/clock.svelte';
+  import { localIso } from '../state/local-time';
   import { currentWeather } from '../state/weather.svelte';
   import { moment } from '../words/manner.svelte';
 

@@ -18,7 +18,7 @@
   import TestCard from '$lib/finish/test-card.svelte';
   import VoltsChart from '$lib/finish/volts-chart.svelte';
   import { downloadCalendar } from '$lib/finish/calendar';
-  import { localIso } from '$lib/state/clock.svelte';
+  import { localIso } from '$lib/state/local-time';
   import { getPlace } from '$lib/state/context';
   import { currentWeather } from '$lib/state/weather.svelte';
   import { day, say } from '$lib/words/manner.svelte';
