@@ -6,6 +6,10 @@ import { expectAccessible, expectNoSideways, goTo, open, openDemo, openWay } fro
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
+/** A picture of one dot. */
+const DOT =
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
+
 async function textOf(download: Promise<Download>): Promise<string> {
   return readFile(await (await download).path(), 'utf8');
 }
@@ -81,6 +85,12 @@ test.describe('on a phone', () => {
     );
     await page.getByLabel('Registration code').fill('4711-0815');
     await page.getByLabel('Registration code').blur();
+    await page.getByLabel('Photo of the code').setInputFiles({
+      name: 'code.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(DOT, 'base64')
+    });
+    await expect(page.getByRole('checkbox', { name: 'Photo of other' })).toBeChecked();
     const simulated = page.getByRole('region', { name: 'Simulated thermostat' });
     await simulated.getByRole('button', { name: 'Power on' }).tap();
     await simulated.getByRole('button', { name: 'Let time run faster' }).tap();
@@ -131,6 +141,12 @@ test.describe('on a phone', () => {
     expect(await paper(page, /Sheet for the furnace door/)).toMatch(/^%PDF-/);
     const record = await paper(page, /As built \(JSON\)/);
     expect(record).not.toContain('4711');
+    const whole = await paper(page, /The whole job as a file/);
+    expect(whole).toContain('ulterum-job');
+    expect(whole).not.toMatch(/4711|"ph-/);
+    await page.getByRole('checkbox', { name: /With the registration code/ }).check();
+    expect(await paper(page, /Full report/)).toMatch(/^%PDF-/);
+    await expect(page.getByRole('checkbox', { name: /With the registration code/ })).not.toBeChecked();
     expect(await paper(page, /Wires \(CSV\)/)).toContain('wall_terminal');
     await page.getByLabel('Who did it').fill('M. Arkwright');
     await page.getByRole('button', { name: 'Close the job' }).tap();

@@ -59,7 +59,9 @@ const FAMILIES: readonly (readonly [Family, House, Readonly<Record<string, strin
     withC(['RD R R', 'YE Y Y', 'GN G G'], ['R', 'Y', 'G'], 'cooling-only'),
     { kind: 'cooling', 'heat-stages': '0', 'cool-stages': '1' }
   ],
-  ['contact-heater', withC(['RD R R', 'WH W W'], ['R', 'W'], 'contact-heater'), { kind: null }]
+  ['contact-heater', withC(['RD R R', 'WH W W'], ['R', 'W'], 'contact-heater'), { kind: null }],
+  ['electric-furnace', houses.electricFurnaceHouse(), { kind: 'air', fan: 'thermostat', cycles: '9' }],
+  ['boiler-plus-ac', houses.boilerPlusAcHouse(), { kind: 'water', 'cool-stages': '1', cycles: '3' }]
 ];
 
 describe('the settings sheet', () => {

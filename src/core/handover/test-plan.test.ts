@@ -53,7 +53,8 @@ const FAMILIES: readonly (readonly [Family, House, string, readonly string[]])[]
     withC(['RD R R', 'YE Y Y', 'GN G G'], ['R', 'Y', 'G'], 'cooling-only'),
     'fellgate',
     ['cool1', 'idle', 'fan']
-  ]
+  ],
+  ['boiler-plus-ac', houses.boilerPlusAcHouse(), 'fellgate', ['heat1', 'idle', 'cool1', 'fan']]
 ];
 
 describe('the test plan', () => {
