@@ -25,6 +25,8 @@ export interface Arguments {
   /** °C, as it was typed. */
   readonly outdoor: string | undefined;
   readonly paper: string | undefined;
+  /** Where the application is served that codes lead to. */
+  readonly origin: string | undefined;
 }
 
 export function readArguments(words: readonly string[]): Arguments | { readonly why: string } {
@@ -50,7 +52,8 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
         seen: { type: 'string', multiple: true, default: [] },
         reading: { type: 'string', multiple: true, default: [] },
         outdoor: { type: 'string' },
-        paper: { type: 'string' }
+        paper: { type: 'string' },
+        origin: { type: 'string' }
       }
     });
     const [verb, file, ...rest] = positionals;
@@ -75,7 +78,8 @@ export function readArguments(words: readonly string[]): Arguments | { readonly 
       seen: values.seen.flatMap((codes) => codes.split(',')).filter(Boolean),
       readings: values.reading,
       outdoor: values.outdoor,
-      paper: values.paper
+      paper: values.paper,
+      origin: values.origin
     };
   } catch (error) {
     return { why: error instanceof Error ? error.message : String(error) };

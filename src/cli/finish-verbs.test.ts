@@ -85,6 +85,14 @@ describe('handover', () => {
     expect(await readFile(sheet, 'utf8')).toContain('215.9mm');
   });
 
+  it('has codes that lead to the server that is named, and says so where none is', async () => {
+    const { codes } = await json('handover', 'demo/mill-cottage.json', '--origin', 'https://ulterum.example');
+    expect(codes[0]).toMatch(/^https:\/\/ulterum\.example\/left#/);
+    const out = await mkdtemp(join(tmpdir(), 'ulterum-'));
+    expect((await run('handover', 'demo/mill-cottage.json', '--out', out)).out).toContain('name no server');
+    expect((await run('handover', 'demo/mill-cottage.json', '--origin', 'here')).code).toBe(2);
+  });
+
   it('of a house where nothing is done says what is not', async () => {
     const record = await json('handover', 'demo/classroom.json');
     expect(record.changes).toEqual([]);

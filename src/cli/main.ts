@@ -54,7 +54,7 @@ const HELP = `ulterum VERB FILE [options]
   tests FILE       the test plan: what to call, what must run and what must not, volts, what is put off
                    [--outdoor C]
   handover FILE    the record as built, its codes, and with --out the sheets, CSV and SPICE as files
-                   [--out DIR] [--paper A4|Letter]
+                   [--out DIR] [--paper A4|Letter] [--origin URL: where its codes lead]
                    all three: [--thermostat ID] [--model ID] [--method ID]
   demo             writes the demo jobs as files  [--out DIR]
 

@@ -26,8 +26,8 @@ import { wrongUse, type Outcome } from '../outcome';
 import { table, wrap } from '../page';
 import { planFromArguments } from './plan';
 
-/** Where a code of the command line leads: whoever serves the application says so on its page. */
-const ORIGIN = 'https://ulterum.invalid';
+/** A code that leads nowhere: the application's own reader takes it, a camera by itself opens nothing. */
+const NOWHERE = 'https://ulterum.invalid';
 const BLANK_LABELS = 6;
 
 /** The record as built; with --out its sheets and files. */
@@ -35,12 +35,14 @@ export async function handover(args: Arguments): Promise<Outcome> {
   const paper = { a4: 'A4', letter: 'LETTER' }[(args.paper ?? 'A4').toLowerCase()] as
     'A4' | 'LETTER' | undefined;
   if (!paper) return wrongUse(`--paper is A4 or Letter, not ${args.paper}.`);
+  if (args.origin !== undefined && !/^https?:\/\/[^/\s#]+$/.test(args.origin))
+    return wrongUse(`--origin is where the application is served, such as https://host, not ${args.origin}.`);
   const job = await loadJob(args.file);
   if (!isJob(job)) return job;
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const built = asBuilt(job, made.thermostat, made.plan);
-  const codes = writeLeftCodes(job, made.thermostat, ORIGIN);
+  const codes = writeLeftCodes(job, made.thermostat, args.origin ?? NOWHERE);
   const report = handoverReport(built, codes);
   if (args.out === undefined) return { kind: 'result', json: report, page: pageOf(built, codes.length) };
   const now = new Date().toISOString();
@@ -56,7 +58,16 @@ export async function handover(args: Arguments): Promise<Outcome> {
   await mkdir(args.out, { recursive: true });
   await Promise.all(files.map(([name, text]) => writeFile(join(args.out!, name), text)));
   const names = files.map(([name]) => join(args.out!, name));
-  return { kind: 'result', json: { ...report, files: names }, page: names.join('\n') };
+  return {
+    kind: 'result',
+    json: { ...report, files: names },
+    page: [
+      ...names,
+      ...(args.origin === undefined && codes.length > 0
+        ? ['The codes name no server: read them in the application, or give --origin.']
+        : [])
+    ].join('\n')
+  };
 }
 
 function pagesAs(name: string, pages: readonly string[]): (readonly [string, string])[] {

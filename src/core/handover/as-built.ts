@@ -6,6 +6,7 @@ import { controlOf } from '../devices/reach';
 import type { DeviceFacts } from '../job/device-facts';
 import type { SettingMade, TakenReading, TestDone } from '../job/after-schema';
 import type { Equipment, Job, Thermostat } from '../job/schema';
+import { MoveWriter } from '../plan/move-writer';
 import { movesDone } from '../plan/moves';
 import type { Plan } from '../plan/plan';
 import { impliedSupplies } from '../safety/supplies';
@@ -247,12 +248,13 @@ function suppliesOf(job: Job, thermostat: Thermostat, plan: Plan, wiring: Wiring
   });
 }
 
-function differencesOf({ moves, misfits }: Plan): AsBuilt['differences'] {
+function differencesOf({ moves, misfits, wiringNow }: Plan): AsBuilt['differences'] {
+  const writer = new MoveWriter(wiringNow);
   return [
     ...moves.filter(({ change }) => change !== null).map(({ text }) => ({ kind: 'not-done' as const, text })),
     ...misfits.map(({ act }) => ({
       kind: 'no-longer-fits' as const,
-      text: `${act.action} ${act.what}: ${act.from} to ${act.to}`
+      text: writer.words(act)
     }))
   ];
 }

@@ -1,7 +1,7 @@
 /** What came of the tests, what a reading outside its band points to, and what is due. */
 import { describe, expect, it } from 'vitest';
 import { chosen, finished } from '../houses/finished';
-import { furnaceWithSpare } from '../houses/houses';
+import { furnaceFourWires, furnaceWithSpare } from '../houses/houses';
 import { finishTest, takeReading, type TestOutcome } from '../job/after-edits';
 import type { TakenReading } from '../job/after-schema';
 import { makeId } from '../job/ids';
@@ -9,7 +9,7 @@ import type { Job } from '../job/schema';
 import { apply } from '../job/steps';
 import type { Call } from '../trade/calls';
 import { dueOf } from './due';
-import { airDifference, standingsOf, untested } from './results';
+import { airDifference, standingsOf } from './results';
 import { testPlanOf } from './test-plan';
 import { pointsText } from './test-words';
 
@@ -100,6 +100,20 @@ describe('a reading', () => {
     expect(standing(made.job, 'idle').measured).toBeNull();
   });
 
+  it('against a C that no wire is on is no alarm', () => {
+    const own = chosen(furnaceFourWires(), 'sipper', 'no-c-needed');
+    const without = testPlanOf(finished(own));
+    const job = read(
+      { ...own.job, thermostats: [{ ...own.thermostat, log: [begun] }] },
+      'volts',
+      0.3,
+      'heat1'
+    );
+    const heat = standingsOf(without, job.thermostats[0]!).find(({ step }) => step.call === 'heat1')!;
+    expect(heat.readings).toHaveLength(1);
+    expect(heat.outside).toEqual([]);
+  });
+
   it('of air alone makes no difference', () => {
     expect(airDifference({ air: { way: 'warm' } }, [])).toBeNull();
     expect(airDifference({ air: { way: 'pipe' } }, standing(made.job, 'heat1').readings)).toBeNull();
@@ -122,11 +136,5 @@ describe('what is due', () => {
   it('stands the soonest first', () => {
     const job = test(put('2027-05-03'), { call: 'fan', result: 'put-off', until: '2026-11-01' });
     expect(due(job).map(({ call }) => call)).toEqual(['fan', 'cool1']);
-  });
-
-  it('leaves what nobody has tested to the list of tests', () => {
-    const job = test(made.job, { call: 'heat1', result: 'good' });
-    expect(untested(plan, job.thermostats[0]!)).not.toContain('heat1');
-    expect(untested(plan, job.thermostats[0]!)).toContain('cool1');
   });
 });

@@ -24,7 +24,7 @@ export type OutsideBand = {
   readonly points: 'no-common' | 'weak-supply' | 'high-supply' | 'little-air' | 'no-heat' | 'little-cold';
 };
 
-export function standingsOf({ steps, window }: TestPlan, thermostat: Thermostat): StepStanding[] {
+export function standingsOf({ steps }: TestPlan, thermostat: Thermostat): StepStanding[] {
   const changed = firstChange(thermostat.log);
   return steps.map((step) => {
     const of = thermostat.readings.filter(({ call, what }) => call === step.call && what !== 'outdoors');
@@ -37,7 +37,7 @@ export function standingsOf({ steps, window }: TestPlan, thermostat: Thermostat)
       readings,
       before: of.filter(isBefore),
       measured: step.call === 'idle' ? measuredVolts(thermostat) : null,
-      outside: outsideOf(step, readings, window)
+      outside: outsideOf(step, readings)
     };
   });
 }
@@ -57,15 +57,12 @@ const METER_VOLTS = 0.5;
 const FED_VOLTS = 10;
 
 /** The last reading of each kind against what it should be. */
-function outsideOf(
-  step: TestStep,
-  readings: readonly TakenReading[],
-  window: TestPlan['window']
-): OutsideBand[] {
+function outsideOf(step: TestStep, readings: readonly TakenReading[]): OutsideBand[] {
   const found: OutsideBand[] = [];
   const volts = readings.findLast(({ what, between }) => what === 'volts' && isSupplyPair(between));
-  const band = step.volts ?? { low: window.min, high: window.max };
-  if (volts) {
+  // Where no wire is on C there is nothing that a reading against it could be held to.
+  const band = step.volts;
+  if (volts && band) {
     if (volts.value < band.low - METER_VOLTS)
       found.push({
         reading: volts,
@@ -102,12 +99,6 @@ export function airDifference(
   if (!supply || !back || !air || air.way === 'pipe') return null;
   const rise = supply.value - back.value;
   return { reading: supply, kelvin: air.way === 'fall' ? -rise : rise };
-}
-
-/** Tests that nobody has made, put off or given up. */
-export function untested({ steps }: TestPlan, { tests }: Thermostat): Call[] {
-  const done = new Set<string>(tests.map(({ call }) => call));
-  return steps.map(({ call }) => call).filter((call) => !done.has(call));
 }
 
 /** Names of the controls in a call, for a person. */

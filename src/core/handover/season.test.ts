@@ -83,6 +83,26 @@ describe('a cooling test', () => {
     expect(gate(stopped(1), HEAT).open).toBe(true);
   });
 
+  it('is not begun over a stop of two minutes ago because another one lies in the future', () => {
+    const warm = outdoors(20);
+    const stop = (at: string) =>
+      ({
+        call: 'cool1',
+        at,
+        result: 'good',
+        why: '',
+        until: null,
+        began: at,
+        ended: at,
+        outdoorC: 20
+      }) as const;
+    const place = { ...warm.thermostats[0]!, tests: [stop(minutes(60)), stop(minutes(-2))] };
+    expect(gate({ ...warm, thermostats: [place] }, COOL)).toMatchObject({
+      why: 'counting',
+      until: minutes(3)
+    });
+  });
+
   it('waits five minutes after the power came back as well', () => {
     const just = {
       ...outdoors(20),

@@ -50,9 +50,9 @@ export function gateOfTest(
   const season = seasonGate(step, outdoorsNow(thermostat.readings, now)?.value ?? null);
   if (!season.open) return season;
   if (step.compressor) {
-    const rested = lastStop(thermostat, stepsWithCompressor);
+    const rested = lastStop(thermostat, stepsWithCompressor, now);
     const until = rested === null ? null : Date.parse(rested) + COMPRESSOR_WAIT_SECONDS * 1000;
-    if (until !== null && until > Date.parse(now) && Date.parse(rested!) <= Date.parse(now))
+    if (until !== null && until > Date.parse(now))
       return { open: false, why: 'counting', until: new Date(until).toISOString() };
   }
   return { open: true };
@@ -78,14 +78,18 @@ export function outdoorsNow(readings: readonly TakenReading[], now: string): Tak
 }
 
 /** When a compressor stopped last, as far as anybody knows: at the end of a test, or when the power came back. */
-function lastStop({ tests, testing, seen }: Thermostat, withCompressor: ReadonlySet<string>): string | null {
+function lastStop(
+  { tests, testing, seen }: Thermostat,
+  withCompressor: ReadonlySet<string>,
+  now: string
+): string | null {
   const ends = [
     ...seen
       .filter(({ observation, answer }) => observation === 'display' && answer === 'lit')
       .map(({ at }) => at),
     ...tests.filter(({ call }) => withCompressor.has(call)).map(({ ended }) => ended),
     ...(testing && withCompressor.has(testing.call) ? [testing.ended] : [])
-  ].filter((end) => end !== null);
+  ].filter((end) => end !== null && end <= now);
   return ends.sort().at(-1) ?? null;
 }
 

@@ -160,7 +160,12 @@ describe('settings that are made', () => {
     expect(mayBeMade(sheetAfter(), 'network')).toBe(false);
     expect(mayBeMade(sheetAfter(...all), 'schedule')).toBe(true);
     expect(mayBeMade(sheetAfter(...all), 'network')).toBe(false);
-    expect(mayBeMade(sheetAfter(...all, ['scale', 'C'], ['clock', 'set']), 'network')).toBe(true);
+    const people = [
+      ['scale', 'C'],
+      ['clock', 'set']
+    ] as const;
+    expect(mayBeMade(sheetAfter(...all, ...people), 'network')).toBe(false);
+    expect(mayBeMade(sheetAfter(...all, ...people, ['name', 'Hall']), 'network')).toBe(true);
     expect(settingsLeft(sheetAfter()).length).toBe(all.length);
     expect(settingsLeft(sheetAfter(...all))).toEqual([]);
   });

@@ -2,7 +2,7 @@
  * The settings sheet: what a thermostat has to be told in this house, derived from the record, the system and the wiring that the work ends
  * with. What nobody knows is asked for and never set on a guess; what another value would do is solved.
  */
-import { reachableCalls, reachableSets } from '../devices/reach';
+import { isOnCommon } from '../devices/reach';
 import { isHeatPump, isHydronic } from '../devices/roles';
 import type { SettingMade } from '../job/after-schema';
 import type { SetUpEntry, SetUpMenu } from '../job/device-facts';
@@ -14,7 +14,7 @@ import { CONNECTED, kindOfFamily, SETTING_VALUES, usualCycles } from '../trade/s
 import type { Family } from '../trade/vocabulary';
 import { boards, landedTerminal, screwThat } from '../wiring/graph';
 import { scheduleText, scheduleOf } from './schedule';
-import { agreed, type Finished } from './subject';
+import { agreed, callsIn, type Finished } from './subject';
 
 /** Why a setting is what it is: a fact of the house, or of the people in it. */
 export type SettingReason =
@@ -77,15 +77,6 @@ export function settingsOf(finished: Finished): SettingsSheet {
     ];
   });
   return { style: menu.style, which: finished.which, settings };
-}
-
-/** Every call that the thermostat can make here, in some believable world. */
-function callsIn({ wiring, worlds }: Finished): Call[] {
-  const all = worlds.flatMap(({ world }) => [
-    ...reachableCalls(wiring, world),
-    ...reachableSets(wiring, world)
-  ]);
-  return [...new Set(all)];
 }
 
 function shownIn(entry: SetUpEntry, value: string | null): string | null {
@@ -214,10 +205,7 @@ const DERIVE: Readonly<Record<SettingId, Derive>> = {
   },
   power: ({ control, wiring }) => {
     if (!['self-charging', 'common-or-battery'].includes(control.facts.supply)) return null;
-    const common = screwThat(control, 'C')?.id;
-    const landed = wiring.strands.some(({ near, far }) =>
-      [near, far].some((end) => common !== undefined && landedTerminal(end) === common)
-    );
+    const landed = isOnCommon(wiring, control);
     return { value: landed ? 'c-wire' : 'none', reason: { why: 'power', landed } };
   },
   'one-wire': ({ control, wiring }) => {
@@ -272,19 +260,18 @@ function accessory({ control }: Finished, calls: readonly Call[], id: SettingId)
 }
 
 /**
- * Whether a setting may be made now: the network comes after everything else, and the people's own after the system's. What nobody knows yet
- * holds back what comes after it.
+ * Whether a setting may be made now: the people's own come after the system's, and the network after everything else but a schedule that nobody
+ * can propose. What nobody knows of the system holds back what comes after it.
  */
 export function mayBeMade({ settings }: SettingsSheet, id: SettingId): boolean {
-  const before =
-    id === 'network'
-      ? settings.filter(
-          (setting) => setting.id !== 'network' && setting.id !== 'schedule' && setting.id !== 'name'
-        )
-      : SYSTEM_SETTINGS.has(id)
-        ? []
-        : settings.filter((setting) => SYSTEM_SETTINGS.has(setting.id));
-  return before.every(({ made }) => made !== null);
+  if (SYSTEM_SETTINGS.has(id)) return true;
+  return settings
+    .filter(
+      (setting) =>
+        SYSTEM_SETTINGS.has(setting.id) ||
+        (id === 'network' && setting.id !== id && (setting.id !== 'schedule' || setting.value !== null))
+    )
+    .every(({ made }) => made !== null);
 }
 
 /** Settings of the system that are not made yet, or were made otherwise than this house needs: nothing is called before. */

@@ -1,11 +1,12 @@
 /** What is set up, tested and handed over: the wiring that the work ends with, in every world that is still believable. */
-import { controlOf, type NewControl } from '../devices/reach';
+import { controlOf, reachableCalls, reachableSets, type NewControl } from '../devices/reach';
 import type { World } from '../devices/world';
 import { finding, isStop, type Finding } from '../findings/finding';
 import { worldsOf, type WeightedWorld } from '../identify/worlds';
 import type { Job, Thermostat } from '../job/schema';
 import type { Plan } from '../plan/plan';
 import { stopFindings } from '../safety/standing';
+import type { Call } from '../trade/calls';
 import type { Wiring } from '../wiring/graph';
 
 export interface Finished {
@@ -36,6 +37,13 @@ export function finishedOf(job: Job, thermostat: Thermostat, plan: Plan): Finish
   const worlds = stated ? all.filter(({ world }) => world.family === family) : all;
   if (worlds.length === 0) return finding('stop', 'system-unknown', { what: 'nothing-to-power' });
   return { job, thermostat, plan, wiring, control, worlds, which: left ? 'after' : 'now' };
+}
+
+/** Every call and every set of calls that the thermostat can make here, in some believable world. */
+export function callsIn({ wiring, worlds }: Pick<Finished, 'wiring' | 'worlds'>): Call[] {
+  const single = worlds.flatMap(({ world }) => reachableCalls(wiring, world));
+  const sets = worlds.flatMap(({ world }) => reachableSets(wiring, world));
+  return [...new Set([...single, ...sets])];
 }
 
 /** What every world says alike, or null where they differ. */

@@ -5,6 +5,7 @@ import { house, type House } from '../houses/builder';
 import * as houses from '../houses/houses';
 import { generatedHouse } from '../houses/generate';
 import { makeId } from '../job/ids';
+import type { Thermostat } from '../job/schema';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { neighboursOf } from '../plan/neighbours';
 import { readCall, requestsOf } from '../trade/calls';
@@ -170,6 +171,17 @@ describe('the test plan', () => {
     expect(stepIn(planOf(FAMILIES[5]![1]), 'heat1').air).toEqual({ way: 'pipe' });
   });
 
+  it('calls cooling what asks for it, though the circuit starts no compressor', () => {
+    const made = finished(chosen(houses.furnaceWithSpare(), 'fellgate'));
+    const strands = made.wiring.strands.map((strand) => ({
+      ...strand,
+      continuity: strand.name === 'yellow' ? ('broken' as const) : strand.continuity
+    }));
+    const step = stepIn(testPlanOf({ ...made, wiring: { ...made.wiring, strands } }), 'cool1');
+    expect(step.mustRun).not.toContain('compressor');
+    expect(step).toMatchObject({ cools: true, compressor: true });
+  });
+
   it('only calls cooling what a compressor cools', () => {
     const plan = planOf(houses.heatPumpHouse(), 'onebar');
     expect(plan.steps.filter(({ cools }) => cools).map(({ call }) => call)).toEqual(['cool1']);
@@ -190,16 +202,22 @@ describe('the test plan', () => {
   it('calls all zones of a shared machine at once, each zone by itself before', () => {
     const zones = SCHOOLHOUSE;
     const [place] = zones.thermostats;
-    const two = {
-      ...zones,
-      thermostats: [place!, { ...place!, id: makeId('thermostat', 'second'), name: 'Second' }]
+    // Fed from the same transformer: what it draws is there in all zones at once alone.
+    const second: Thermostat = {
+      ...(JSON.parse(JSON.stringify(place).replaceAll('th-classroom', 'th-second')) as Thermostat),
+      name: 'Second',
+      choice: { device: makeId('device', 'fellgate'), method: 'spare-conductor', variant: null }
     };
+    const two = { ...zones, thermostats: [place!, second] };
     const made = finished(chosen({ job: two, thermostat: place! }, 'fellgate'));
     const plan = testPlanOf(made, { neighbours: neighboursOf(two, place!) });
     const together = plan.steps.at(-1)!;
     expect(together.kind).toBe('zones');
     expect(readCall(together.call)).toBe('th-classroom:heat1+th-second:heat1');
     expect(together.loadShare).toBeGreaterThan(stepIn(plan, 'heat1').loadShare);
+    expect(together.volts!.nominal).toBeLessThan(stepIn(plan, 'heat1').volts!.nominal);
+    expect(together.volts!.low).toBeLessThan(together.volts!.nominal);
+    expect(together.volts!.high).toBeGreaterThan(together.volts!.nominal);
     expect(testTitle(together, (id) => id.replace('th-', ''))).toBe(
       'Heat in all zones at once: classroom, second'
     );

@@ -3,9 +3,9 @@
  * what must not, the volts by the proof, and how long to wait. What runs is solved, in every believable world; figures of time and temperature
  * are the trade's.
  */
-import { expectedLoads, uncalledIn } from '../circuit/expected';
-import { isOnCommon, reachableCalls, reachableSets } from '../devices/reach';
-import { isHeatPump, isHydronic } from '../devices/roles';
+import { expectedLoads, running, uncalledIn } from '../circuit/expected';
+import { isOnCommon, reachableCalls } from '../devices/reach';
+import { isHydronic } from '../devices/roles';
 import { prove } from '../proof/prove';
 import type { ProofNeighbour, ProofRow, Prover } from '../proof/types';
 import { jointWiring } from '../wiring/joint';
@@ -14,7 +14,7 @@ import { withNeighbourWorlds, type MachineWorld } from '../devices/world';
 import { callOf, isCombined, requestsOf, type Call } from '../trade/calls';
 import type { LoadId, Request } from '../trade/vocabulary';
 import { boards } from '../wiring/graph';
-import type { Finished } from './subject';
+import { callsIn, type Finished } from './subject';
 
 /** When to stop at once. */
 export type StopWhen =
@@ -77,7 +77,7 @@ export function testPlanOf(
   { prover = prove, neighbours = [] }: TestMeans = {}
 ): TestPlan {
   const { wiring, worlds, control, plan } = finished;
-  const calls = inOrder(callsOfAll(finished));
+  const calls = inOrder(callsIn(finished));
   const proof = prover({
     before: wiring,
     after: wiring,
@@ -88,7 +88,6 @@ export function testPlanOf(
   });
   const rows = proof.worlds.map((world) => new Map(world.rows.map((row) => [row.call, row])));
   const seen = new Set(calls);
-  // In each world a call has a row only where that world makes it.
   const loads = [...new Set(proof.worlds.flatMap((world) => world.rows.flatMap(({ ever }) => ever)))];
   const steps = calls.map((call) =>
     stepOf(
@@ -102,15 +101,9 @@ export function testPlanOf(
   return {
     which: finished.which,
     window: { min, max },
-    steps: [...steps, ...zoneSteps(finished, neighbours, loads)],
+    steps: [...steps, ...zoneSteps(finished, prover, neighbours, loads)],
     takenAway: takenAway(plan.wiringFound, finished, seen)
   };
-}
-
-function callsOfAll({ wiring, worlds }: Finished): Call[] {
-  const single = worlds.flatMap(({ world }) => reachableCalls(wiring, world));
-  const sets = worlds.flatMap(({ world }) => reachableSets(wiring, world));
-  return [...new Set([...single, ...sets])];
 }
 
 function takenAway(found: Finished['wiring'], { worlds }: Finished, kept: ReadonlySet<Call>): Call[] {
@@ -118,7 +111,7 @@ function takenAway(found: Finished['wiring'], { worlds }: Finished, kept: Readon
   return [...new Set(before)].filter((call) => !kept.has(call));
 }
 
-/** Heat, off, cooling, off, fan, then each further stage, accessories, and the sets that load the transformer most. */
+/** Heat, cooling, fan, then each further stage and the accessories. */
 const ORDER: readonly Request[] = [
   'heat1',
   'cool1',
@@ -145,9 +138,7 @@ function stepOf(
   loads: readonly LoadId[]
 ): TestStep {
   const { worlds } = finished;
-  const inAll = (list: readonly (readonly LoadId[])[]) =>
-    (list[0] ?? []).filter((load) => list.every((other) => other.includes(load)));
-  // A world without a row cannot make the call: what the others run is no promise.
+  // A world without a row has no circuit: what the others run is no promise.
   const everywhere = rows.length === worlds.length;
   const ever = real([...new Set(rows.flatMap((row) => row.ever))]);
   const should = worlds.map(({ world }) => expectedLoads(call, world));
@@ -156,8 +147,9 @@ function stepOf(
   );
   // What runs though nobody calls for it is no promise of a plan, it is what the test is to find.
   const uncalled = inAll(worlds.map(({ world }) => uncalledIn(ever, call, world)));
-  const compressor = ever.includes('compressor');
-  const cools = compressor && requestsOf(call).some((request) => request.startsWith('cool'));
+  // Whatever was solved: who asks for cooling may start a compressor.
+  const cools = requestsOf(call).some((request) => request.startsWith('cool'));
+  const compressor = cools || ever.includes('compressor');
   return {
     call,
     kind: kindOf(call),
@@ -175,6 +167,8 @@ function stepOf(
   };
 }
 
+const inAll = (list: readonly (readonly LoadId[])[]) =>
+  (list[0] ?? []).filter((load) => list.every((other) => other.includes(load)));
 const real = (loads: readonly LoadId[]) => loads.filter((load) => load !== 'thermostat');
 
 function kindOf(call: Call): TestStep['kind'] {
@@ -248,29 +242,47 @@ function stopsOf({ worlds }: Finished, call: Call, ever: readonly LoadId[]): Sto
   ];
 }
 
-/** Every zone of the same machine at once: what they draw together is solved, and what each gets. */
+/** Every zone of the same machine at once: what they run together in every believable world, and what this one gets meanwhile. */
 function zoneSteps(
-  { wiring, worlds, thermostat, control }: Finished,
+  finished: Finished,
+  prover: Prover,
   neighbours: readonly ProofNeighbour[],
   loads: readonly LoadId[]
 ): TestStep[] {
-  const [likeliest] = worlds;
+  const { wiring, worlds, thermostat, control } = finished;
   const here = new Set(boards(wiring).map(({ id }) => id));
   const sharing = neighbours.filter((other) => boards(other.wiring).some(({ id }) => here.has(id)));
-  if (!likeliest || sharing.length === 0) return [];
+  const heats = worlds.every(({ world }) => reachableCalls(wiring, world).includes('heat1'));
+  if (sharing.length === 0 || !heats) return [];
   const joint = jointWiring(wiring, sharing);
-  const world = withNeighbourWorlds(
-    likeliest.world,
-    Object.assign({}, ...sharing.map((other) => other.worlds)) as Record<string, MachineWorld>
+  const others = Object.assign({}, ...sharing.map((other) => other.worlds)) as Record<string, MachineWorld>;
+  const solved = worlds.flatMap(({ world }) => {
+    const run = simulate(joint, withNeighbourWorlds(world, others), 'heat1');
+    return run.ok ? [run.result] : [];
+  });
+  if (solved.length < worlds.length) return [];
+  const calls = ['heat1'] as const;
+  const means = {
+    before: wiring,
+    after: wiring,
+    worlds,
+    needsSupply: 'never',
+    calls,
+    neighbours: sharing
+  } as const;
+  const rows = prover(means).worlds.flatMap((world) => world.rows);
+  const runs = solved.map((result) => real(running(result.loads)));
+  const ever = [...new Set(runs.flat())];
+  const must = inAll(runs);
+  const alone = stepOf(finished, 'heat1', rows, loads);
+  // The bounds of the proof have the neighbours in them, its nominal volts have not.
+  const volts = solved.flatMap(({ feeds }) =>
+    feeds.filter(({ device }) => device === control.id).map((feed) => feed.volts)
   );
-  const solved = simulate(joint, world, 'heat1');
-  if (!solved.ok || !reachableCalls(wiring, likeliest.world).includes('heat1')) return [];
-  const { result } = solved;
-  const runs = real(result.loads.filter(({ energised }) => energised).map(({ id }) => id));
-  const volts = result.feeds.find(({ device }) => device === control.id)?.volts ?? null;
-  const water = isHydronic(likeliest.world.family);
   return [
     {
+      ...alone,
+      volts: alone.volts && volts.length > 0 ? { ...alone.volts, nominal: Math.min(...volts) } : null,
       call: callOf(
         [thermostat.id, ...sharing.map((other) => other.thermostat)].map((control) => ({
           control,
@@ -278,21 +290,13 @@ function zoneSteps(
         }))
       ),
       kind: 'zones',
-      wait: water ? PIPES : { first: 90, judged: 5 * MINUTE },
-      mustRun: runs,
-      mayRun: [],
-      mustNotRun: real(loads).filter((load) => !runs.includes(load)),
-      lost: [],
-      volts: volts === null ? null : { nominal: volts, low: volts, high: volts },
-      air: water
-        ? { way: 'pipe' }
-        : isHeatPump(likeliest.world.family)
-          ? { way: 'warm' }
-          : { way: 'rise', ...FURNACE_RISE },
-      stopWhen: ['gas', 'fuse', 'hot-transformer'],
-      cools: false,
-      compressor: runs.includes('compressor'),
-      loadShare: Math.max(0, ...result.supplies.map(({ va, ratedVa }) => va / ratedVa))
+      mustRun: must,
+      mayRun: ever.filter((load) => !must.includes(load)),
+      mustNotRun: real(loads).filter((load) => !ever.includes(load)),
+      loadShare: Math.max(
+        0,
+        ...solved.flatMap(({ supplies }) => supplies.map(({ amps, ratedAmps }) => amps / ratedAmps))
+      )
     }
   ];
 }

@@ -34,8 +34,8 @@ export const TakenReading = v.strictObject({
   between: shortText,
   call: CallText,
   value: v.pipe(v.number('a number'), v.minValue(-60, 'at least -60'), v.maxValue(400, 'at most 400')),
-  /** Read from an instrument, or taken from the simulated weather service. */
-  from: v.picklist(['typed', 'simulated'], 'typed or simulated')
+  /** Read from an instrument, or taken from the simulated weather service, or from a weather year of the user's own. */
+  from: v.picklist(['typed', 'simulated', 'weather-year'], 'typed, simulated or weather-year')
 });
 export type TakenReading = v.InferOutput<typeof TakenReading>;
 

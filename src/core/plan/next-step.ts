@@ -64,7 +64,7 @@ export interface NextStepFacts extends StandingFacts {
 }
 
 export function nextStep(facts: NextStepFacts): NextStep {
-  if (facts.closed) return { what: 'closed', station: 'keep' };
+  if (facts.closed && !facts.safety.locked) return { what: 'closed', station: 'keep' };
   return stopped(facts) ?? reading(facts) ?? choosing(facts) ?? working(facts);
 }
 

@@ -227,6 +227,8 @@ describe('the one next step', () => {
       'hand-over'
     );
     expect(after({}, true)).toBe('closed');
+    const gas = { 'gas-smell': { answer: 'yes' as const, at, resolved: null } };
+    expect(after({ stops: gas }, true)).toBe('stopped');
   });
 
   it('asks for a thermostat when the wires and the system are known', () => {

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** How warm it is outdoors: a thermometer typed in, or the simulated weather taken for today. */
   import { LEAST_COOLING_C, outdoorsNow, weatherAt } from '$core/handover/season';
+  import type { TakenReading } from '$core/job/after-schema';
   import { takeReading } from '$core/job/after-edits';
   import { fromShown, shownText, toShown, unitName } from '$core/trade/units';
   import { getPlace } from '../state/context';
@@ -23,7 +24,7 @@
   let trouble = $state('');
   const [COLDEST, WARMEST] = [-60, 60];
 
-  function keep(value: number, from: 'typed' | 'simulated'): void {
+  function keep(value: number, from: TakenReading['from']): void {
     const { session, job, thermostat } = place;
     const reading = {
       at: new Date().toISOString(),
@@ -56,7 +57,7 @@
   <button
     type="button"
     class="btn btn-ghost"
-    onclick={() => keep(simulated, weather.simulated ? 'simulated' : 'typed')}
+    onclick={() => keep(simulated, weather.simulated ? 'simulated' : 'weather-year')}
     >Take {shownText(simulated, 'temperature', units, 1)} of {weather.simulated
       ? 'the simulated weather'
       : weather.name}</button
@@ -66,7 +67,13 @@
 <p class="mt-1">
   {#if last}
     <b>{shownText(last.value, 'temperature', units, 1)}</b>
-    <span class="quiet">{last.from === 'simulated' ? 'simulated, ' : ''}{moment(last.at)}</span>
+    <span class="quiet"
+      >{last.from === 'typed'
+        ? ''
+        : last.from === 'simulated'
+          ? 'simulated, '
+          : 'by the weather year, '}{moment(last.at)}</span
+    >
     {last.value < LEAST_COOLING_C ? 'Too cold to test cooling.' : ''}
   {:else}
     <span class="quiet"

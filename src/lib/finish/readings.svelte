@@ -20,7 +20,10 @@
   const units = $derived(place.job.units);
   const { step } = $derived(standing);
   const airs = $derived(step.air !== null && step.air.way !== 'pipe');
-  const kinds = $derived<readonly Measured[]>(airs ? ['volts', 'return-air', 'supply-air'] : ['volts']);
+  const kinds = $derived<readonly Measured[]>([
+    ...(pairs.length > 0 ? (['volts'] as const) : []),
+    ...(airs ? (['return-air', 'supply-air'] as const) : [])
+  ]);
   const NAMES: Readonly<Record<Measured, string>> = {
     volts: 'Volts AC',
     'supply-air': 'Air at the register',

@@ -24,7 +24,12 @@
   /** Set otherwise than the house needs. */
   let tried: Readonly<Partial<Record<SettingId, string>>> = $state.raw({});
   const known = $derived(
-    Object.fromEntries(settings.flatMap(({ id, value }) => (value === null ? [] : [[id, value]])))
+    Object.fromEntries(
+      settings.flatMap(({ id, value, made }) => {
+        const set = made?.value ?? value;
+        return set === null ? [] : [[id, set]];
+      })
+    )
   );
   const offered = $derived(
     settings.filter(({ id, value }) => value !== null && SYSTEM_SETTINGS.has(id) && SETTING_VALUES[id])
@@ -65,7 +70,7 @@
 
   /** What a wrong setting does in the call that is on. */
   const wrong = $derived.by(() => {
-    if ('code' in subject || call === null || Object.keys(tried).length === 0) return '';
+    if ('code' in subject || call === null || settings.length === 0) return '';
     const [effect] = otherwiseWith(subject.wiring, subject.world, [call], setUp);
     return effect ? effectText(effect) : '';
   });

@@ -51,9 +51,7 @@
   const pairs = $derived.by(() => {
     const { electronicsFrom, marks } = place.plan.device;
     const calls = marks.filter((mark) => !['R', 'RH', 'RC', 'C', 'K'].includes(mark));
-    return marks.includes('C')
-      ? [electronicsFrom, ...calls].map((mark) => `${mark}-C`)
-      : [`${electronicsFrom}-C`];
+    return marks.includes('C') ? [electronicsFrom, ...calls].map((mark) => `${mark}-C`) : [];
   });
   const nameOf = (control: string) => place.job.thermostats.find(({ id }) => id === control)?.name ?? control;
 
