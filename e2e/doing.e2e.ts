@@ -1,6 +1,15 @@
 /** With the hands on it, on a phone without a network: step by step, not as shown, power-up dark, three looks, the cause, lit; and back. */
 import { expect, test, type Page } from '@playwright/test';
-import { cell, expectAccessible, expectNoSideways, goTo, open, openDemo, openWay } from './helpers';
+import {
+  cell,
+  expectAccessible,
+  expectNoSideways,
+  goTo,
+  open,
+  openDemo,
+  openWay,
+  workOffline
+} from './helpers';
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
@@ -26,16 +35,10 @@ test.describe('on a phone', () => {
   test.use({ ...phone, serviceWorkers: 'allow' });
 
   test('steps are done by touch once the power is proven off, and the plan is made again from now', async ({
-    page,
-    context
+    page
   }) => {
     await openDemo(page, 'classroom', 'supply');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.reload();
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    await context.setOffline(true);
+    await workOffline(page);
     await openWay(page, 'spare-conductor');
     await page.getByRole('button', { name: 'Take this way: Use a spare wire' }).tap();
     await goTo(page, 'moves');
@@ -85,17 +88,11 @@ test.describe('on a phone', () => {
   });
 
   test('dark at power-up: three looks lead to the cause, its remedy is done, and it is lit', async ({
-    page,
-    context
+    page
   }) => {
     await open(page, '/demo/mill-cottage');
     await page.waitForURL('**/why');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.reload();
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    await context.setOffline(true);
+    await workOffline(page);
     await goTo(page, 'power');
     await expect(page.getByRole('region', { name: 'Simulated thermostat' })).toContainText('made up');
     for (const box of await page.getByRole('region', { name: 'In this order' }).getByRole('checkbox').all())

@@ -2,7 +2,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { chromium, expect, test, type Download, type Page } from '@playwright/test';
 import { encode } from 'uqr';
-import { expectAccessible, expectNoSideways, goTo, open, openDemo, openWay } from './helpers';
+import { expectAccessible, expectNoSideways, goTo, open, openDemo, openWay, workOffline } from './helpers';
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
@@ -51,17 +51,11 @@ test.describe('on a phone', () => {
 
   test('the classroom is walked to its end without a network, and opened again by its codes', async ({
     page,
-    context,
     browser
   }) => {
     test.setTimeout(180_000);
     await openDemo(page, 'classroom', 'supply');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.reload();
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    await context.setOffline(true);
+    await workOffline(page);
     await workThrough(page);
 
     // Nothing can be tested before it is lit and set up.

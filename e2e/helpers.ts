@@ -62,6 +62,16 @@ export async function goTo(page: Page, id: string): Promise<void> {
   await page.waitForURL(`**/${id}`);
 }
 
+/** Everything is put by, the page runs on that, and the network is gone. */
+export async function workOffline(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.reload();
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await page.context().setOffline(true);
+}
+
 /** Nothing that axe counts as a fault. */
 export async function expectAccessible(page: Page): Promise<void> {
   await expectNoViolation(page, {});

@@ -12,7 +12,8 @@ import {
   openDemo,
   openStation,
   takePhoto,
-  goTo
+  goTo,
+  workOffline
 } from './helpers';
 
 /** Opens, or folds, the line of a question of the survey. */
@@ -30,16 +31,10 @@ test.describe('on a phone, in the dark, with the network gone', () => {
   });
 
   test('the survey, the photo and the named system work, and all is there after a reload', async ({
-    page,
-    context
+    page
   }) => {
     await open(page, '/');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.reload();
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    await context.setOffline(true);
+    await workOffline(page);
 
     await open(page, '/');
     await page.getByRole('button', { name: 'New job' }).tap();

@@ -33,7 +33,7 @@ export function reasonText(reason: SettingReason): string {
         ? 'Electric heat wants its blower at once, and not every such machine starts it by itself.'
         : 'The machine starts its blower by itself once it is warm.';
     case 'supplies':
-      return reason.count > 1
+      return reason.ties
         ? 'Two machines have a transformer each: their hot sides must not be joined.'
         : 'One transformer feeds both sides.';
     case 'power':

@@ -3,16 +3,16 @@
  * with. What nobody knows is asked for and never set on a guess; what another value would do is solved.
  */
 import { isOnCommon } from '../devices/reach';
-import { isHeatPump, isHydronic } from '../devices/roles';
+import { isHeatPump, isHydronic, markForRole } from '../devices/roles';
 import type { SettingMade } from '../job/after-schema';
 import type { SetUpEntry, SetUpMenu } from '../job/device-facts';
 import { setUpMenuOf } from '../match/set-up-menus';
-import { joinsBySetUp, otherwiseWith, type Otherwise } from '../session/set-up';
+import { joiningTies, joinsBySetUp, otherwiseWith, type Otherwise } from '../session/set-up';
 import { requestsOf, type Call } from '../trade/calls';
 import { SETTING_IDS, SYSTEM_SETTINGS, type SettingId } from '../trade/setting-ids';
-import { CONNECTED, kindOfFamily, SETTING_VALUES, usualCycles } from '../trade/settings';
+import { kindOfFamily, SETTING_VALUES, usualCycles } from '../trade/settings';
 import type { Family } from '../trade/vocabulary';
-import { boards, landedTerminal, screwThat } from '../wiring/graph';
+import { landedTerminal, screwThat } from '../wiring/graph';
 import { scheduleText, scheduleOf } from './schedule';
 import { agreed, callsIn, type Finished } from './subject';
 
@@ -24,7 +24,7 @@ export type SettingReason =
   | { readonly why: 'aux'; readonly with: 'strips' | 'burner' | 'none' }
   | { readonly why: 'emergency'; readonly wired: boolean }
   | { readonly why: 'fan'; readonly by: 'machine' | 'thermostat' }
-  | { readonly why: 'supplies'; readonly count: number }
+  | { readonly why: 'supplies'; readonly ties: boolean }
   | { readonly why: 'power'; readonly landed: boolean }
   | { readonly why: 'one-wire'; readonly used: boolean }
   | { readonly why: 'accessory'; readonly wired: boolean }
@@ -107,6 +107,7 @@ function otherwiseOf(
     .filter((other) => other.calls.length > 0);
 }
 
+type AccessoryCall = 'humidify' | 'dehumidify' | 'ventilate';
 type Derive = (finished: Finished, calls: readonly Call[]) => Derived | null;
 
 const asks = (calls: readonly Call[], request: string) =>
@@ -197,11 +198,14 @@ const DERIVE: Readonly<Record<SettingId, Derive>> = {
         'Is it gas, oil or electric? The plate of the furnace says so.'
     };
   },
-  supplies: (finished) => {
-    const { wiring } = finished;
+  supplies: ({ wiring, worlds }) => {
     if (!joinsBySetUp(wiring)) return null;
-    const count = boards(wiring).length;
-    return { value: count > 1 ? 'two' : 'one', reason: { why: 'supplies', count } };
+    const ties = agreed(worlds, (world) => joiningTies(wiring, world));
+    return {
+      value: ties === null ? null : ties ? 'two' : 'one',
+      reason: { why: 'supplies', ties: ties === true },
+      ask: 'Do the wires on RH and RC come from one machine or from two?'
+    };
   },
   power: ({ control, wiring }) => {
     if (!['self-charging', 'common-or-battery'].includes(control.facts.supply)) return null;
@@ -214,9 +218,9 @@ const DERIVE: Readonly<Record<SettingId, Derive>> = {
     const used = wiring.strands.some(({ near }) => landedTerminal(near) === combined);
     return { value: used ? 'yes' : 'no', reason: { why: 'one-wire', used } };
   },
-  humidifier: (finished, calls) => accessory(finished, calls, 'humidifier'),
-  dehumidifier: (finished, calls) => accessory(finished, calls, 'dehumidifier'),
-  ventilator: (finished, calls) => accessory(finished, calls, 'ventilator'),
+  humidifier: (finished, calls) => accessory(finished, calls, 'humidify'),
+  dehumidifier: (finished, calls) => accessory(finished, calls, 'dehumidify'),
+  ventilator: (finished, calls) => accessory(finished, calls, 'ventilate'),
   cycles: ({ worlds }) => {
     const cycles = agreed(worlds, ({ family }) => usualCycles(family));
     return cycles === null ? null : plain(cycles, 'cycles');
@@ -247,15 +251,13 @@ function secondCompressor({ control, wiring }: Finished): boolean {
 }
 
 /** What its device has an output for, or what is wired; of others nothing is asked. */
-function accessory({ control }: Finished, calls: readonly Call[], id: SettingId): Derived | null {
-  const request = CONNECTED.find(([setting]) => setting === id)?.[1];
-  const wired = request !== undefined && asks(calls, request);
-  const marks: Readonly<Record<string, string>> = {
-    humidifier: 'HUM',
-    dehumidifier: 'DEHUM',
-    ventilator: 'V'
-  };
-  const has = screwThat(control, marks[id] ?? '') !== undefined;
+function accessory({ control }: Finished, calls: readonly Call[], request: AccessoryCall): Derived | null {
+  const wired = asks(calls, request);
+  const has =
+    markForRole(
+      request,
+      control.screws.flatMap(({ means }) => means)
+    ) !== null;
   return has || wired ? { value: wired ? 'yes' : 'no', reason: { why: 'accessory', wired } } : null;
 }
 

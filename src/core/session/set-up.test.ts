@@ -6,7 +6,7 @@ import { reachableCalls } from '../devices/reach';
 import { settingsOf } from '../handover/settings';
 import type { Call } from '../trade/calls';
 import type { House } from '../houses/builder';
-import { otherwiseWith, type SetUp } from './set-up';
+import { joiningTies, otherwiseWith, type SetUp } from './set-up';
 
 function with_(house: House, device: string, setUp: SetUp) {
   const { wiring, worlds } = finished(chosen(house, device));
@@ -60,5 +60,19 @@ describe('a thermostat that is set up', () => {
   it('with its hot sides apart, where one supply feeds both, leaves one side dead', () => {
     const wrong = with_(houses.heatPumpHouse(), 'onebar', { supplies: 'two' });
     expect(wrong.flatMap(({ missing }) => missing).length).toBeGreaterThan(0);
+  });
+
+  it('that joins its hot sides ties two supplies where two machines feed them, and none where one does', () => {
+    const ties = (house: House, device: string) => {
+      const { wiring, worlds } = finished(chosen(house, device));
+      const devices = wiring.devices.map((one) =>
+        one.kind === 'new-thermostat'
+          ? { ...one, facts: { ...one.facts, rails: 'joined-inside' as const } }
+          : one
+      );
+      return joiningTies({ ...wiring, devices }, worlds[0]!.world);
+    };
+    expect(ties(houses.boilerPlusAcHouse(), 'fellgate')).toBe(true);
+    expect(ties(houses.heatPumpHouse(), 'onebar')).toBe(false);
   });
 });

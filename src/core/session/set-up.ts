@@ -155,6 +155,16 @@ function turnedBy(
   return requestsOf(call).some((request) => request.startsWith('cool')) ? 'heats' : 'cools';
 }
 
+/** Whether joining the hot sides would tie two supplies together; null where that cannot be solved. */
+export function joiningTies(wiring: Wiring, world: World): boolean | null {
+  const [joined, apart] = (['one', 'two'] as const).map((supplies) => {
+    const behaviour = behaviourOf(wiring, world, { supplies });
+    return simulate(behaviour.wiring, behaviour.world, 'idle');
+  });
+  if (!joined?.ok || !apart?.ok) return null;
+  return joined.result.tied.length > apart.result.tied.length;
+}
+
 /** Whether the hot sides of a control are two screws that its set-up joins or parts. */
 export function joinsBySetUp(wiring: Wiring): boolean {
   const control = controlOf(wiring);
