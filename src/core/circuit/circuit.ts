@@ -168,11 +168,12 @@ export function setCall(circuit: Circuit, call: Call, supplyCase: SupplyCase): v
     const at = switching[i]!;
     const element = elements[at]!;
     if (element.kind === 'call-contact') {
-      on[at] = 0;
+      const opens = element.asked === 'opens';
+      on[at] = opens ? 1 : 0;
       for (let ask = 0; ask < asks.length; ask += 1) {
         const { control, request } = asks[ask]!;
         if (control !== null && control !== element.control) continue;
-        if ((requestBits[at]! & bitOf(request)) !== 0) on[at] = 1;
+        if ((requestBits[at]! & bitOf(request)) !== 0) on[at] = opens ? 0 : 1;
       }
     }
     if (element.kind === 'earth') on[at] = supplyCase.bonded ? 1 : 0;

@@ -86,11 +86,13 @@ export interface Contact extends ElementBase {
   readonly closedWhen: 'energised' | 'released';
 }
 
-/** A contact of a control, closed while it asks for any of these. */
+/** A contact of a control that closes, or opens, while it asks for any of these. */
 export interface CallContact extends ElementBase {
   readonly kind: 'call-contact';
   readonly control: string;
   readonly requests: readonly Request[];
+  /** `closes` where nothing is said. */
+  readonly asked?: 'closes' | 'opens';
 }
 
 /** `seen`: somebody has read it. One that nobody saw may not be there; it is solved as the usual one, and counts as none. */

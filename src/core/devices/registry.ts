@@ -14,6 +14,7 @@ import { heatPumpBoard } from './boards/heat-pump';
 import { othersOn } from './boards/others';
 import { steamControl } from './boards/steam';
 import type { Fragment } from './elements';
+import { mainsUnit } from './mains/mains-unit';
 import { receiver } from './receiver';
 import { wallSplitter } from './splitter';
 import { newThermostat, oldThermostat, type Switching } from './thermostat';
@@ -58,7 +59,8 @@ export const DEVICE_MODELS: Models = {
   'added-transformer': ownTransformer,
   receiver,
   adapter: combinedAdapter,
-  splitter: wallSplitter
+  splitter: wallSplitter,
+  mains: mainsUnit
 };
 
 /** The circuit of a device in its own world, or null when its family has no circuit model. */

@@ -118,6 +118,7 @@ export function emptyThermostat(
     testing: null,
     oldOneWent: 'unknown',
     private: NOTHING_PRIVATE,
+    mains: null,
     log: [],
     oldTicks: [],
     notes: []

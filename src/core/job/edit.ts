@@ -104,7 +104,15 @@ export function limitedLists(job: Job): { path: string; what: LimitedList; membe
       of(`thermostats[${at}].log`, 'log entries', thermostat.log),
       of(`thermostats[${at}].settings`, 'settings made', thermostat.settings),
       of(`thermostats[${at}].readings`, 'readings', thermostat.readings),
-      of(`thermostats[${at}].tests`, 'test results', thermostat.tests)
+      of(`thermostats[${at}].tests`, 'test results', thermostat.tests),
+      ...(thermostat.mains === null
+        ? []
+        : [
+            of(`thermostats[${at}].mains.devices`, 'mains devices', thermostat.mains.devices),
+            of(`thermostats[${at}].mains.cables`, 'mains cables', thermostat.mains.cables),
+            of(`thermostats[${at}].mains.wires`, 'conductors', thermostat.mains.wires),
+            of(`thermostats[${at}].mains.links`, 'links', thermostat.mains.links)
+          ])
     ])
   ];
 }

@@ -5,7 +5,9 @@
 import * as v from 'valibot';
 import { ColourCode } from '../trade/colours';
 import { ScrewRole } from '../trade/roles';
+import { BoilerInput, ContactKind, MainsPart, Serves } from '../trade/mains';
 import { DeviceFacts } from './device-facts';
+import { ControllerFacts } from './controller-facts';
 import { positive, printedMark, shortText } from './primitives';
 
 const id = v.pipe(v.string('an id'), v.maxLength(160, 'an id of at most 160 characters'));
@@ -108,6 +110,20 @@ export const GraphAdapter = v.strictObject({ kind: v.literal('adapter'), ...base
 /** The wall half of a signal splitter: Y and G in, K out. */
 export const GraphSplitter = v.strictObject({ kind: v.literal('splitter'), ...base });
 
+/** A device of mains heating controls. What each of its screws does stands in `means`. */
+export const GraphMains = v.strictObject({
+  kind: v.literal('mains'),
+  ...base,
+  part: MainsPart,
+  serves: Serves,
+  contacts: ContactKind,
+  heatingBringsWater: v.boolean(),
+  input: BoilerInput,
+  fuseAmps: v.nullable(positive(63)),
+  /** Of a controller or its wall part. */
+  facts: v.nullable(ControllerFacts)
+});
+
 /** What a move can put in or take out. A machine's board stays where it is. */
 export const SmallDevice = v.variant('kind', [
   GraphOldThermostat,
@@ -116,7 +132,8 @@ export const SmallDevice = v.variant('kind', [
   GraphPlugIn,
   GraphAdded,
   GraphAdapter,
-  GraphSplitter
+  GraphSplitter,
+  GraphMains
 ]);
 
 export const PLACE_KINDS = ['wall', 'machine', 'outlet', 'wiring-centre', 'joint'] as const;

@@ -14,7 +14,9 @@ export const ID_PREFIXES = {
   foundEnd: 'fe',
   screw: 'sc',
   place: 'pl',
-  log: 'lg'
+  log: 'lg',
+  mainsDevice: 'md',
+  controller: 'ct'
 } as const;
 export type IdKind = keyof typeof ID_PREFIXES;
 
@@ -56,6 +58,11 @@ export type PlaceId = v.InferOutput<typeof PlaceId>;
 export const LogId = idOf('log');
 export type LogId = v.InferOutput<typeof LogId>;
 
+export const MainsDeviceId = idOf('mainsDevice');
+export type MainsDeviceId = v.InferOutput<typeof MainsDeviceId>;
+export const ControllerId = idOf('controller');
+export type ControllerId = v.InferOutput<typeof ControllerId>;
+
 interface IdOf {
   job: JobId;
   thermostat: ThermostatId;
@@ -70,6 +77,8 @@ interface IdOf {
   screw: ScrewId;
   place: PlaceId;
   log: LogId;
+  mainsDevice: MainsDeviceId;
+  controller: ControllerId;
 }
 
 /** The id of a kind with the given rest. Throws on a rest that makes no valid id: a programmer's mistake. */

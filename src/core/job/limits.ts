@@ -36,6 +36,8 @@ export const LIMITS = {
   'settings made': limit(200),
   readings: limit(1000),
   'test results': limit(300),
+  'mains devices': limit(24),
+  'mains cables': limit(30),
   'log entries': limit(1000),
   notes: limit(400)
 } as const satisfies Record<string, Limit>;

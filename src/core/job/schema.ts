@@ -33,6 +33,7 @@ import {
   Testing
 } from './after-schema';
 import { BenchNote, SeenEntry } from './bench-schema';
+import { MainsControls } from './mains-schema';
 import {
   CableId,
   ConductorId,
@@ -269,6 +270,8 @@ export const Thermostat = v.strictObject({
   /** Where the old thermostat went. */
   oldOneWent: v.optional(v.picklist(OLD_ONE_WENT, OLD_ONE_WENT.join(', ')), 'unknown'),
   private: v.optional(PrivateFacts, NOTHING_PRIVATE),
+  /** The timer, the thermostats, valves, pump and boiler of mains controls, where that is what hangs here. */
+  mains: v.optional(v.nullable(MainsControls), null),
   /** What has been done, in order: the house as it is now is what was found with these changes. */
   log: v.optional(listOf(LogEntry, 'log entries'), []),
   /** Ticks of a file of version 1 that nobody has taken over into the log yet. */

@@ -84,6 +84,7 @@ const {
   log: _log,
   oldTicks: _oldTicks,
   notes: _notes,
+  mains: _mains,
   ...placeEntries
 } = Thermostat.entries;
 const Point = v.strictObject({
@@ -170,6 +171,7 @@ function pointFrom(
       on: on === null ? null : { at: on.at, screw: plates.ref(point.id, on.at, on.mark).screw }
     })),
     bench: point.bench.map((note) => ({ ...note, wiring: note.wiring === 'before' ? 'found' : 'after' })),
+    mains: null,
     log: [],
     oldTicks: done,
     notes: []

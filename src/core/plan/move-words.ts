@@ -33,6 +33,8 @@ export function mountText(device: Device, beside: string): string {
       return `Have the ${device.name} fixed at a junction box near ${beside} by a licensed person. It stays off.`;
     case 'splitter':
       return `Lay the ${device.name} behind the plate; its leads keep their marks.`;
+    case 'mains':
+      return `Fix the back plate of the ${device.name}; its own words for each terminal are inside its cover.`;
     case 'old-thermostat':
     case 'new-thermostat':
     case 'board':

@@ -10,6 +10,7 @@ import type {
   GraphAdded,
   GraphCable,
   GraphLink,
+  GraphMains,
   GraphNewThermostat,
   GraphOldThermostat,
   GraphPlace,
@@ -44,6 +45,8 @@ export type PlugInTransformer = Out<typeof GraphPlugIn>;
 export type AddedTransformer = Out<typeof GraphAdded>;
 export type Adapter = Out<typeof GraphAdapter>;
 export type Splitter = Out<typeof GraphSplitter>;
+/** A device of mains heating controls. */
+export type MainsUnit = Out<typeof GraphMains>;
 
 /** The terminal strip of a machine, with its control transformer behind it. */
 export interface Board {
@@ -70,7 +73,14 @@ export interface Board {
 
 /** Everything but a machine's board can be put in and taken out. */
 export type SmallDevice =
-  OldThermostat | NewThermostat | Receiver | PlugInTransformer | AddedTransformer | Adapter | Splitter;
+  | OldThermostat
+  | NewThermostat
+  | Receiver
+  | PlugInTransformer
+  | AddedTransformer
+  | Adapter
+  | Splitter
+  | MainsUnit;
 export type Device = Board | SmallDevice;
 export type DeviceKind = Device['kind'];
 

@@ -81,6 +81,8 @@ function withMeanings(wiring: Wiring, family: Family | null): Wiring {
   const used = usedIn(wiring);
   let changed = false;
   const devices = wiring.devices.map((device) => {
+    // What a mains screw does is recorded with it: the marks of the 24 V table say nothing of it.
+    if (device.kind === 'mains') return device;
     const read = contactPairs(
       device.screws.map((screw) => {
         const { means } = meaningOf(screw.mark, {

@@ -1,0 +1,370 @@
+/** Houses with mains heating controls, one for each layout and the oddities that the trade meets. */
+import type { MainsControls } from '../job/mains-schema';
+import { mainsOf, type MainsSketch, type UnitSketch } from './mains-builder';
+
+const supply: UnitSketch = { part: 'supply', fuseAmps: 3 };
+const neutralled: UnitSketch = {
+  part: 'room-thermostat',
+  screws: [
+    ['1', 'in'],
+    ['3', 'out'],
+    ['4', 'neutral'],
+    ['E', 'earth']
+  ]
+};
+
+/** Two valves: joints as the trade makes them. */
+export const TWO_VALVE: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['3', 'water-on'],
+        ['4', 'heating-on']
+      ]
+    },
+    room: neutralled,
+    cylinder: {
+      part: 'cylinder-thermostat',
+      screws: [
+        ['C', 'common'],
+        ['1', 'call'],
+        ['E', 'earth']
+      ]
+    },
+    'heating-valve': { part: 'two-port-valve', name: 'heating valve', serves: 'heating' },
+    'water-valve': { part: 'two-port-valve', name: 'hot-water valve', serves: 'water' },
+    pump: { part: 'pump' },
+    boiler: { part: 'boiler', input: 'switched-live', combination: 'no' }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live', 'heating-valve.switch-in', 'water-valve.switch-in'],
+    2: [
+      'spur.neutral',
+      'timer.neutral',
+      'room.neutral',
+      'heating-valve.neutral',
+      'water-valve.neutral',
+      'pump.neutral',
+      'boiler.neutral'
+    ],
+    3: [
+      'spur.earth',
+      'timer.earth',
+      'room.earth',
+      'cylinder.earth',
+      'heating-valve.earth',
+      'water-valve.earth',
+      'pump.earth',
+      'boiler.earth'
+    ],
+    4: ['timer.heating-on', 'room.in'],
+    5: ['room.out', 'heating-valve.motor'],
+    6: ['timer.water-on', 'cylinder.common'],
+    7: ['cylinder.call', 'water-valve.motor'],
+    8: ['heating-valve.switch-out', 'water-valve.switch-out', 'pump.live', 'boiler.switched-live']
+  }
+};
+
+export const MID_POSITION: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: { part: 'timer', contacts: 'linked' },
+    room: neutralled,
+    cylinder: { part: 'cylinder-thermostat' },
+    valve: { part: 'mid-position-valve' },
+    pump: { part: 'pump' },
+    boiler: { part: 'boiler', input: 'switched-live', combination: 'no' }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live'],
+    2: ['spur.neutral', 'timer.neutral', 'room.neutral', 'valve.neutral', 'pump.neutral', 'boiler.neutral'],
+    3: [
+      'spur.earth',
+      'timer.earth',
+      'room.earth',
+      'cylinder.earth',
+      'valve.earth',
+      'pump.earth',
+      'boiler.earth'
+    ],
+    4: ['timer.heating-on', 'room.in'],
+    5: ['room.out', 'valve.white'],
+    6: ['timer.water-on', 'cylinder.common'],
+    7: ['cylinder.satisfied', 'valve.grey', 'timer.water-off'],
+    8: ['cylinder.call', 'valve.orange', 'pump.live', 'boiler.switched-live']
+  }
+};
+
+export const COMBINATION: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['4', 'heating-on']
+      ]
+    },
+    room: neutralled,
+    boiler: {
+      part: 'boiler',
+      input: 'switched-live',
+      combination: 'yes',
+      screws: [
+        ['L', 'live'],
+        ['SL', 'switched-live'],
+        ['N', 'neutral'],
+        ['E', 'earth']
+      ]
+    }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live', 'boiler.live'],
+    2: ['spur.neutral', 'timer.neutral', 'room.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'timer.earth', 'room.earth', 'boiler.earth'],
+    4: ['timer.heating-on', 'room.in'],
+    5: ['room.out', 'boiler.switched-live']
+  }
+};
+
+/** As above, and the boiler wants a contact free of any voltage: a timer that has one joins its two terminals. */
+export const COMBINATION_VOLT_FREE: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: {
+      part: 'timer',
+      contacts: 'volt-free',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['COM', 'heating-common'],
+        ['NO', 'heating-on']
+      ]
+    },
+    boiler: {
+      part: 'boiler',
+      input: 'volt-free',
+      combination: 'yes',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['T1', 'contact-a'],
+        ['T2', 'contact-b']
+      ]
+    }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live', 'boiler.live'],
+    2: ['spur.neutral', 'timer.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'timer.earth', 'boiler.earth'],
+    4: ['timer.heating-common', 'boiler.contact-a'],
+    5: ['timer.heating-on', 'boiler.contact-b']
+  }
+};
+
+export const GRAVITY: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      heatingBringsWater: 'yes',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['3', 'water-on'],
+        ['4', 'heating-on']
+      ]
+    },
+    room: neutralled,
+    pump: { part: 'pump' },
+    boiler: { part: 'boiler', input: 'switched-live', combination: 'no' }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live'],
+    2: ['spur.neutral', 'timer.neutral', 'room.neutral', 'pump.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'timer.earth', 'room.earth', 'pump.earth', 'boiler.earth'],
+    4: ['timer.heating-on', 'room.in'],
+    5: ['room.out', 'pump.live'],
+    6: ['timer.water-on', 'boiler.switched-live']
+  },
+  observed: { 'tap-water': 'cylinder' }
+};
+
+export const HEATING_ONLY: MainsSketch = {
+  units: {
+    spur: supply,
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['4', 'heating-on']
+      ]
+    },
+    room: neutralled,
+    pump: { part: 'pump' },
+    boiler: { part: 'boiler', input: 'switched-live', combination: 'no' }
+  },
+  strip: {
+    1: ['spur.live', 'timer.live'],
+    2: ['spur.neutral', 'timer.neutral', 'room.neutral', 'pump.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'timer.earth', 'room.earth', 'pump.earth', 'boiler.earth'],
+    4: ['timer.heating-on', 'room.in'],
+    5: ['room.out', 'pump.live', 'boiler.switched-live']
+  },
+  observed: { 'tap-water': 'other' }
+};
+
+function with_(
+  base: MainsSketch,
+  units: MainsSketch['units'],
+  strip: MainsSketch['strip'],
+  more: Partial<MainsSketch> = {}
+): MainsSketch {
+  return { ...base, ...more, units: { ...base.units, ...units }, strip: { ...base.strip, ...strip } };
+}
+
+const plus = (base: MainsSketch, number: number, ...refs: string[]) => [
+  ...(base.strip[number] ?? []),
+  ...refs
+];
+
+/** Pump overrun: the boiler has a permanent live and feeds the pump itself. */
+const overrun: UnitSketch = {
+  part: 'boiler',
+  input: 'switched-live',
+  combination: 'no',
+  screws: [
+    ['L', 'live'],
+    ['SL', 'switched-live'],
+    ['N', 'neutral'],
+    ['E', 'earth'],
+    ['PL', 'pump-live']
+  ]
+};
+
+export const TWO_VALVE_OVERRUN = with_(
+  TWO_VALVE,
+  { boiler: overrun },
+  {
+    1: plus(TWO_VALVE, 1, 'boiler.live'),
+    8: ['heating-valve.switch-out', 'water-valve.switch-out', 'boiler.switched-live'],
+    9: ['boiler.pump-live', 'pump.live']
+  }
+);
+
+export const MID_POSITION_OVERRUN = with_(
+  MID_POSITION,
+  { boiler: overrun },
+  {
+    1: plus(MID_POSITION, 1, 'boiler.live'),
+    8: ['cylinder.call', 'valve.orange', 'boiler.switched-live'],
+    9: ['boiler.pump-live', 'pump.live']
+  }
+);
+
+export const TWO_VALVE_FROST = with_(
+  TWO_VALVE,
+  {
+    frost: { part: 'frost-thermostat' },
+    pipe: { part: 'pipe-thermostat' }
+  },
+  {
+    1: plus(TWO_VALVE, 1, 'frost.in'),
+    5: plus(TWO_VALVE, 5, 'pipe.out'),
+    9: ['frost.out', 'pipe.in']
+  }
+);
+
+/** Two heating zones, each with a valve and a room thermostat, on one channel of the timer. */
+export const TWO_ZONES = with_(
+  TWO_VALVE,
+  {
+    upstairs: { ...neutralled, name: 'room thermostat upstairs' },
+    'upstairs-valve': { part: 'two-port-valve', name: 'upstairs valve', serves: 'heating' }
+  },
+  {
+    1: plus(TWO_VALVE, 1, 'upstairs-valve.switch-in'),
+    2: plus(TWO_VALVE, 2, 'upstairs.neutral', 'upstairs-valve.neutral'),
+    3: plus(TWO_VALVE, 3, 'upstairs.earth', 'upstairs-valve.earth'),
+    4: plus(TWO_VALVE, 4, 'upstairs.in'),
+    8: plus(TWO_VALVE, 8, 'upstairs-valve.switch-out'),
+    9: ['upstairs.out', 'upstairs-valve.motor']
+  }
+);
+
+/** No room thermostat: the timer's heating goes straight to the valve. */
+export const NO_ROOM_THERMOSTAT: MainsSketch = {
+  ...TWO_VALVE,
+  units: Object.fromEntries(Object.entries(TWO_VALVE.units).filter(([name]) => name !== 'room')),
+  strip: Object.fromEntries(
+    Object.entries({ ...TWO_VALVE.strip, 4: ['timer.heating-on', 'heating-valve.motor'], 5: [] }).map(
+      ([number, refs]) => [number, refs.filter((ref) => !ref.startsWith('room.'))]
+    )
+  )
+};
+
+/** Spare terminals of the timer's plate join wires of the room thermostat and the valve. */
+export const JOINED_AT_TIMER = with_(
+  TWO_VALVE,
+  {
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['1', 'joint'],
+        ['3', 'water-on'],
+        ['4', 'heating-on']
+      ]
+    }
+  },
+  {
+    5: ['room.out', 'timer.joint'],
+    9: ['heating-valve.motor', 'timer.joint']
+  }
+);
+
+/** The grey wire of the mid-position valve is driven by the cylinder thermostat alone: hot water off does nothing. */
+export const GREY_NOT_DRIVEN: MainsSketch = {
+  ...MID_POSITION,
+  strip: { ...MID_POSITION.strip, 7: ['cylinder.satisfied', 'valve.grey'], 9: ['timer.water-off'] }
+};
+
+export const MAINS_SKETCHES = {
+  'two-valve': TWO_VALVE,
+  'mid-position': MID_POSITION,
+  combination: COMBINATION,
+  'combination-volt-free': COMBINATION_VOLT_FREE,
+  gravity: GRAVITY,
+  'heating-only': HEATING_ONLY,
+  'two-valve-overrun': TWO_VALVE_OVERRUN,
+  'mid-position-overrun': MID_POSITION_OVERRUN,
+  'two-valve-frost': TWO_VALVE_FROST,
+  'two-zones': TWO_ZONES,
+  'no-room-thermostat': NO_ROOM_THERMOSTAT,
+  'joined-at-timer': JOINED_AT_TIMER,
+  'grey-not-driven': GREY_NOT_DRIVEN
+} as const satisfies Readonly<Record<string, MainsSketch>>;
+export type MainsHouse = keyof typeof MAINS_SKETCHES;
+
+export function mainsHouse(name: MainsHouse): MainsControls {
+  return mainsOf(MAINS_SKETCHES[name]);
+}

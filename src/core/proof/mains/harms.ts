@@ -1,0 +1,157 @@
+/** What is dangerous or damaging in a wiring of mains controls, whatever else it does: solved where a circuit shows it, traced where copper alone does. */
+import { mainsTerminal, mainsUnits, nodeFor, screwsThat } from '../../devices/mains/screws';
+import type { MainsFunction } from '../../trade/mains';
+import { landedTerminal, type TerminalId, type Wiring } from '../../wiring/graph';
+import { joinedIn } from '../../wiring/joined';
+import { isGravity, type RowState } from './ways';
+import { unitsOf } from './rows';
+
+export const MAINS_HARMS = [
+  'boiler-without-way',
+  'runs-with-all-off',
+  'boiler-without-pump',
+  'neutral-switched',
+  'earth-not-joined',
+  'live-on-earth',
+  'mains-on-low-voltage',
+  'live-on-dead-cable',
+  'supplies-tied',
+  'fuse-opens',
+  'not-fed'
+] as const;
+export type MainsHarm = (typeof MAINS_HARMS)[number];
+
+export interface MainsTrouble {
+  readonly harm: MainsHarm;
+  /** Devices or wires that it is about. */
+  readonly at: readonly string[];
+  /** A row in which it happens; null where it is there in all of them. */
+  readonly row: RowState['row'] | null;
+}
+
+/** Volts above which a screw that should be dead or of low voltage is a danger. */
+const TOUCH_VOLTS = 50;
+
+/** `dead`: cables that have to be dead, by their id. */
+export function mainsHarms(
+  wiring: Wiring,
+  states: readonly RowState[],
+  dead: readonly string[] = []
+): MainsTrouble[] {
+  const inRows = states.flatMap((state) => rowHarms(wiring, state, dead));
+  return [...structural(wiring), ...firstOfEach(inRows)];
+}
+
+/** One for each harm and place: the first row that shows it. */
+function firstOfEach(troubles: readonly MainsTrouble[]): MainsTrouble[] {
+  const seen = new Set<string>();
+  return troubles.filter(({ harm, at }) => {
+    const key = `${harm} ${at.join()}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+function rowHarms(wiring: Wiring, state: RowState, dead: readonly string[]): MainsTrouble[] {
+  const { row, boiler, pump, heatingWay, waterWay, result } = state;
+  const found: MainsTrouble[] = [];
+  const say = (harm: MainsHarm, at: readonly string[] = []) => found.push({ harm, at, row });
+  const asked = row.heating || row.water || row.frost;
+  if ((boiler || pump) && !asked) say('runs-with-all-off');
+  if (boiler && hasValves(wiring) && heatingWay !== 'open' && waterWay !== 'open') say('boiler-without-way');
+  if (boiler && !pump && unitsOf(wiring, 'pump').length > 0 && !isGravity(wiring)) say('boiler-without-pump');
+  if (result.supplies.some((supply) => supply.fuseOpen)) say('fuse-opens');
+  if (result.tied.length > 0)
+    say(
+      'supplies-tied',
+      result.tied.flat().map((part) => part.device ?? part.id)
+    );
+  for (const feed of result.feeds) if (!feed.fed) say('not-fed', [feed.device]);
+  found.push(...livesWhereNone(wiring, state, dead));
+  return found;
+}
+
+function hasValves(wiring: Wiring): boolean {
+  return unitsOf(wiring, 'two-port-valve').length + unitsOf(wiring, 'mid-position-valve').length > 0;
+}
+
+const LOW: readonly MainsFunction[] = ['low-a', 'low-b', 'contact-a', 'contact-b'];
+
+/** Against the spur's own neutral and earth. */
+function livesWhereNone(wiring: Wiring, { row, meter }: RowState, dead: readonly string[]): MainsTrouble[] {
+  const spurs = unitsOf(wiring, 'supply');
+  const hot = (terminal: TerminalId) =>
+    spurs.some((spur) => {
+      const volts = meter.volts(terminal, nodeFor(spur, 'neutral'));
+      return volts !== null && volts > TOUCH_VOLTS;
+    });
+  /** In one island with the mains, whatever the volts are now: the next contact that closes puts it there. */
+  const onMains = (terminal: TerminalId) =>
+    spurs.some((spur) => {
+      const own = meter.island(terminal);
+      return own !== undefined && own === meter.island(nodeFor(spur, 'neutral'));
+    });
+  const found: MainsTrouble[] = [];
+  for (const unit of mainsUnits(wiring)) {
+    if (LOW.some((does) => screwsThat(unit, does).some((screw) => onMains(screw.id))))
+      found.push({ harm: 'mains-on-low-voltage', at: [unit.id], row });
+    if (screwsThat(unit, 'earth').some((screw) => hot(screw.id)))
+      found.push({ harm: 'live-on-earth', at: [unit.id], row });
+  }
+  for (const strand of wiring.strands) {
+    if (!dead.includes(strand.cable)) continue;
+    const ends = [landedTerminal(strand.near), landedTerminal(strand.far)];
+    // The earth of a dead cable stays joined.
+    const earthed = (end: TerminalId) =>
+      spurs.some((spur) => joinedIn(wiring).same(end, nodeFor(spur, 'earth')));
+    if (ends.some((end) => end !== null && onMains(end) && !earthed(end)))
+      found.push({ harm: 'live-on-dead-cable', at: [strand.cable], row });
+  }
+  return found;
+}
+
+/** What copper has to join without any contact between: each neutral, and each earth that somebody landed or that the device has to have. */
+function structural(wiring: Wiring): MainsTrouble[] {
+  const joined = joinedIn(wiring);
+  const spurs = unitsOf(wiring, 'supply');
+  const reaches = (terminal: TerminalId, does: MainsFunction) =>
+    spurs.some((spur) => joined.same(terminal, nodeFor(spur, does)));
+  const found: MainsTrouble[] = [];
+  for (const unit of mainsUnits(wiring)) {
+    if (unit.part === 'supply') continue;
+    const neutrals = screwsThat(unit, 'neutral');
+    if (
+      neutrals.length > 0 &&
+      isConnected(wiring, unit.id) &&
+      !neutrals.some((one) => reaches(one.id, 'neutral'))
+    )
+      found.push({ harm: 'neutral-switched', at: [unit.id], row: null });
+    const earths = screwsThat(unit, 'earth');
+    if (earths.length > 0 && isConnected(wiring, unit.id) && !earths.some((one) => reaches(one.id, 'earth')))
+      found.push({ harm: 'earth-not-joined', at: [unit.id], row: null });
+  }
+  return [...found, ...stray(wiring, reaches)];
+}
+
+function isConnected(wiring: Wiring, unit: string): boolean {
+  return wiring.strands.some((strand) =>
+    [strand.near, strand.far].some((end) => {
+      const terminal = landedTerminal(end);
+      return terminal !== null && mainsTerminal(wiring, terminal)?.unit.id === unit;
+    })
+  );
+}
+
+/** A green-yellow wire that is landed on what is no earth is an earth that is not one. */
+function stray(
+  wiring: Wiring,
+  reaches: (terminal: TerminalId, does: MainsFunction) => boolean
+): MainsTrouble[] {
+  return wiring.strands.flatMap((strand): MainsTrouble[] => {
+    if (strand.colour !== 'GN' || strand.stripe !== 'YE') return [];
+    const ends = [landedTerminal(strand.near), landedTerminal(strand.far)].filter((end) => end !== null);
+    const wrong = ends.some((end) => reaches(end, 'live') || reaches(end, 'neutral'));
+    return wrong ? [{ harm: 'live-on-earth', at: [strand.id], row: null }] : [];
+  });
+}
