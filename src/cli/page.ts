@@ -1,7 +1,9 @@
 /** Readable pages for a terminal: plain text, no colour, 100 columns. */
 import type { Finding } from '$core/findings/finding';
+import type { MainsFinding } from '$core/findings/mains';
 import type { Units } from '$core/trade/units';
 import { findingText } from '$core/words/findings/table';
+import { mainsText } from '$core/words/mains-findings';
 
 const WIDTH = 100;
 const marks = { stop: '■ STOP', warn: '▲', note: '·' } as const;
@@ -15,6 +17,12 @@ export function findingLines(findings: readonly Finding[], indent = '  ', units?
       `${indent}  `
     );
   });
+}
+
+export function mainsLines(findings: readonly MainsFinding[], indent = '  '): string[] {
+  return findings.flatMap((finding) =>
+    wrap(`${marks[finding.level]} ${mainsText(finding)} [${finding.code}]`, indent, `${indent}  `)
+  );
 }
 
 /** Breaks a sentence into lines of at most 100 columns. */

@@ -7,9 +7,11 @@ import { readReading, readSeen, seenCodes } from '$core/formats/diagnose-words';
 import { percentText } from '$core/trade/figures';
 import { findingText } from '$core/words/findings/table';
 import type { Arguments } from '../arguments';
-import { isJob, loadJob } from '../load';
+import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome } from '../outcome';
 import { table, wrap } from '../page';
+import { diagnoseOutcome } from './mains/after';
+import { isMains } from './mains/plan';
 import { planFromArguments } from './plan';
 import { whichAndCall } from './simulate';
 
@@ -19,6 +21,8 @@ export async function diagnose(args: Arguments): Promise<Outcome> {
   if (!isJob(job)) return job;
   const wanted = whichAndCall({ ...args, wiring: args.wiring ?? 'now' });
   if ('kind' in wanted) return wanted;
+  const point = pickThermostat(job, args);
+  if (!('kind' in point) && isMains(point)) return diagnoseOutcome(point, args, wanted.which);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const bad = (path: string, found: string): Outcome => ({

@@ -1,8 +1,9 @@
 import { finishedOf, type Finished } from '$core/handover/subject';
 import { findingText } from '$core/words/findings/table';
 import type { Arguments } from '../arguments';
-import { isJob, loadJob } from '../load';
+import { isJob, loadJob, pickThermostat } from '../load';
 import type { Outcome } from '../outcome';
+import { isMains, type MainsPoint } from './mains/plan';
 import { planFromArguments } from './plan';
 
 /** The wiring that the work ends with, by --thermostat, --model and --method; or why there is none. */
@@ -24,6 +25,14 @@ export async function finishedFromArguments(args: Arguments): Promise<Finished |
       ]
     };
   return finished;
+}
+
+/** The thermostat that the arguments name, where mains controls hang there; a file that is bad is told by who reads it next. */
+export async function mainsFromArguments(args: Arguments): Promise<MainsPoint | null> {
+  const job = await loadJob(args.file);
+  if (!isJob(job)) return null;
+  const point = pickThermostat(job, args);
+  return !('kind' in point) && isMains(point) ? point : null;
 }
 
 export function isFinished(made: Finished | Outcome): made is Finished {

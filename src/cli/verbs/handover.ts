@@ -21,9 +21,11 @@ import { PLAIN_CASE } from '$core/devices/world';
 import { powerable } from '$core/plan/powered';
 import type { Plan } from '$core/plan/plan';
 import type { Arguments } from '../arguments';
-import { isJob, loadJob } from '../load';
+import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome } from '../outcome';
 import { table, wrap } from '../page';
+import { handoverOutcome } from './mains/after';
+import { isMains } from './mains/plan';
 import { planFromArguments } from './plan';
 
 /** A code that leads nowhere: the application's own reader takes it, a camera by itself opens nothing. */
@@ -39,6 +41,8 @@ export async function handover(args: Arguments): Promise<Outcome> {
     return wrongUse(`--origin is where the application is served, such as https://host, not ${args.origin}.`);
   const job = await loadJob(args.file);
   if (!isJob(job)) return job;
+  const point = pickThermostat(job, args);
+  if (!('kind' in point) && isMains(point)) return handoverOutcome(job, point, args);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const built = asBuilt(job, made.thermostat, made.plan);

@@ -1,4 +1,7 @@
+import { layoutReport } from '$core/formats/mains-reports';
 import { identifyReport } from '$core/formats/reports';
+import { unexplained } from '$core/explain/mains/points';
+import { identifyLayout } from '$core/identify/mains/layout';
 import { looksFor, type Look } from '$core/plan/looks';
 import { lookText } from '$core/plan/look-words';
 import { nextLooks } from '$core/plan/next-look';
@@ -9,6 +12,7 @@ import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import type { Outcome } from '../outcome';
 import { findingLines, table, wrap } from '../page';
+import { layoutLines } from './mains/identify';
 
 /** What the record says about the system behind each thermostat. */
 export async function identify({ file }: Arguments): Promise<Outcome> {
@@ -16,16 +20,24 @@ export async function identify({ file }: Arguments): Promise<Outcome> {
   if (!isJob(job)) return job;
   const results = job.thermostats.map((thermostat) => ({
     name: thermostat.name,
+    mains: thermostat.mains,
     result: identifySystem(job, thermostat),
     looks: looksFor(job, thermostat)
   }));
   return {
     kind: 'result',
     json: {
-      thermostats: results.map(({ result, looks }) => identifyReport(result, looks))
+      thermostats: results.map(({ result, looks, mains }) => ({
+        ...identifyReport(result, looks),
+        ...(mains === null ? {} : layoutReport(identifyLayout(mains), unexplained(mains)))
+      }))
     },
     page: results
-      .flatMap((result) => [...pageOf(result.name, result.result, result.looks), ''])
+      .flatMap((result) => [
+        ...pageOf(result.name, result.result, result.looks),
+        ...(result.mains === null ? [] : layoutLines(result.mains)),
+        ''
+      ])
       .join('\n')
       .trimEnd()
   };

@@ -1,4 +1,6 @@
+import { mainsMatchReport } from '$core/formats/mains-reports';
 import { matchReport } from '$core/formats/reports';
+import { matchControllers } from '$core/match/mains/match';
 import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
 import { deviceName } from '$core/match/catalogue';
 import { matchAll } from '$core/match/match';
@@ -6,6 +8,7 @@ import type { Arguments } from '../arguments';
 import { isJob, loadJob } from '../load';
 import type { Outcome } from '../outcome';
 import { findingLines } from '../page';
+import { matchLines } from './mains/identify';
 
 /** Every model of the catalogue and of the job against each thermostat's place. */
 export async function match({ file }: Arguments): Promise<Outcome> {
@@ -17,7 +20,8 @@ export async function match({ file }: Arguments): Promise<Outcome> {
   }));
   const page = results.flatMap(({ thermostat, matches }) => [
     thermostat.name,
-    ...matches.flatMap((one) => [
+    ...(thermostat.mains === null ? [] : [...matchLines(thermostat.mains), '']),
+    ...(thermostat.mains === null ? matches : []).flatMap((one) => [
       `  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`,
       ...byAspect(one.findings).flatMap(({ aspect, findings }) => [
         `        ${ASPECT_NAMES[aspect]}:`,
@@ -28,7 +32,13 @@ export async function match({ file }: Arguments): Promise<Outcome> {
   ]);
   return {
     kind: 'result',
-    json: { thermostats: results.map(({ thermostat, matches }) => matchReport(thermostat.id, matches)) },
+    json: {
+      thermostats: results.map(({ thermostat, matches }) =>
+        thermostat.mains === null
+          ? matchReport(thermostat.id, matches)
+          : mainsMatchReport(thermostat.id, matchControllers(thermostat.mains))
+      )
+    },
     page: page.join('\n').trimEnd()
   };
 }

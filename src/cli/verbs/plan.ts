@@ -13,6 +13,7 @@ import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
 import { lossText } from '$core/words/losses';
 import { findingLines, table, wrap } from '../page';
+import { isMains, planOutcome } from './mains/plan';
 import { planAll } from './plan-together';
 
 /** The options for one thermostat, proven and ranked, and the moves of the one taken. */
@@ -20,6 +21,8 @@ export async function plan(args: Arguments): Promise<Outcome> {
   const job = await loadJob(args.file);
   if (!isJob(job)) return job;
   if (args.together) return planAll(job);
+  const point = pickThermostat(job, args);
+  if (!('kind' in point) && isMains(point)) return planOutcome(point, args);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const looks = looksFor(job, made.thermostat, { device: made.plan.device });

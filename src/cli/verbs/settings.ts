@@ -5,10 +5,13 @@ import { otherwiseText, placeText, reasonText } from '$core/handover/setting-wor
 import type { Arguments } from '../arguments';
 import type { Outcome } from '../outcome';
 import { wrap } from '../page';
-import { finishedFromArguments, isFinished } from './finished';
+import { finishedFromArguments, isFinished, mainsFromArguments } from './finished';
+import { settingsOutcome } from './mains/after';
 
 /** What the thermostat has to be told in this house. */
 export async function settings(args: Arguments): Promise<Outcome> {
+  const mains = await mainsFromArguments(args);
+  if (mains) return settingsOutcome(mains, args);
   const finished = await finishedFromArguments(args);
   if (!isFinished(finished)) return finished;
   const sheet = settingsOf(finished);

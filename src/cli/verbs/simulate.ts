@@ -5,9 +5,11 @@ import { readCall, type Call } from '$core/trade/calls';
 import { voltsText } from '$core/trade/figures';
 import { CALLS } from '$core/trade/vocabulary';
 import type { Arguments } from '../arguments';
-import { isJob, loadJob } from '../load';
+import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome, type WrongUse } from '../outcome';
 import { findingLines, table } from '../page';
+import { simulateOutcome } from './mains/circuit';
+import { isMains } from './mains/plan';
 import { planFromArguments } from './plan';
 
 /** Powers up the wiring as recorded, or as the plan leaves it, for each call. */
@@ -16,6 +18,8 @@ export async function simulate(args: Arguments): Promise<Outcome> {
   if (!isJob(job)) return job;
   const wanted = whichAndCall(args);
   if ('kind' in wanted) return wanted;
+  const point = pickThermostat(job, args);
+  if (!('kind' in point) && isMains(point)) return simulateOutcome(point, args, wanted);
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   return pageOf(made.thermostat.id, wanted.which, powerPlan(made.plan, wanted.which, wanted.call));

@@ -4,8 +4,10 @@ import { PLAIN_CASE } from '$core/devices/world';
 import { spiceOf } from '$core/formats/spice';
 import { powerable } from '$core/plan/powered';
 import type { Arguments } from '../arguments';
-import { isJob, loadJob } from '../load';
+import { isJob, loadJob, pickThermostat } from '../load';
 import { wrongUse, type Outcome } from '../outcome';
+import { spiceOutcome } from './mains/circuit';
+import { isMains } from './mains/plan';
 import { planFromArguments } from './plan';
 import { whichAndCall } from './simulate';
 
@@ -16,6 +18,9 @@ export async function spice(args: Arguments): Promise<Outcome> {
   const wanted = whichAndCall(args);
   if ('kind' in wanted) return wanted;
   if (wanted.call === null) return wrongUse('Name a call, for example --call heat1.');
+  const point = pickThermostat(job, args);
+  if (!('kind' in point) && isMains(point))
+    return spiceOutcome(point, args, { which: wanted.which, call: wanted.call });
   const made = planFromArguments(job, args);
   if ('kind' in made) return made;
   const { which, call } = wanted;

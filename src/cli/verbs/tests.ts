@@ -6,7 +6,8 @@ import { neighboursOf } from '$core/plan/neighbours';
 import type { Arguments } from '../arguments';
 import { wrongUse, type Outcome } from '../outcome';
 import { wrap } from '../page';
-import { finishedFromArguments, isFinished } from './finished';
+import { finishedFromArguments, isFinished, mainsFromArguments } from './finished';
+import { testsOutcome } from './mains/after';
 
 const COLDEST_C = -60;
 const WARMEST_C = 60;
@@ -16,6 +17,8 @@ export async function tests(args: Arguments): Promise<Outcome> {
   const outdoorC = args.outdoor === undefined ? null : Number(args.outdoor);
   if (outdoorC !== null && !(outdoorC >= COLDEST_C && outdoorC <= WARMEST_C))
     return wrongUse(`--outdoor wants °C from ${COLDEST_C} to ${WARMEST_C}, not ${args.outdoor}.`);
+  const mains = await mainsFromArguments(args);
+  if (mains) return testsOutcome(mains, args);
   const finished = await finishedFromArguments(args);
   if (!isFinished(finished)) return finished;
   const { job, thermostat } = finished;

@@ -4,6 +4,7 @@
  */
 import Papa from 'papaparse';
 import type { AsBuilt } from '../handover/as-built';
+import { guarded } from './csv-table';
 
 const HEADER = [
   'id',
@@ -40,9 +41,4 @@ export function writeAsBuiltCsv({ wires }: Pick<AsBuilt, 'wires'>): string {
     ].map(guarded)
   );
   return `${Papa.unparse({ fields: [...HEADER], data }, { newline: '\r\n' })}\r\n`;
-}
-
-/** A cell that begins like a formula is shown by a spreadsheet, not run. */
-function guarded(cell: string): string {
-  return /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
 }

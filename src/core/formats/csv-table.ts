@@ -25,3 +25,8 @@ export function readCsv(text: string): CsvTable {
   const doubled = names.filter((name, at) => names.indexOf(name) < at);
   return { fields: meta.fields ?? [], doubled: [...new Set(doubled)], rows: data, errors };
 }
+
+/** A cell that begins like a formula is shown by a spreadsheet, not run. */
+export function guarded(cell: string): string {
+  return /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
+}

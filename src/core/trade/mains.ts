@@ -73,9 +73,9 @@ export const MainsFunction = v.picklist(MAINS_FUNCTIONS, `one of ${MAINS_FUNCTIO
 export type MainsFunction = v.InferOutput<typeof MainsFunction>;
 
 export const MAINS_FUNCTION_NAMES: Readonly<Record<MainsFunction, string>> = {
-  live: 'live (L)',
-  neutral: 'neutral (N)',
-  earth: 'earth (E)',
+  live: 'live',
+  neutral: 'neutral',
+  earth: 'earth',
   'heating-on': 'heating on',
   'heating-off': 'heating off',
   'water-on': 'hot water on',

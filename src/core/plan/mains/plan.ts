@@ -76,7 +76,7 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
   const solved = truthTable({ wiring: now.wiring, inputs, layout });
   const table = isTable(solved) ? solved : null;
   const today = isTable(solved)
-    ? tableFindings(found, solved, true)
+    ? tableFindings(found, found, solved, true)
     : [mainsFinding('stop', 'mains-not-proven', { why: solved.why })];
   const matches = matchControllers(mains);
   const controller = controllerFor(mains, matches, wanted.controller ?? mains.choice.controller);
@@ -183,7 +183,7 @@ function wayFor(
           ...repaired.findings,
           ...made.findings,
           ...(isTable(solved)
-            ? tableFindings(made.after, solved, false)
+            ? tableFindings(made.after, found, solved, false)
             : [mainsFinding('stop', 'mains-not-proven', { why: solved.why })]),
           ...changeFindings(base, changed, table),
           ...safetyFindings(base)
@@ -217,7 +217,8 @@ function keepFindings({ today, questions }: Base): MainsFinding[] {
 
 const SHOWN_ROWS = 4;
 
-function tableFindings(wiring: Wiring, table: TruthTable, today: boolean): MainsFinding[] {
+/** `found`: where the names of what asks come from, the thermostats that a way takes out among them. */
+function tableFindings(wiring: Wiring, found: Wiring, table: TruthTable, today: boolean): MainsFinding[] {
   const names = new Map(mainsUnits(wiring).map((unit) => [unit.id, unit.name]));
   const findings = table.harms.map(({ harm, at, row }) =>
     mainsFinding(
@@ -226,7 +227,7 @@ function tableFindings(wiring: Wiring, table: TruthTable, today: boolean): Mains
       {
         harm,
         at: at.map((id) => names.get(id) ?? wiring.cables.find((cable) => cable.id === id)?.name ?? id),
-        row: row === null ? null : rowText(row, wiring),
+        row: row === null ? null : rowText(row, found),
         today
       },
       at
@@ -236,7 +237,7 @@ function tableFindings(wiring: Wiring, table: TruthTable, today: boolean): Mains
   if (wrong.length > 0)
     findings.push(
       mainsFinding(today ? 'warn' : 'stop', 'mains-row-amiss', {
-        rows: wrong.slice(0, SHOWN_ROWS).map(({ state }) => rowText(state.row, wiring)),
+        rows: wrong.slice(0, SHOWN_ROWS).map(({ state }) => rowText(state.row, found)),
         count: wrong.length,
         today
       })

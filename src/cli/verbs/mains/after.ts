@@ -1,0 +1,160 @@
+/** `diagnose`, `settings`, `tests` and `handover` of mains controls. */
+import { mkdir, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { causesIn } from '$core/diagnose/mains/causes';
+import { diagnoseMains } from '$core/diagnose/mains/diagnose';
+import { looksIn, PROBE_WORDS } from '$core/diagnose/mains/looks';
+import { mainsDiagnosisReport } from '$core/formats/mains-reports';
+import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
+import type { WiringState } from '$core/job/bench-schema';
+import type { Job } from '$core/job/schema';
+import { mainsAsBuilt, type MainsAsBuilt } from '$core/handover/mains/as-built';
+import { settingsFor } from '$core/handover/mains/settings';
+import { testsFor } from '$core/handover/mains/tests';
+import { percentText } from '$core/trade/figures';
+import { LAYOUT_NAMES } from '$core/trade/mains';
+import type { Arguments } from '../../arguments';
+import { wrongUse, type Outcome } from '../../outcome';
+import { table, wrap } from '../../page';
+import { wiringIn } from './circuit';
+import { isPlan, mainsPlanFor, type MainsPoint } from './plan';
+
+export function diagnoseOutcome(point: MainsPoint, args: Arguments, which: WiringState): Outcome {
+  const plan = mainsPlanFor(point, args);
+  if (!isPlan(plan)) return plan;
+  const wiring = wiringIn(plan, which);
+  const looks = looksIn(wiring, plan.inputs);
+  const seen: Record<string, string> = {};
+  for (const code of args.seen) {
+    const [id = '', value = ''] = code.split('=');
+    const look = looks.find((one) => one.id === id);
+    if (!look?.answers.some((answer) => answer.value === value)) {
+      const known = looks.flatMap((one) => one.answers.map((answer) => `${one.id}=${answer.value}`));
+      return wrongUse(`--seen: no look ${code}. Known: ${known.join(' ')}`);
+    }
+    seen[id] = value;
+  }
+  const { who } = point.mains.competence;
+  const found = diagnoseMains({
+    wiring,
+    inputs: plan.inputs,
+    seen,
+    touched: new Set(plan.now.done.map(({ act }) => act.what)),
+    competent: who === 'licensed' || who === 'competent'
+  });
+  return {
+    kind: 'result',
+    json: mainsDiagnosisReport(point.id, found),
+    page: [
+      `${point.name}, wiring ${which}: ${causesIn(wiring).length} causes`,
+      ...(found.sound ? ['  Sound wiring would show the same.'] : []),
+      ...table(
+        found.causes.slice(0, 6).map(({ causes, probability }) => [
+          percentText(probability),
+          causes
+            .map(({ text }) => text)
+            .join(' Or: ')
+            .slice(0, 160)
+        ])
+      ),
+      ...(found.next
+        ? [
+            ...wrap(
+              `Next, with ${PROBE_WORDS[found.next.look.probe]}: ${found.next.look.ask} (${found.next.gain.toFixed(2)} bit, ${found.next.look.minutes} min)`,
+              '  ',
+              '    '
+            ),
+            ...found.next.look.answers.map(
+              ({ value, label }) => `    --seen ${found.next?.look.id}=${value}   ${label}`
+            )
+          ]
+        : wrap(`Remedy: ${found.causes[0]?.causes[0]?.remedy ?? ''}`, '  ', '    '))
+    ].join('\n')
+  };
+}
+
+/** The wiring that the work ends with: what there is now where all is done, else the plan's. */
+export function settingsOutcome(point: MainsPoint, args: Arguments): Outcome {
+  const plan = mainsPlanFor(point, args);
+  if (!isPlan(plan)) return plan;
+  if (plan.controller === null)
+    return wrongUse('No controller fits here, or none is known to: nothing can be set up. See match.');
+  const settings = settingsFor(
+    plan.taken?.after ?? plan.now.wiring,
+    plan.identification.layout,
+    plan.controller,
+    point.mains
+  );
+  return {
+    kind: 'result',
+    json: { thermostat: point.id, controller: plan.controller.id, settings },
+    page: [
+      `${point.name}: set it up before anything runs`,
+      '',
+      ...settings.flatMap(({ name, value, reason }) => [`${name}: ${value}`, ...wrap(reason, '  ', '  ')])
+    ].join('\n')
+  };
+}
+
+export function testsOutcome(point: MainsPoint, args: Arguments): Outcome {
+  const plan = mainsPlanFor(point, args);
+  if (!isPlan(plan)) return plan;
+  const tests = testsFor(plan.taken?.after ?? plan.now.wiring, plan.inputs, point.mains.tests);
+  return {
+    kind: 'result',
+    json: { thermostat: point.id, tests },
+    page: [
+      `${point.name}: tests, in this order`,
+      '',
+      ...tests.flatMap((test, at) => [
+        `${at + 1}. ${test.name}`,
+        ...wrap(test.how, '   ', '   '),
+        ...wrap(`must run: ${test.mustRun.join(', ') || 'nothing'}`, '   ', '     '),
+        ...wrap(`must not run: ${test.mustNot.join(', ') || '–'}`, '   ', '     '),
+        ...wrap(test.wait, '   ', '   '),
+        `   supply ${test.volts.least} to ${test.volts.most} V`
+      ])
+    ].join('\n')
+  };
+}
+
+export async function handoverOutcome(job: Job, point: MainsPoint, args: Arguments): Promise<Outcome> {
+  const built = mainsAsBuilt(point.mains);
+  if (args.out === undefined)
+    return { kind: 'result', json: { thermostat: point.id, ...built }, page: builtPage(point, built) };
+  const day = new Date().toISOString().slice(0, 10);
+  const files: (readonly [string, string])[] = [
+    ['as-built.json', `${JSON.stringify({ thermostat: point.id, ...built }, null, 2)}\n`],
+    ['as-built.csv', writeStripCsv(built)],
+    ...stripSheet(built, {
+      paper: args.paper?.toLowerCase() === 'letter' ? 'LETTER' : 'A4',
+      title: point.name,
+      under: [job.name, job.place, day].filter((word) => word !== '').join(' · ')
+    }).map(
+      (page, at, all) => [all.length > 1 ? `strip-sheet-${at + 1}.svg` : 'strip-sheet.svg', page] as const
+    )
+  ];
+  const dir = args.out;
+  await mkdir(dir, { recursive: true });
+  await Promise.all(files.map(([name, text]) => writeFile(join(dir, name), text)));
+  const names = files.map(([name]) => join(dir, name));
+  return { kind: 'result', json: { thermostat: point.id, ...built, files: names }, page: names.join('\n') };
+}
+
+function builtPage(point: MainsPoint, built: MainsAsBuilt): string {
+  return [
+    `${point.name}: ${LAYOUT_NAMES[built.layout]}, as built`,
+    ...table([
+      ['no.', 'wire', 'to', 'does'],
+      ...built.numbers.flatMap(({ mark, wires, linked }) => [
+        ...wires.map((wire, at) => [at === 0 ? mark : '', wire.colour, wire.to, wire.does]),
+        ...(linked.length > 0
+          ? [[wires.length === 0 ? mark : '', 'link', `to ${linked.join(', ')}`, '']]
+          : [])
+      ])
+    ]),
+    ...built.dead.map(({ cable, wire }) => `  not in use: ${wire} (cable of the ${cable})`),
+    ...(built.changes.length > 0 ? ['Changed:'] : []),
+    ...built.changes.flatMap(({ at, text }) => wrap(`${at.slice(0, 10)} ${text}`, '  ', '    '))
+  ].join('\n');
+}

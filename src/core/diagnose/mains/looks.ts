@@ -1,0 +1,199 @@
+/**
+ * What can be looked at: first with every cover on (what is warm, what runs, what a lever does), and only for somebody competent a tester on the
+ * strip. Each look is made in a state of the controls; what it would show under a cause is read off the solved circuit.
+ */
+import { nodeFor } from '../../devices/mains/screws';
+import type { SimulateFailure } from '../../circuit/simulate';
+import { rowFor, unitsOf, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
+import { servesOf, solveRow, type RowState } from '../../proof/mains/ways';
+import { landedTerminal, printedMark, type TerminalId, type Wiring } from '../../wiring/graph';
+
+export type Probe = 'off' | 'heating' | 'water' | 'both';
+
+export const PROBE_WORDS: Readonly<Record<Probe, string>> = {
+  off: 'everything off, for five minutes',
+  heating: 'heating on and the room calling, hot water off',
+  water: 'hot water on and the cylinder cold, heating off',
+  both: 'heating and hot water on'
+};
+
+export interface MainsLook {
+  readonly id: string;
+  readonly probe: Probe;
+  readonly ask: string;
+  readonly how: string;
+  readonly answers: readonly { readonly value: string; readonly label: string }[];
+  readonly minutes: number;
+  /** Needs the cover of a mains part off: for somebody competent alone. */
+  readonly openCover: boolean;
+  /** What a solved state shows. */
+  shows(state: RowState, wiring: Wiring): string;
+}
+
+const yesNo = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' }
+] as const;
+const on = (is: boolean) => (is ? 'yes' : 'no');
+
+/** The row of a probe; null where the house has no such channel. */
+export function rowOfProbe(inputs: MainsInputs, probe: Probe): MainsRow | null {
+  const wants = {
+    heating: probe === 'heating' || probe === 'both',
+    water: probe === 'water' || probe === 'both'
+  };
+  if (wants.water && !inputs.water) return null;
+  return rowFor(inputs, wants);
+}
+
+export function looksIn(wiring: Wiring, inputs: MainsInputs): MainsLook[] {
+  const probes = (['off', 'heating', 'water', 'both'] as const).filter(
+    (probe) => rowOfProbe(inputs, probe) !== null
+  );
+  const valves = [...unitsOf(wiring, 'two-port-valve'), ...unitsOf(wiring, 'mid-position-valve')];
+  const has = (part: Parameters<typeof unitsOf>[1]) => unitsOf(wiring, part).length > 0;
+  return [
+    ...lampLooks(wiring),
+    ...probes.flatMap((probe): MainsLook[] => [
+      {
+        id: `boiler@${probe}`,
+        probe,
+        ask: 'Does the boiler run?',
+        how: 'Listen at it and look at its display or flame window. Give it two minutes.',
+        answers: yesNo,
+        minutes: 3,
+        openCover: false,
+        shows: (state) => on(state.boiler)
+      },
+      ...(has('pump')
+        ? [
+            {
+              id: `pump@${probe}`,
+              probe,
+              ask: 'Does the pump run?',
+              how: 'A hand on it: it trembles lightly. Or the handle of a screwdriver at the ear.',
+              answers: yesNo,
+              minutes: 2,
+              openCover: false,
+              shows: (state: RowState) => on(state.pump)
+            }
+          ]
+        : []),
+      {
+        id: `radiators@${probe}`,
+        probe,
+        ask: 'Do the radiators get warm?',
+        how: 'Feel the pipe of the nearest one after ten minutes.',
+        answers: yesNo,
+        minutes: 10,
+        openCover: false,
+        shows: (state) => on(state.boiler && state.pump && state.heatingWay === 'open')
+      },
+      ...(inputs.water
+        ? [
+            {
+              id: `cylinder@${probe}`,
+              probe,
+              ask: 'Does the pipe to the cylinder get warm?',
+              how: 'Feel it after ten minutes; let some hot water run before, so that the cylinder calls.',
+              answers: yesNo,
+              minutes: 10,
+              openCover: false,
+              shows: (state: RowState) => on(state.boiler && state.waterWay === 'open')
+            }
+          ]
+        : []),
+      ...valves.map((valve): MainsLook => ({
+        id: `lever-${valve.id}@${probe}`,
+        probe,
+        ask: `Is the lever of the ${valve.name}${serves(wiring, valve.id)} slack?`,
+        how: 'Move it gently: driven by its motor it goes to and fro without resistance; at rest a spring pulls it back.',
+        answers: [
+          { value: 'yes', label: 'Slack: the motor holds it' },
+          { value: 'no', label: 'A spring pulls back' }
+        ],
+        minutes: 2,
+        openCover: false,
+        shows: (state) => on(['motor', 'white'].some((coil) => state.coils.has(`${valve.id}:${coil}`)))
+      }))
+    ]),
+    ...stripLooks(wiring, probes)
+  ];
+}
+
+function serves(wiring: Wiring, valve: string): string {
+  const unit = unitsOf(wiring, 'two-port-valve').find(({ id }) => id === valve);
+  const is = unit ? servesOf(wiring, unit) : 'unknown';
+  return is === 'unknown' || unit?.name.includes(is === 'water' ? 'water' : 'heating')
+    ? ''
+    : ` (${is === 'water' ? 'hot water' : 'heating'})`;
+}
+
+/** The controller's lamp is lit where it is fed. */
+function lampLooks(wiring: Wiring): MainsLook[] {
+  return unitsOf(wiring, 'controller').map((unit) => ({
+    id: `lamp-${unit.id}@off`,
+    probe: 'off',
+    ask: `Is any lamp of the ${unit.name} lit?`,
+    how: 'Look at the box itself, not at its wall part.',
+    answers: yesNo,
+    minutes: 1,
+    openCover: false,
+    shows: (state) => on(state.result.feeds.some((feed) => feed.device === unit.id && feed.fed))
+  }));
+}
+
+/** Live or dead against neutral at each number that switches. */
+const LIVE_FROM = 150;
+
+function stripLooks(wiring: Wiring, probes: readonly Probe[]): MainsLook[] {
+  const [spur] = unitsOf(wiring, 'supply');
+  const centre = unitsOf(wiring, 'wiring-centre').find(({ id }) => !id.includes('connector'));
+  if (!spur || !centre) return [];
+  const neutral = nodeFor(spur, 'neutral');
+  const used = new Set(
+    wiring.strands.flatMap((strand) => [landedTerminal(strand.near), landedTerminal(strand.far)])
+  );
+  return centre.screws
+    .filter((screw) => used.has(screw.id))
+    .flatMap((screw) =>
+      probes
+        .filter((probe) => probe !== 'both')
+        .map((probe): MainsLook => ({
+          id: `strip-${screw.id}@${probe}`,
+          probe,
+          ask: `Wiring centre: is number ${printedMark(wiring, screw.id)} live to neutral?`,
+          how: 'For somebody competent only: cover off with the power on, a two-pole tester that is proven before and after.',
+          answers: [
+            { value: 'live', label: 'Live, about 230 V' },
+            { value: 'dead', label: 'Dead' }
+          ],
+          minutes: 4,
+          openCover: true,
+          shows: (state) => ((volts(state, screw.id, neutral) ?? 0) > LIVE_FROM ? 'live' : 'dead')
+        }))
+    );
+}
+
+function volts(state: RowState, terminal: TerminalId, neutral: TerminalId): number | null {
+  return state.meter.volts(terminal, neutral);
+}
+
+/** What each look would show in a wiring; nothing where it cannot be solved. */
+export function shownIn(
+  wiring: Wiring,
+  inputs: MainsInputs,
+  looks: readonly MainsLook[]
+): ReadonlyMap<string, string> {
+  const states = new Map<Probe, RowState | SimulateFailure | null>();
+  const shown = new Map<string, string>();
+  for (const look of looks) {
+    if (!states.has(look.probe)) {
+      const row = rowOfProbe(inputs, look.probe);
+      states.set(look.probe, row === null ? null : solveRow(wiring, row));
+    }
+    const state = states.get(look.probe);
+    if (state && !('ok' in state)) shown.set(look.id, look.shows(state, wiring));
+  }
+  return shown;
+}

@@ -1,0 +1,80 @@
+/** The wiring centre as built, on paper (SVG in millimetres) and as CSV (RFC 4180): one line for each wire under each number. */
+import Papa from 'papaparse';
+import type { MainsAsBuilt } from '../handover/mains/as-built';
+import { LAYOUT_NAMES } from '../trade/mains';
+import { capital } from '../words/text';
+import { Paper, PAPERS } from './paper';
+import { guarded } from './csv-table';
+
+const HEADER = ['strip', 'number', 'cable', 'colour', 'to', 'does', 'linked_to'] as const;
+
+export function writeStripCsv({ numbers }: Pick<MainsAsBuilt, 'numbers'>): string {
+  const data = numbers.flatMap(({ unit, mark, wires, linked }) =>
+    (wires.length === 0 ? [{ cable: '', colour: '', to: '', does: '' }] : wires).map((wire) =>
+      [unit, mark, wire.cable, wire.colour, wire.to, wire.does, linked.join('; ')].map(guarded)
+    )
+  );
+  return `${Papa.unparse({ fields: [...HEADER], data }, { newline: '\r\n' })}\r\n`;
+}
+
+const TEXT = { size: 4.3 } as const;
+const SMALL = { size: 3.4 } as const;
+const COLUMNS = [0.09, 0.28, 0.38, 0.25] as const;
+
+export interface StripSheetOptions {
+  readonly paper: 'A4' | 'LETTER';
+  readonly title: string;
+  /** House, place, day, who. */
+  readonly under: string;
+}
+
+/** Pages for the inside of the wiring centre's cover. */
+export function stripSheet(built: MainsAsBuilt, { paper: name, title, under }: StripSheetOptions): string[] {
+  const paper = new Paper(PAPERS[name], 12);
+  paper.text(`Wiring centre as built: ${title}`, { size: 6.5, bold: true });
+  paper.text(under, TEXT);
+  paper.text(`${capital(LAYOUT_NAMES[built.layout])}.`, TEXT);
+  paper.heading('Before you touch anything', 5);
+  paper.text(
+    '• 230 V. Off at the fused spur, fuse out, and proven dead: live to neutral, live to earth, neutral to earth, with a tester that is proven before and after.',
+    TEXT
+  );
+  paper.heading('Under each number', 5);
+  paper.row(['No.', 'Wire', 'To', 'Does'], COLUMNS, { ...SMALL, bold: true });
+  for (const { mark, wires, linked } of built.numbers) {
+    if (wires.length === 0 && linked.length === 0) continue;
+    wires.forEach((wire, at) =>
+      paper.row(
+        [at === 0 ? mark : '', `${wire.colour} (${wire.cable})`, wire.to, wire.does],
+        COLUMNS,
+        SMALL,
+        true
+      )
+    );
+    if (linked.length > 0)
+      paper.row(
+        [wires.length === 0 ? mark : '', 'link', `to ${linked.join(', ')}`, ''],
+        COLUMNS,
+        SMALL,
+        true
+      );
+  }
+  if (built.dead.length > 0) {
+    paper.heading('Not in use', 5);
+    for (const { cable, wire } of built.dead) paper.text(`• ${wire}, cable of the ${cable}`, SMALL);
+  }
+  paper.heading('Devices', 5);
+  for (const device of built.devices)
+    paper.text(
+      `• ${device.name}: ${device.screws.map(({ mark, does }) => `${mark} ${does}`).join(', ') || 'no wires'}`,
+      SMALL
+    );
+  if (built.tests.some(({ result }) => result !== null)) {
+    paper.heading('Tests', 5);
+    for (const { name: test, result } of built.tests)
+      if (result) paper.text(`• ${test}: ${result.result}, ${result.at.slice(0, 10)}`, SMALL);
+  }
+  const { who, name: by } = built.competence;
+  if (who !== 'unsaid') paper.text(`Work by: ${by === '' ? who : `${by} (${who})`}`, SMALL);
+  return paper.done(`Wiring centre as built: ${title}`);
+}

@@ -1,0 +1,144 @@
+/** The wiring centre as built: what is under each number, what every device does with it, what is dead, what changed, what is open. */
+import { doesOf, mainsUnits } from '../../devices/mains/screws';
+import { identifyLayout } from '../../identify/mains/layout';
+import type { MainsControls } from '../../job/mains-schema';
+import { inputsOf } from '../../proof/mains/rows';
+import { colourName } from '../../trade/colours';
+import { MAINS_FUNCTION_NAMES, type Layout, type MainsPart } from '../../trade/mains';
+import { wiringFromMains } from '../../wiring/from-mains';
+import {
+  landedTerminal,
+  printedMark,
+  terminalAt,
+  type MainsUnit,
+  type Strand,
+  type Wiring
+} from '../../wiring/graph';
+import { nowOf } from '../../wiring/now';
+import { testsFor, type MainsTestRow } from './tests';
+
+export interface StripWire {
+  readonly id: string;
+  readonly cable: string;
+  readonly colour: string;
+  /** The device and screw at its other end, or what state that end is in. */
+  readonly to: string;
+  readonly does: string;
+}
+
+export interface StripNumber {
+  readonly unit: string;
+  readonly mark: string;
+  readonly wires: readonly StripWire[];
+  /** Numbers that a link joins it to. */
+  readonly linked: readonly string[];
+}
+
+export interface MainsAsBuilt {
+  readonly layout: Layout;
+  readonly numbers: readonly StripNumber[];
+  readonly devices: readonly {
+    readonly id: string;
+    readonly part: MainsPart;
+    readonly name: string;
+    readonly place: string;
+    readonly screws: readonly {
+      readonly mark: string;
+      readonly does: string;
+      readonly wires: readonly string[];
+    }[];
+  }[];
+  /** Wires that hang on nothing at either end. */
+  readonly dead: readonly { readonly cable: string; readonly wire: string }[];
+  readonly changes: readonly { readonly at: string; readonly text: string }[];
+  readonly tests: readonly MainsTestRow[];
+  readonly competence: MainsControls['competence'];
+}
+
+export function mainsAsBuilt(mains: MainsControls): MainsAsBuilt {
+  const found = wiringFromMains(mains);
+  const { wiring, done } = nowOf(found, mains.log);
+  return {
+    layout: identifyLayout(mains).layout,
+    numbers: stripOf(wiring),
+    devices: mainsUnits(wiring)
+      .filter(({ part }) => part !== 'wiring-centre')
+      .map((unit) => deviceOf(wiring, unit)),
+    dead: wiring.strands
+      .filter(({ near, far }) => near.state !== 'landed' && far.state !== 'landed')
+      .map((strand) => ({ cable: cableName(wiring, strand), wire: strand.name })),
+    changes: done.map(({ at, act }) => ({
+      at,
+      text: [
+        act.action,
+        act.what,
+        act.from === '' ? '' : `from ${act.from}`,
+        act.to === '' ? '' : `to ${act.to}`
+      ]
+        .filter((word) => word !== '')
+        .join(' ')
+    })),
+    tests: testsFor(wiring, inputsOf(found), mains.tests),
+    competence: mains.competence
+  };
+}
+
+function cableName(wiring: Wiring, strand: Strand): string {
+  return wiring.cables.find(({ id }) => id === strand.cable)?.name ?? '';
+}
+
+/** Every number of every strip, connectors among them, in order. */
+export function stripOf(wiring: Wiring): StripNumber[] {
+  return mainsUnits(wiring)
+    .filter(({ part }) => part === 'wiring-centre')
+    .flatMap((unit) =>
+      unit.screws.map((screw) => ({
+        unit: unit.name,
+        mark: printedMark(wiring, screw.id),
+        wires: wiring.strands.flatMap((strand) => wireOn(wiring, strand, screw.id)),
+        linked: wiring.links.flatMap((link) =>
+          link.a === screw.id
+            ? [printedMark(wiring, link.b)]
+            : link.b === screw.id
+              ? [printedMark(wiring, link.a)]
+              : []
+        )
+      }))
+    );
+}
+
+function wireOn(wiring: Wiring, strand: Strand, terminal: string): StripWire[] {
+  const here = landedTerminal(strand.near) === terminal ? 'near' : 'far';
+  if (landedTerminal(strand[here]) !== terminal) return [];
+  const other = strand[here === 'near' ? 'far' : 'near'];
+  const at = landedTerminal(other);
+  const found = at === null ? undefined : terminalAt(wiring, at);
+  return [
+    {
+      id: strand.id,
+      cable: cableName(wiring, strand),
+      colour:
+        strand.colour === 'GN' && strand.stripe === 'YE'
+          ? 'green-yellow'
+          : colourName(strand.colour, strand.stripe),
+      to: found && at !== null ? `${found.device.name} ${printedMark(wiring, at)}` : other.state,
+      does: found ? MAINS_FUNCTION_NAMES[doesOf(found.screw)] : ''
+    }
+  ];
+}
+
+function deviceOf(wiring: Wiring, unit: MainsUnit): MainsAsBuilt['devices'][number] {
+  return {
+    id: unit.id,
+    part: unit.part,
+    name: unit.name,
+    place: wiring.places.find(({ id }) => id === unit.at)?.name ?? '',
+    screws: unit.screws.map((screw) => ({
+      mark: printedMark(wiring, screw.id),
+      does: MAINS_FUNCTION_NAMES[doesOf(screw)],
+      wires: wiring.strands
+        .filter((strand) => [strand.near, strand.far].some((end) => landedTerminal(end) === screw.id))
+        .map((strand) => strand.name)
+    }))
+  };
+}
