@@ -11,6 +11,7 @@ import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 import type { Hands } from '$core/diagnose/state';
 import type { DiagnoseReport, SeenReport } from '$core/formats/diagnose-report';
+import type { MainsView } from '$core/handover/mains/view';
 import type { SettingsSheet } from '$core/handover/settings';
 import type { TestPlan } from '$core/handover/test-plan';
 import type { WiringState } from '$core/job/bench-schema';
@@ -46,6 +47,7 @@ export interface FinishPlan {
 }
 
 export interface Tasks {
+  readonly mains: { readonly request: PlanTask; readonly result: MainsView };
   readonly finish: { readonly request: PlanTask; readonly result: FinishPlan };
   readonly diagnose: { readonly request: DiagnoseTask; readonly result: Diagnosed };
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };

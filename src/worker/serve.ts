@@ -101,6 +101,8 @@ function runOf(task: Task): Run | Promise<Run> {
       return import('$core/diagnose/fault-table').then(({ faultTableRun }) => faultTableRun(task.request));
     case 'diagnose':
       return import('./diagnose-run').then(({ diagnoseRun }) => diagnoseRun(task.request));
+    case 'mains':
+      return import('./mains-run').then(({ mainsRun }) => onPlace(task.request, mainsRun));
     case 'finish':
       return import('./finish-run').then(({ finishRun }) =>
         onPlace(task.request, (place) => finishRun(task.request.job, place, prover))

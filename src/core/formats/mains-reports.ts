@@ -9,7 +9,7 @@ import type { MainsPlan, MainsWay } from '../plan/mains/plan';
 import { rowId } from '../proof/mains/rows';
 import { rowText } from '../proof/mains/row-text';
 import type { TruthTable } from '../proof/mains/truth-table';
-import type { RowState } from '../proof/mains/ways';
+import type { RowOutcome, RowState } from '../proof/mains/ways';
 import type { Wiring } from '../wiring/graph';
 import { mainsText } from '../words/mains-findings';
 
@@ -23,16 +23,16 @@ export function layoutReport(identified: LayoutIdentification, questions: readon
     layoutProbability: identified.probability,
     layouts: identified.candidates.map(({ layout, probability }) => ({ layout, probability })),
     zones: identified.zones,
-    layoutEvidence: identified.readings.map(({ evidence, value, sentence, because }) => ({
-      id: evidence.id,
+    layoutEvidence: identified.readings.map(({ question, value, sentence, because }) => ({
+      id: question.id,
       value,
       sentence,
       because
     })),
-    layoutNext: identified.next.map(({ evidence, gain }) => ({
-      id: evidence.id,
-      ask: evidence.ask,
-      effort: evidence.effort,
+    layoutNext: identified.next.map(({ question, gain }) => ({
+      id: question.id,
+      ask: question.ask,
+      effort: question.effort,
       gainBits: gain
     })),
     layoutFindings: questions.map(mainsFindingReport)
@@ -55,14 +55,14 @@ export function mainsMatchReport(thermostat: string, matches: readonly MainsMatc
   };
 }
 
-export function rowReport({ row, heatingWay, waterWay, boiler, pump, result }: RowState) {
+function outcomeReport({ row, heatingWay, waterWay, boiler, pump }: RowOutcome) {
+  return { row: rowId(row), heatingWay, waterWay, boiler, pump };
+}
+
+export function rowReport({ result, ...state }: RowState) {
   return {
-    row: rowId(row),
+    ...outcomeReport(state),
     call: result.call,
-    heatingWay,
-    waterWay,
-    boiler,
-    pump,
     loads: result.loads.map(({ id, energised, volts }) => ({ id, energised, volts })),
     supplies: result.supplies.map(({ id, va, amps, ratedVa, fuseOpen }) => ({
       id,
@@ -75,7 +75,9 @@ export function rowReport({ row, heatingWay, waterWay, boiler, pump, result }: R
 }
 
 export function tableReport(table: TruthTable | null) {
-  return table?.rows.map(({ state, expected, amiss }) => ({ ...rowReport(state), expected, amiss })) ?? null;
+  return (
+    table?.rows.map(({ state, expected, amiss }) => ({ ...outcomeReport(state), expected, amiss })) ?? null
+  );
 }
 
 export function wayReport(way: MainsWay) {
@@ -138,7 +140,11 @@ export function mainsDiagnosisReport(thermostat: string, found: MainsDiagnosis) 
 }
 
 /** The table as lines: the state, then what runs. */
-export function tableLines(table: TruthTable, found: Wiring, runs: (state: RowState) => string): string[][] {
+export function tableLines(
+  table: TruthTable,
+  found: Wiring,
+  runs: (state: RowOutcome) => string
+): string[][] {
   return table.rows.map(({ state, amiss }) => [
     rowText(state.row, found),
     runs(state),

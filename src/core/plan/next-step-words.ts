@@ -49,6 +49,18 @@ export function nextStepText(step: NextStep): string {
       return 'Test it: every call by itself, in this order';
     case 'hand-over':
       return 'Hand it over: the sheet into the furnace door';
+    case 'mains-devices':
+      return 'Write down which devices there are: timer, thermostats, valves, pump, boiler';
+    case 'mains-wires':
+      return step.count === 0
+        ? 'Write down which wire is under which number of the wiring centre'
+        : `Read the wiring centre on: ${counted(step.count, 'end is', 'ends are')} not read yet`;
+    case 'mains-choose':
+      return 'Choose a controller, and what it replaces';
+    case 'mains-who':
+      return 'Say who does the work: this is 230 V';
+    case 'mains-work':
+      return 'The steps are for somebody competent: off and proven dead first';
     case 'closed':
       return 'This job is closed: see what is still due';
   }

@@ -21,7 +21,15 @@ export type StationId =
   | 'set-up'
   | 'test'
   | 'why'
-  | 'keep';
+  | 'keep'
+  /** Stations of mains heating controls. */
+  | 'strip'
+  | 'layout'
+  | 'controller'
+  | 'work'
+  | 'fault'
+  | 'trial'
+  | 'built';
 
 /** What there is to do, as a fact; `station`: where it is done. */
 export type NextStep = { readonly station: StationId } & (
@@ -41,8 +49,14 @@ export type NextStep = { readonly station: StationId } & (
         | 'test'
         | 'hand-over'
         | 'closed'
-        | 'find-out';
+        | 'find-out'
+        | 'mains-devices'
+        | 'mains-choose'
+        | 'mains-who'
+        | 'mains-work';
     }
+  /** `count`: ends that nobody has read; 0 where no wire is recorded at all. */
+  | { readonly what: 'mains-wires'; readonly count: number }
   /** `first`: nothing is recorded yet, so the cover is still on. */
   | { readonly what: 'power-off'; readonly first: boolean }
   | { readonly what: 'read-wall'; readonly count: number }

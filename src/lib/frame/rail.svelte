@@ -10,19 +10,20 @@
   import Wrench from '@lucide/svelte/icons/wrench';
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
-  import { groupOf, GROUPS, stationsOf } from './stations';
+  import { groupOf, groupsOf, stationsOf } from './stations';
 
   const place = getPlace();
   const shapes = { look: Eye, decide: Scale, do: Wrench, keep: Archive };
   const stations = $derived(stationsOf(place));
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
   const here = $derived(page.url.pathname.split('/')[4] ?? 'sheet');
-  const current = $derived(groupOf(here));
+  const groups = $derived(groupsOf(place));
+  const current = $derived(groupOf(here, groups));
 </script>
 
 <nav class="rail no-print" aria-label="Stations">
   <ol>
-    {#each GROUPS as group (group.id)}
+    {#each groups as group (group.id)}
       <li class="group" class:current={group.id === current.id}>
         <p class="head">{group.name}</p>
         <ol class="stations">
@@ -54,7 +55,7 @@
 </nav>
 
 <nav class="marks no-print" aria-label="Parts of the work">
-  {#each GROUPS as group (group.id)}
+  {#each groups as group (group.id)}
     {@const Shape = shapes[group.id]}
     <a href="{base}/{group.stations[0]}" aria-current={group.id === current.id ? 'true' : undefined}>
       <Shape size={22} aria-hidden="true" />{group.name}

@@ -21,14 +21,36 @@ export const GROUPS = [
   { id: 'keep', name: 'Keep', stations: ['keep'] }
 ] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
 
+/** The same groups where mains heating controls are recorded. */
+export const MAINS_GROUPS = [
+  { id: 'look', name: 'Look', stations: ['survey', 'strip', 'layout'] },
+  { id: 'decide', name: 'Decide', stations: ['controller'] },
+  { id: 'do', name: 'Do', stations: ['work', 'trial', 'fault'] },
+  { id: 'keep', name: 'Keep', stations: ['built'] }
+] as const satisfies readonly { id: string; name: string; stations: readonly StationId[] }[];
+
+export type StationGroup = (typeof GROUPS)[number] | (typeof MAINS_GROUPS)[number];
+
+export function groupsOf({ thermostat }: Pick<Place, 'thermostat'>): readonly StationGroup[] {
+  return thermostat.mains === null ? GROUPS : MAINS_GROUPS;
+}
+
 /** The group of a page, by the last part of its address; pages beside the stations belong to the group that they are reached from. */
-export function groupOf(station: string): (typeof GROUPS)[number] {
+export function groupOf(station: string, groups: readonly StationGroup[] = GROUPS): StationGroup {
   const beside = { photo: 'sheet', together: 'moves', do: 'moves' }[station] ?? station;
-  return GROUPS.find(({ stations }) => (stations as readonly string[]).includes(beside)) ?? GROUPS[0];
+  return (
+    groups.find(({ stations }) => (stations as readonly string[]).includes(beside)) ?? groups[0] ?? GROUPS[0]
+  );
 }
 
 export function stationsOf(place: Place): ReadonlyMap<StationId, Station> {
-  const all = [...lookStations(place), ...decideStations(place), ...workStations(place)];
+  const { mains } = place.thermostat;
+  const all = [
+    ...lookStations(place),
+    ...decideStations(place),
+    ...workStations(place),
+    ...(mains === null ? [] : (place.guide?.mainsStations(mains, place.job.closed !== null) ?? []))
+  ];
   return new Map(all.map((station) => [station.id, station]));
 }
 

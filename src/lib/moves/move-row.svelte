@@ -18,10 +18,23 @@
     whose?: string;
     /** Where its conductor stands on the strand sheet, for when the house is otherwise than recorded; none for other moves. */
     record?: string | null;
+    /** It cannot be ticked yet. */
+    locked?: boolean;
     ontick: () => void;
   }
 
-  let { move, number, done, next, before, after, whose = '', record = null, ontick }: Props = $props();
+  let {
+    move,
+    number,
+    done,
+    next,
+    before,
+    after,
+    whose = '',
+    record = null,
+    locked = false,
+    ontick
+  }: Props = $props();
   const picture = $derived(
     before && after
       ? moveSvg(before, after, move, { line: 'currentColor', paper: 'var(--color-base-100)' })
@@ -39,6 +52,7 @@
       type="checkbox"
       class="checkbox mt-0.5 flex-none"
       checked={done !== null}
+      disabled={locked}
       onchange={ontick}
       aria-label="Done: {say(move.text)}"
     /><span class="w-6 flex-none text-right font-semibold">{number}</span><span class="min-w-0"

@@ -190,16 +190,30 @@ export class Place {
   }
 
   readonly standing: Standing = $derived.by(() => standingOf(this.#standingFacts()));
+  /** Stations and next step of mains controls, loaded where such are recorded. */
+  guide: typeof import('../mains/guide') | null = $state.raw(null);
+
+  /** Called whenever job or thermostat change. */
+  loadGuide(): void {
+    if (this.thermostat.mains === null || this.guide !== null) return;
+    void import('../mains/guide').then((guide) => (this.guide = guide));
+  }
+
   /** What is most worth doing now. */
-  readonly next: NextStep = $derived.by(() =>
-    nextStep({
+  readonly next: NextStep = $derived.by(() => {
+    const { mains } = this.thermostat;
+    if (mains !== null)
+      return (
+        this.guide?.nextMains(mains, this.job.closed !== null) ?? { station: 'strip', what: 'mains-choose' }
+      );
+    return nextStep({
       ...this.#standingFacts(),
       standing: this.standing,
       looks: this.looks,
       closed: this.job.closed !== null,
       machines: this.machines.map(({ name }) => name)
-    })
-  );
+    });
+  });
 
   #standingFacts(): StandingFacts {
     const { thermostat, identification, safety, recordFindings, plan, match } = this;

@@ -22,7 +22,7 @@ export function layoutLines(mains: MainsControls): string[] {
     ...mainsLines([...questions, ...today]),
     ...(next
       ? wrap(
-          `Next: ${next.evidence.ask} (${next.gain.toFixed(2)} bit, a ${next.evidence.effort})`,
+          `Next: ${next.question.ask} (${next.gain.toFixed(2)} bit, a ${next.question.effort})`,
           '  ',
           '    '
         )

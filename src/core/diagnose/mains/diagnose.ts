@@ -3,7 +3,7 @@ import { entropy, expectedFrom, posterior } from '../../belief/bayes';
 import type { MainsInputs } from '../../proof/mains/rows';
 import type { Wiring } from '../../wiring/graph';
 import { causesIn, type MainsCause } from './causes';
-import { looksIn, shownIn, type MainsLook } from './looks';
+import { askedOf, looksIn, shownIn, type MainsLook, type MainsQuestion } from './looks';
 
 export interface MainsDiagnosisInput {
   readonly wiring: Wiring;
@@ -15,16 +15,19 @@ export interface MainsDiagnosisInput {
   readonly competent: boolean;
 }
 
+/** A cause without the wiring that it makes. */
+export type NamedCause = Omit<MainsCause, 'wiring'>;
+
 export interface MainsCauseBelief {
   /** Causes that no look of this person tells apart are one: the first names them. */
-  readonly causes: readonly MainsCause[];
+  readonly causes: readonly NamedCause[];
   readonly probability: number;
 }
 
 export interface MainsDiagnosis {
   readonly causes: readonly MainsCauseBelief[];
-  readonly next: { readonly look: MainsLook; readonly gain: number } | null;
-  readonly looks: readonly MainsLook[];
+  readonly next: { readonly look: MainsQuestion; readonly gain: number } | null;
+  readonly looks: readonly MainsQuestion[];
   /** Answers that no single cause explains: two faults at once, or one that is not in the list. */
   readonly unexplained: boolean;
   /** The sound wiring would show all that was seen. */
@@ -77,8 +80,8 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
   const settled = (grouped[0]?.probability ?? 0) >= MAINS_SETTLED;
   return {
     causes: grouped,
-    next: settled ? null : (next[0] ?? null),
-    looks,
+    next: settled || !next[0] ? null : { ...next[0], look: askedOf(next[0].look) },
+    looks: looks.map(askedOf),
     unexplained:
       answered.length > 1 &&
       grouped[0]?.causes[0]?.kind === 'something-else' &&
@@ -96,12 +99,13 @@ function groups(
   competent: boolean
 ): MainsCauseBelief[] {
   const own = looks.filter(({ openCover }) => !openCover || competent);
-  const byShown = new Map<string, { causes: MainsCause[]; probability: number }>();
+  const byShown = new Map<string, { causes: NamedCause[]; probability: number }>();
   causes.forEach((cause, at) => {
     const shown = table[at];
     const key = shown ? own.map(({ id }) => shown.get(id) ?? '').join() : cause.id;
     const group = byShown.get(key) ?? { causes: [], probability: 0 };
-    group.causes.push(cause);
+    const { wiring: _wiring, ...named } = cause;
+    group.causes.push(named);
     group.probability += beliefs[at] ?? 0;
     byShown.set(key, group);
   });

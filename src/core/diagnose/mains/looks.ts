@@ -17,7 +17,8 @@ export const PROBE_WORDS: Readonly<Record<Probe, string>> = {
   both: 'heating and hot water on'
 };
 
-export interface MainsLook {
+/** What is asked of somebody, as plain data. */
+export interface MainsQuestion {
   readonly id: string;
   readonly probe: Probe;
   readonly ask: string;
@@ -26,6 +27,9 @@ export interface MainsLook {
   readonly minutes: number;
   /** Needs the cover of a mains part off: for somebody competent alone. */
   readonly openCover: boolean;
+}
+
+export interface MainsLook extends MainsQuestion {
   /** What a solved state shows. */
   shows(state: RowState, wiring: Wiring): string;
 }
@@ -35,6 +39,10 @@ const yesNo = [
   { value: 'no', label: 'No' }
 ] as const;
 const on = (is: boolean) => (is ? 'yes' : 'no');
+
+export function askedOf({ shows: _shows, ...question }: MainsLook): MainsQuestion {
+  return question;
+}
 
 /** The row of a probe; null where the house has no such channel. */
 export function rowOfProbe(inputs: MainsInputs, probe: Probe): MainsRow | null {

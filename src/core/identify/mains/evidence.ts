@@ -28,13 +28,17 @@ export const LAYOUT_PRIOR: Readonly<Record<Layout, number>> = {
   unknown: 0.03
 };
 
-export interface LayoutEvidence {
+/** What is asked, as plain data. */
+export interface LayoutQuestion {
   readonly id: string;
   readonly ask: string;
   /** How to find out, with the covers on where it can be. */
   readonly how: string;
   readonly effort: Effort;
   readonly values: readonly { readonly value: string; readonly label: string; readonly sentence: string }[];
+}
+
+export interface LayoutEvidence extends LayoutQuestion {
   readonly likelihood: Readonly<Record<KnownLayout, readonly number[]>>;
   /** The answer that the recorded devices and wires give; absent for what only a person can see. */
   read?(mains: MainsControls, wiring: Wiring): { value: string; because: readonly string[] } | null;
@@ -243,6 +247,10 @@ const warmWhenWater: LayoutEvidence = {
     'heating-only': [0.01, 0.02, 0.97]
   }
 };
+
+export function questionOf({ id, ask, how, effort, values }: LayoutEvidence): LayoutQuestion {
+  return { id, ask, how, effort, values };
+}
 
 export const LAYOUT_EVIDENCE: readonly LayoutEvidence[] = [
   valves,

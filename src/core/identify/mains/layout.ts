@@ -4,17 +4,24 @@ import { mainsFinding, type MainsFinding } from '../../findings/mains';
 import type { MainsControls } from '../../job/mains-schema';
 import { LAYOUTS, type Layout } from '../../trade/mains';
 import { wiringFromMains } from '../../wiring/from-mains';
-import { KNOWN_LAYOUTS, LAYOUT_EVIDENCE, LAYOUT_PRIOR, type LayoutEvidence } from './evidence';
+import {
+  KNOWN_LAYOUTS,
+  LAYOUT_EVIDENCE,
+  LAYOUT_PRIOR,
+  questionOf,
+  type LayoutEvidence,
+  type LayoutQuestion
+} from './evidence';
 
 export interface LayoutReading {
-  readonly evidence: LayoutEvidence;
+  readonly question: LayoutQuestion;
   readonly value: string;
   readonly sentence: string;
   readonly because: readonly string[];
 }
 
 export interface LayoutLook {
-  readonly evidence: LayoutEvidence;
+  readonly question: LayoutQuestion;
   /** Expected loss of doubt, bits. */
   readonly gain: number;
 }
@@ -61,9 +68,9 @@ function identify(mains: MainsControls): LayoutIdentification {
   );
   const [top] = candidates;
   const decided = top !== undefined && top.layout !== 'unknown' && top.probability >= DECIDED_AT;
-  const made = new Set(readings.map(({ evidence }) => evidence.id));
+  const made = new Set(readings.map(({ question }) => question.id));
   const open = LAYOUT_EVIDENCE.filter((evidence) => !made.has(evidence.id)).map((evidence) => ({
-    evidence,
+    question: questionOf(evidence),
     gain: expectedFrom(beliefs, tableOf(evidence)).gain
   }));
   return {
@@ -72,7 +79,7 @@ function identify(mains: MainsControls): LayoutIdentification {
     probability: top?.probability ?? 0,
     candidates,
     readings,
-    next: worthAsking(open, (look) => look.evidence.effort),
+    next: worthAsking(open, (look) => look.question.effort),
     zones: Math.max(1, mains.devices.filter(({ part }) => part === 'room-thermostat').length),
     findings: findingsOf(mains, readings, candidates, decided)
   };
@@ -87,7 +94,9 @@ function readingsOf(mains: MainsControls): LayoutReading[] {
     const answered = evidence.values.find((one) => one.value === answer);
     const chosen = read ?? (answered ? { value: answered.value, because: [evidence.id] } : null);
     const sentence = evidence.values.find((one) => one.value === chosen?.value)?.sentence;
-    return chosen === null || sentence === undefined ? [] : [{ evidence, sentence, ...chosen }];
+    return chosen === null || sentence === undefined
+      ? []
+      : [{ question: questionOf(evidence), sentence, ...chosen }];
   });
 }
 
@@ -97,7 +106,14 @@ function rowOf(evidence: LayoutEvidence, at: number): Float64Array {
   );
 }
 
-function chancesOf({ evidence, value }: LayoutReading): Float64Array {
+function evidenceOf({ question }: LayoutReading): LayoutEvidence {
+  const found = LAYOUT_EVIDENCE.find(({ id }) => id === question.id);
+  if (!found) throw new Error(`No evidence ${question.id}`);
+  return found;
+}
+
+function chancesOf(reading: LayoutReading): Float64Array {
+  const [evidence, { value }] = [evidenceOf(reading), reading];
   return rowOf(
     evidence,
     evidence.values.findIndex((one) => one.value === value)
@@ -116,7 +132,8 @@ function findingsOf(
 ): MainsFinding[] {
   const findings: MainsFinding[] = [];
   const wiring = wiringFromMains(mains);
-  for (const { evidence, value } of readings) {
+  for (const reading of readings) {
+    const [evidence, { value }] = [evidenceOf(reading), reading];
     const answer = mains.observed[evidence.id];
     const read = evidence.read?.(mains, wiring);
     const said = evidence.values.find((one) => one.value === answer);
@@ -142,7 +159,8 @@ function findingsOf(
   const [top] = candidates;
   if (decided && top && top.layout !== 'unknown') {
     const layout = top.layout as (typeof KNOWN_LAYOUTS)[number];
-    for (const { evidence, value, sentence } of readings) {
+    for (const reading of readings) {
+      const [evidence, { value, sentence }] = [evidenceOf(reading), reading];
       const at = evidence.values.findIndex((one) => one.value === value);
       const best = Math.max(...KNOWN_LAYOUTS.map((one) => evidence.likelihood[one][at] ?? 0));
       if ((evidence.likelihood[layout][at] ?? 0) < 0.1 * best)

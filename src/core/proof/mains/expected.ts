@@ -1,7 +1,7 @@
 /** What each layout has to do in each row: the yardstick of today's wiring and of every plan. */
 import type { Layout } from '../../trade/mains';
 import type { MainsRow } from './rows';
-import type { RowState } from './ways';
+import type { RowOutcome } from './ways';
 
 export interface RowExpected {
   /** Null: either is right. */
@@ -47,8 +47,8 @@ export function expectedOf(layout: Layout, row: MainsRow): RowExpected | null {
 }
 
 /** What differs from what it has to be; empty where the row is right. */
-export function amiss(state: RowState, expected: RowExpected): ('heating' | 'water' | 'boiler' | 'pump')[] {
-  const wrongWay = (way: RowState['heatingWay'], wanted: boolean | null) =>
+export function amiss(state: RowOutcome, expected: RowExpected): ('heating' | 'water' | 'boiler' | 'pump')[] {
+  const wrongWay = (way: RowOutcome['heatingWay'], wanted: boolean | null) =>
     wanted !== null && (wanted ? way !== 'open' : way === 'open');
   return [
     ...(wrongWay(state.heatingWay, expected.heatingWay) ? (['heating'] as const) : []),

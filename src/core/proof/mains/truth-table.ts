@@ -5,10 +5,10 @@ import type { Wiring } from '../../wiring/graph';
 import { amiss, expectedOf, type RowExpected } from './expected';
 import { mainsHarms, type MainsTrouble } from './harms';
 import { rowsOf, type MainsInputs, type MainsRow } from './rows';
-import { solveRow, type RowState } from './ways';
+import { solveRow, type RowOutcome, type RowState } from './ways';
 
 export interface TruthRow {
-  readonly state: RowState;
+  readonly state: RowOutcome;
   readonly expected: RowExpected | null;
   readonly amiss: ReturnType<typeof amiss>;
 }
@@ -34,8 +34,9 @@ export function truthTable({ wiring, inputs, layout, dead = [] }: TableInput): T
     states.push(state);
   }
   return {
-    rows: states.map((state) => {
-      const expected = expectedOf(layout, state.row);
+    rows: states.map(({ row, heatingWay, waterWay, boiler, pump }) => {
+      const state = { row, heatingWay, waterWay, boiler, pump };
+      const expected = expectedOf(layout, row);
       return { state, expected, amiss: expected === null ? [] : amiss(state, expected) };
     }),
     harms: mainsHarms(wiring, states, dead)

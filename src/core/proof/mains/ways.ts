@@ -22,12 +22,16 @@ export const MAINS_WORLD: World = {
 /** `held`: a mid-position valve stays where it was. */
 export type Way = 'open' | 'closed' | 'held';
 
-export interface RowState {
+/** What a row comes to, as plain data. */
+export interface RowOutcome {
   readonly row: MainsRow;
   readonly heatingWay: Way;
   readonly waterWay: Way;
   readonly boiler: boolean;
   readonly pump: boolean;
+}
+
+export interface RowState extends RowOutcome {
   /** Coils that are pulled in, by their id. */
   readonly coils: ReadonlySet<string>;
   readonly result: CallResult;

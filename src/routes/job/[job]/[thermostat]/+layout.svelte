@@ -17,6 +17,7 @@
   setPlace(place);
   // Before the page is drawn anew: the thread plans meanwhile.
   $effect.pre(() => place.follow());
+  $effect.pre(() => place.loadGuide());
 
   const session = $derived(getOpen());
   const known = $derived(session.job.thermostats.some(({ id }) => id === page.params['thermostat']));

@@ -56,6 +56,15 @@
     </section>
   {/if}
 
+  {#if identification.family === 'mains-hydronic'}
+    <p class="sheet-of-paper flex flex-wrap items-center gap-3 p-4">
+      <span class="min-w-0 flex-1"
+        >Timer, room thermostat, valves and boiler at 230 V meet in a wiring centre: they have a record of their own.</span
+      >
+      <a class="btn btn-primary" href="strip">Record mains heating controls</a>
+    </p>
+  {/if}
+
   <div class="grid grid-cols-1 gap-4 lg:grid-cols-2">
     <div class="flex flex-col gap-4">
       <NextQuestion />

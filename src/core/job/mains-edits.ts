@@ -1,0 +1,385 @@
+/** Edits of the record of mains heating controls, each as a step with a label that says in words what it did. Times are ISO and handed in. */
+import type { ColourCode } from '../trade/colours';
+import {
+  MAINS_FUNCTION_NAMES,
+  MAINS_METHOD_NAMES,
+  MAINS_PART_NAMES,
+  USUAL_SCREWS,
+  type Competence,
+  type MainsFunction,
+  type MainsMethod,
+  type MainsPart
+} from '../trade/mains';
+import type { ControllerFacts } from './controller-facts';
+import {
+  freeId,
+  nextId,
+  type CableId,
+  type ConductorId,
+  type ControllerId,
+  type LinkId,
+  type MainsDeviceId,
+  type ScrewId,
+  type ThermostatId
+} from './ids';
+import type {
+  DeadProof,
+  MainsCable,
+  MainsControls,
+  MainsDevice,
+  MainsEnd,
+  MainsTest,
+  MainsWire
+} from './mains-schema';
+import type { Job } from './schema';
+import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
+
+const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, 'mains', ...rest];
+
+export function mainsIn(job: Job, th: ThermostatId): MainsControls {
+  const mains = job.thermostats.find(({ id }) => id === th)?.mains;
+  if (!mains) throw new Error(`No mains controls at ${th}`);
+  return mains;
+}
+
+export function emptyMains(): MainsControls {
+  return {
+    devices: [newDevice([], 'wiring-centre'), newDevice([], 'supply')],
+    cables: [],
+    wires: [],
+    links: [],
+    observed: {},
+    controllers: [],
+    choice: { controller: null, method: null, variant: null },
+    competence: { who: 'unsaid', name: '', at: null },
+    dead: null,
+    tests: [],
+    seen: {},
+    log: [],
+    settings: {}
+  };
+}
+
+/** Begins a record of mains controls: a wiring centre of ten numbers and a spur, nothing joined. */
+export function startMains(job: Job, th: ThermostatId): Step {
+  return setStep(job, ['thermostats', { id: th }, 'mains'], emptyMains(), 'Mains heating controls');
+}
+
+export function dropMains(job: Job, th: ThermostatId): Step {
+  return setStep(job, ['thermostats', { id: th }, 'mains'], null, 'No mains heating controls here');
+}
+
+function newDevice(taken: readonly string[], part: MainsPart, name = MAINS_PART_NAMES[part]): MainsDevice {
+  const screws: MainsDevice['screws'] = [];
+  for (const [mark, does] of USUAL_SCREWS[part])
+    screws.push({
+      id: freeId(
+        'screw',
+        mark.toLowerCase(),
+        screws.map(({ id }) => id)
+      ),
+      mark,
+      does
+    });
+  return {
+    id: freeId('mainsDevice', part, taken),
+    part,
+    name,
+    place: '',
+    screws,
+    serves: 'unknown',
+    contacts: 'unknown',
+    heatingBringsWater: 'unknown',
+    input: 'unknown',
+    combination: 'unknown',
+    fuseAmps: null,
+    note: ''
+  };
+}
+
+/** The first wiring centre: where the cable of a new device goes as a rule. */
+export function centreIn(mains: MainsControls): MainsDevice | undefined {
+  return mains.devices.find(({ part }) => part === 'wiring-centre');
+}
+
+/** A device with the screws that such devices usually have, and a cable from it to the wiring centre. */
+export function addUnit(job: Job, th: ThermostatId, part: MainsPart): Step {
+  const mains = mainsIn(job, th);
+  const same = mains.devices.filter((one) => one.part === part).length;
+  const name = same === 0 ? MAINS_PART_NAMES[part] : `${MAINS_PART_NAMES[part]} ${same + 1}`;
+  const device = newDevice(
+    mains.devices.map(({ id }) => id),
+    part,
+    name
+  );
+  const label = `Device: ${name}`;
+  return insertStep(job, at(th, 'devices'), device, label);
+}
+
+/** Takes out a device with its cables, wires and links. */
+export function removeUnit(job: Job, th: ThermostatId, id: MainsDeviceId): Step {
+  const mains = mainsIn(job, th);
+  const device = mains.devices.find((one) => one.id === id);
+  const label = `Device removed: ${device?.name ?? id}`;
+  const cables = mains.cables.filter(({ near, far }) => near === id || far === id);
+  const wires = mains.wires.filter(
+    (wire) =>
+      cables.some((cable) => cable.id === wire.cable) ||
+      wire.near.on?.device === id ||
+      wire.far.on?.device === id
+  );
+  return batch(label, [
+    ...[...wires].reverse().map((wire) => removeStep(job, at(th, 'wires'), wire.id, label)),
+    ...[...cables].reverse().map((cable) => removeStep(job, at(th, 'cables'), cable.id, label)),
+    ...mains.links
+      .filter((link) => link.device === id)
+      .reverse()
+      .map((link) => removeStep(job, at(th, 'links'), link.id, label)),
+    removeStep(job, at(th, 'devices'), id, label)
+  ]);
+}
+
+type UnitField = Exclude<keyof MainsDevice, 'id' | 'part' | 'screws'>;
+
+export function setUnit<K extends UnitField>(
+  job: Job,
+  th: ThermostatId,
+  id: MainsDeviceId,
+  field: K,
+  value: MainsDevice[K]
+): Step {
+  const device = mainsIn(job, th).devices.find((one) => one.id === id);
+  return setStep(job, at(th, 'devices', { id }, field), value, `${device?.name ?? id} changed`);
+}
+
+export function addUnitScrew(job: Job, th: ThermostatId, device: MainsDeviceId, mark: string): Step {
+  const unit = mainsIn(job, th).devices.find((one) => one.id === device);
+  const slug =
+    mark
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'x';
+  const id = freeId(
+    'screw',
+    slug,
+    (unit?.screws ?? []).map((screw) => screw.id)
+  );
+  const does: MainsFunction = unit?.part === 'wiring-centre' ? 'joint' : 'unknown';
+  return insertStep(
+    job,
+    at(th, 'devices', { id: device }, 'screws'),
+    { id, mark, does } as { id: ScrewId },
+    `${unit?.name ?? device}: terminal ${mark}`
+  );
+}
+
+export function setUnitScrew(
+  job: Job,
+  th: ThermostatId,
+  device: MainsDeviceId,
+  id: ScrewId,
+  change: { readonly mark?: string; readonly does?: MainsFunction }
+): Step {
+  const path = at(th, 'devices', { id: device }, 'screws', { id });
+  const label =
+    change.does === undefined ? 'Terminal’s print' : `Terminal: ${MAINS_FUNCTION_NAMES[change.does]}`;
+  return batch(label, [
+    ...(change.mark === undefined ? [] : [setStep(job, [...path, 'mark'], change.mark, label)]),
+    ...(change.does === undefined ? [] : [setStep(job, [...path, 'does'], change.does, label)])
+  ]);
+}
+
+/** A screw goes with the wire ends and links that stand on it: the ends become unseen, for nobody knows where they are. */
+export function removeUnitScrew(job: Job, th: ThermostatId, device: MainsDeviceId, id: ScrewId): Step {
+  const mains = mainsIn(job, th);
+  const label = 'Terminal removed';
+  const on = (end: MainsEnd) => end.on?.device === device && end.on.screw === id;
+  return batch(label, [
+    ...mains.wires.flatMap((wire) =>
+      (['near', 'far'] as const)
+        .filter((end) => on(wire[end]))
+        .map((end) => setStep(job, at(th, 'wires', { id: wire.id }, end), UNSEEN_END, label))
+    ),
+    ...mains.links
+      .filter((link) => link.device === device && (link.a === id || link.b === id))
+      .reverse()
+      .map((link) => removeStep(job, at(th, 'links'), link.id, label)),
+    removeStep(job, at(th, 'devices', { id: device }, 'screws'), id, label)
+  ]);
+}
+
+export const UNSEEN_END: MainsEnd = { state: 'unseen', on: null };
+
+export function onScrew(device: MainsDeviceId, screw: ScrewId): MainsEnd {
+  return { state: 'landed', on: { device, screw } };
+}
+
+export interface NewWire {
+  /** The device that its cable goes to. */
+  readonly device: MainsDeviceId;
+  /** Its end there. */
+  readonly near: MainsEnd;
+  readonly far: MainsEnd;
+  readonly colour: ColourCode | null;
+  readonly stripe?: ColourCode | null;
+}
+
+/** A wire between a device and another place, as a rule the wiring centre; its cable comes along where there is none yet. */
+export function addWire(
+  job: Job,
+  th: ThermostatId,
+  { device, near, far, colour, stripe = null }: NewWire
+): Step {
+  const mains = mainsIn(job, th);
+  const to = far.on?.device ?? centreIn(mains)?.id ?? null;
+  const unit = mains.devices.find(({ id }) => id === device);
+  const known = mains.cables.find(
+    (cable) => cable.near === device && (cable.far === to || cable.far === null)
+  );
+  const cable: MainsCable = known ?? {
+    id: nextId(
+      'cable',
+      mains.cables.map(({ id }) => id)
+    ),
+    name: unit?.name ?? '',
+    near: device,
+    far: to,
+    lengthM: null
+  };
+  const wire: MainsWire = {
+    id: nextId(
+      'conductor',
+      mains.wires.map(({ id }) => id)
+    ),
+    cable: cable.id,
+    colour,
+    stripe,
+    sleeve: null,
+    label: '',
+    near,
+    far,
+    continuity: 'untested'
+  };
+  const label = `Wire of the ${unit?.name ?? device}`;
+  return batch(label, [
+    ...(known ? [] : [insertStep(job, at(th, 'cables'), cable, label)]),
+    insertStep(job, at(th, 'wires'), wire, label)
+  ]);
+}
+
+export function setWire(
+  job: Job,
+  th: ThermostatId,
+  id: ConductorId,
+  change: Partial<Omit<MainsWire, 'id' | 'cable'>>
+): Step {
+  const label = 'Wire changed';
+  return batch(
+    label,
+    Object.entries(change).map(([field, value]) => setStep(job, at(th, 'wires', { id }, field), value, label))
+  );
+}
+
+/** Its cable goes with the last of its wires. */
+export function removeWire(job: Job, th: ThermostatId, id: ConductorId): Step {
+  const mains = mainsIn(job, th);
+  const cable = mains.wires.find((wire) => wire.id === id)?.cable;
+  const label = 'Wire removed';
+  const last = mains.wires.filter((wire) => wire.cable === cable).length === 1;
+  return batch(label, [
+    removeStep(job, at(th, 'wires'), id, label),
+    ...(last && cable ? [removeStep(job, at(th, 'cables'), cable as CableId, label)] : [])
+  ]);
+}
+
+export function addMainsLink(
+  job: Job,
+  th: ThermostatId,
+  device: MainsDeviceId,
+  a: ScrewId,
+  b: ScrewId
+): Step {
+  const id = nextId(
+    'link',
+    mainsIn(job, th).links.map((link) => link.id)
+  );
+  return insertStep(job, at(th, 'links'), { id, device, a, b, kind: 'wire' } as { id: LinkId }, 'Link');
+}
+
+export function removeMainsLink(job: Job, th: ThermostatId, id: LinkId): Step {
+  return removeStep(job, at(th, 'links'), id, 'Link removed');
+}
+
+/** Answers about the layout; null takes one back. */
+export function observeLayout(job: Job, th: ThermostatId, id: string, answer: string | null): Step {
+  return setStep(job, at(th, 'observed', id), answer ?? undefined, `Layout: ${id}`);
+}
+
+export function sayWho(job: Job, th: ThermostatId, who: Competence, name: string, time: string): Step {
+  return setStep(job, at(th, 'competence'), { who, name, at: time }, 'Who does the work');
+}
+
+export function proveDead(job: Job, th: ThermostatId, proof: DeadProof | null): Step {
+  return setStep(job, at(th, 'dead'), proof, proof === null ? 'Not proven dead' : 'Proven dead');
+}
+
+export function chooseController(job: Job, th: ThermostatId, controller: ControllerId | null): Step {
+  return setStep(job, at(th, 'choice'), { controller, method: null, variant: null }, 'Controller chosen');
+}
+
+export function chooseMainsWay(
+  job: Job,
+  th: ThermostatId,
+  way: { readonly controller: ControllerId | null; readonly method: MainsMethod; readonly variant: string }
+): Step {
+  return setStep(job, at(th, 'choice'), way, MAINS_METHOD_NAMES[way.method]);
+}
+
+export function addController(job: Job, th: ThermostatId, facts: ControllerFacts): Step {
+  return insertStep(job, at(th, 'controllers'), facts, `Controller: ${facts.maker} ${facts.model}`);
+}
+
+export function removeController(job: Job, th: ThermostatId, id: ControllerId): Step {
+  const { choice } = mainsIn(job, th);
+  const label = 'Controller removed';
+  return batch(label, [
+    ...(choice.controller === id ? [chooseController(job, th, null)] : []),
+    removeStep(job, at(th, 'controllers'), id, label)
+  ]);
+}
+
+/** A result takes the place of the one before it of the same row. */
+export function recordMainsTest(job: Job, th: ThermostatId, test: MainsTest): Step {
+  const others = mainsIn(job, th).tests.filter(({ row }) => row !== test.row);
+  return setStep(job, at(th, 'tests'), [...others, test], `Test: ${test.result}`);
+}
+
+export function seeMains(job: Job, th: ThermostatId, look: string, answer: string | null): Step {
+  return setStep(job, at(th, 'seen', look), answer ?? undefined, 'Seen');
+}
+
+export function clearSeen(job: Job, th: ThermostatId): Step {
+  return setStep(job, at(th, 'seen'), {}, 'All answers taken back');
+}
+
+export function setMainsSetting(job: Job, th: ThermostatId, id: string, time: string | null): Step {
+  return setStep(job, at(th, 'settings', id), time ?? undefined, `Setting: ${id}`);
+}
+
+/** What was done, into the log; or out of it. */
+export function withMainsLog(job: Job, th: ThermostatId, log: MainsControls['log'], label: string): Step {
+  return setStep(job, at(th, 'log'), log, label);
+}
+
+/** All of it in order, on one day, with the tester proven before and after: then it is dead. */
+export function isProvenDead(proof: DeadProof | null, today: string): boolean {
+  return (
+    proof !== null &&
+    proof.at.slice(0, 10) === today &&
+    proof.testerBefore &&
+    proof.liveNeutral === true &&
+    proof.liveEarth === true &&
+    proof.neutralEarth === true &&
+    proof.testerAfter
+  );
+}

@@ -1,0 +1,146 @@
+<script lang="ts">
+  /** One number of the wiring centre: what is under it, and what else is found there. */
+  import { addMainsLink, addWire, onScrew, removeMainsLink, UNSEEN_END } from '$core/job/mains-edits';
+  import type { MainsControls, MainsDevice } from '$core/job/mains-schema';
+  import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
+  import { MAINS_FUNCTION_NAMES } from '$core/trade/mains';
+  import Dialog from '../frame/dialog.svelte';
+  import ColourChip from '../sheet/colour-chip.svelte';
+  import { getPlace } from '../state/context';
+  import { stripRows, type NumberRow } from './wires-on';
+
+  interface Props {
+    mains: MainsControls;
+    row: NumberRow | null;
+    onclose: () => void;
+  }
+
+  let { mains, row: opened, onclose }: Props = $props();
+  const place = getPlace();
+  /** As it is after the last edit. */
+  const row = $derived(
+    opened === null
+      ? null
+      : (stripRows(mains).find(
+          ({ strip, screw }) => strip.id === opened.strip.id && screw.id === opened.screw.id
+        ) ?? null)
+  );
+  const devices = $derived(mains.devices.filter(({ part }) => part !== 'wiring-centre'));
+  let device = $state('');
+  let screw = $state('');
+  let colour = $state<ColourCode | ''>('');
+  let earth = $state(false);
+  let link = $state('');
+  const chosen: MainsDevice | undefined = $derived(devices.find(({ id }) => id === device));
+
+  /** The colours that such wires have, the rest behind them. */
+  const COMMON: readonly ColourCode[] = ['BN', 'BU', 'BK', 'GY', 'RD', 'YE', 'OG', 'WH', 'GN'];
+  const colours = [...COMMON, ...COLOUR_CODES.filter((code) => !COMMON.includes(code))];
+
+  function add(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!row || !chosen) return;
+    const own = chosen.screws.find(({ id }) => id === screw);
+    place.session.edit(
+      addWire(place.job, place.thermostat.id, {
+        device: chosen.id,
+        near: own ? onScrew(chosen.id, own.id) : UNSEEN_END,
+        far: onScrew(row.strip.id, row.screw.id),
+        colour: earth ? 'GN' : colour === '' ? null : colour,
+        stripe: earth ? 'YE' : null
+      })
+    );
+    screw = '';
+    colour = '';
+    earth = false;
+  }
+
+  function addLink(): void {
+    const other = row?.strip.screws.find(({ id }) => id === link);
+    if (row && other)
+      place.session.edit(addMainsLink(place.job, place.thermostat.id, row.strip.id, row.screw.id, other.id));
+    link = '';
+  }
+
+  const links = $derived(
+    row === null
+      ? []
+      : mains.links.filter(({ device: own, a, b }) => own === row.strip.id && [a, b].includes(row.screw.id))
+  );
+</script>
+
+<Dialog open={row !== null} title="Number {row?.screw.mark ?? ''}" {onclose}>
+  {#if row}
+    <ul class="mb-3 flex flex-col gap-1">
+      {#each [...row.left, ...row.right] as here (here.wire.id)}
+        <li class="flex items-center gap-2">
+          <ColourChip code={here.wire.colour} stripe={here.wire.stripe} />
+          {here.device?.name ?? 'not known'}
+          {here.screw
+            ? `${here.screw.mark} · ${MAINS_FUNCTION_NAMES[here.screw.does]}`
+            : '· other end not read'}
+        </li>
+      {:else}<li class="quiet">No wire is recorded under it.</li>{/each}
+      {#each links as one (one.id)}
+        {@const other = row.strip.screws.find(({ id }) => id === (one.a === row.screw.id ? one.b : one.a))}
+        <li class="flex items-center justify-between gap-2">
+          <span>Link to {other?.mark ?? '?'}</span>
+          <button
+            type="button"
+            class="btn btn-ghost btn-sm"
+            onclick={() => place.session.edit(removeMainsLink(place.job, place.thermostat.id, one.id))}
+            >Take out</button
+          >
+        </li>
+      {/each}
+    </ul>
+    <form class="flex flex-col gap-3 border-t border-base-300 pt-3" onsubmit={add}>
+      <h3 class="font-semibold">Another wire is under it</h3>
+      <div class="grid gap-3 sm:grid-cols-2">
+        <label class="flex flex-col gap-1 text-sm"
+          >Its cable goes to
+          <select class="select w-full" bind:value={device} required>
+            <option value="" disabled>choose a device</option>
+            {#each devices as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+          </select></label
+        >
+        <label class="flex flex-col gap-1 text-sm"
+          >There it is on
+          <select class="select w-full" bind:value={screw}>
+            <option value="">not read yet</option>
+            {#each chosen?.screws ?? [] as one (one.id)}
+              <option value={one.id}
+                >{one.mark === '' ? '(no print)' : one.mark} · {MAINS_FUNCTION_NAMES[one.does]}</option
+              >
+            {/each}
+          </select></label
+        >
+        <label class="flex flex-col gap-1 text-sm"
+          >Colour
+          <select class="select w-full" bind:value={colour} disabled={earth}>
+            <option value="">not recorded</option>
+            {#each colours as code (code)}<option value={code}>{COLOURS[code].name} ({code})</option>{/each}
+          </select></label
+        >
+        <label class="flex items-center gap-2 self-end pb-2"
+          ><input type="checkbox" class="checkbox" bind:checked={earth} />green-yellow (earth)</label
+        >
+      </div>
+      <button type="submit" class="btn btn-primary" disabled={!chosen}>Add this wire</button>
+    </form>
+    <div class="mt-3 flex items-end gap-2 border-t border-base-300 pt-3">
+      <label class="flex flex-1 flex-col gap-1 text-sm"
+        >A link from it to
+        <select class="select w-full" bind:value={link}>
+          <option value="">none</option>
+          {#each row.strip.screws.filter(({ id }) => id !== row.screw.id) as one (one.id)}
+            <option value={one.id}>{one.mark}</option>
+          {/each}
+        </select></label
+      >
+      <button type="button" class="btn btn-outline" disabled={link === ''} onclick={addLink}
+        >Add the link</button
+      >
+    </div>
+  {/if}
+</Dialog>

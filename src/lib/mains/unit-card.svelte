@@ -1,0 +1,235 @@
+<script lang="ts">
+  /** One device: what it is, its screws as printed and what each does, and the number of the wiring centre that its wire goes to. */
+  import Plus from '@lucide/svelte/icons/plus';
+  import Trash2 from '@lucide/svelte/icons/trash-2';
+  import {
+    addUnitScrew,
+    addWire,
+    onScrew,
+    removeUnit,
+    removeUnitScrew,
+    removeWire,
+    setUnit,
+    setUnitScrew,
+    setWire
+  } from '$core/job/mains-edits';
+  import type { MainsControls, MainsDevice, MainsScrew } from '$core/job/mains-schema';
+  import {
+    BOILER_INPUTS,
+    CONTACTS,
+    FUNCTIONS_OF,
+    MAINS_FUNCTION_NAMES,
+    SERVES,
+    type BoilerInput,
+    type ContactKind,
+    type MainsFunction,
+    type Serves
+  } from '$core/trade/mains';
+  import ChoiceField from '../fields/choice-field.svelte';
+  import NumberField from '../fields/number-field.svelte';
+  import TextField from '../fields/text-field.svelte';
+  import { getPlace } from '../state/context';
+  import { numberOf } from './wires-on';
+
+  let { mains, device }: { mains: MainsControls; device: MainsDevice } = $props();
+  const place = getPlace();
+  const id = $derived(place.thermostat.id);
+  const strips = $derived(mains.devices.filter(({ part }) => part === 'wiring-centre'));
+  const numbers = $derived(
+    strips.flatMap((strip) =>
+      strip.screws.map(
+        (screw) =>
+          [
+            `${strip.id} ${screw.id}`,
+            strips.length > 1 ? `${strip.name} ${screw.mark}` : `number ${screw.mark}`
+          ] as const
+      )
+    )
+  );
+  const functions = $derived<MainsFunction[]>([...FUNCTIONS_OF[device.part], 'joint', 'unknown']);
+
+  const SERVES_NAMES: Readonly<Record<Serves, string>> = {
+    heating: 'heating',
+    water: 'hot water',
+    unknown: 'not known yet'
+  };
+  const CONTACT_NAMES: Readonly<Record<ContactKind, string>> = {
+    linked: 'fed from live inside',
+    'volt-free': 'volt-free: a common and an output',
+    unknown: 'not known yet'
+  };
+  const INPUT_NAMES: Readonly<Record<BoilerInput, string>> = {
+    'switched-live': 'a switched live, 230 V',
+    'volt-free': 'a contact free of voltage',
+    'low-voltage': 'a low-voltage contact',
+    unknown: 'not known yet'
+  };
+  const YES_NO = [
+    ['unknown', 'not known yet'],
+    ['yes', 'yes'],
+    ['no', 'no']
+  ] as const;
+
+  function edit(step: Parameters<typeof place.session.edit>[0]): void {
+    place.session.edit(step);
+  }
+
+  /** A number for the screw's wire: a new wire, another number, or none any more. */
+  function land(screw: MainsScrew, value: string): void {
+    const now = numberOf(mains, device, screw);
+    const [strip, number] = value.split(' ');
+    const unit = strips.find((one) => one.id === strip);
+    const to = unit?.screws.find((one) => one.id === number);
+    if (unit && to && now === null)
+      edit(
+        addWire(place.job, id, {
+          device: device.id,
+          near: onScrew(device.id, screw.id),
+          far: onScrew(unit.id, to.id),
+          colour: screw.does === 'earth' ? 'GN' : null,
+          stripe: screw.does === 'earth' ? 'YE' : null
+        })
+      );
+    else if (unit && to && now) edit(setWire(place.job, id, now.wire.id, { far: onScrew(unit.id, to.id) }));
+    else if (now) edit(removeWire(place.job, id, now.wire.id));
+  }
+
+  let mark = $state('');
+
+  function addScrew(event: SubmitEvent): void {
+    event.preventDefault();
+    edit(addUnitScrew(place.job, id, device.id, mark.trim().toUpperCase()));
+    mark = '';
+  }
+</script>
+
+<details class="sheet-of-paper p-4" data-unit={device.id}>
+  <summary class="cursor-pointer">
+    <b>{device.name}</b>{device.place === '' ? '' : `, ${device.place}`}
+    <span class="quiet text-sm"
+      >· {device.screws.filter((screw) => numberOf(mains, device, screw)?.at != null).length} of {device
+        .screws.length} terminals on the wiring centre</span
+    >
+  </summary>
+  <div class="mt-3 grid gap-3 sm:grid-cols-2">
+    <TextField
+      label="Name"
+      value={device.name}
+      onset={(name) => edit(setUnit(place.job, id, device.id, 'name', name))}
+    />
+    <TextField
+      label="Where it is"
+      value={device.place}
+      onset={(where) => edit(setUnit(place.job, id, device.id, 'place', where))}
+    />
+    {#if ['two-port-valve', 'room-thermostat', 'pump'].includes(device.part)}
+      <ChoiceField
+        label="It works for"
+        value={device.serves}
+        choices={SERVES.map((one) => [one, SERVES_NAMES[one]] as const)}
+        onset={(serves) => edit(setUnit(place.job, id, device.id, 'serves', serves))}
+      />
+    {/if}
+    {#if device.part === 'timer'}
+      <ChoiceField
+        label="Its contacts"
+        value={device.contacts}
+        choices={CONTACTS.map((one) => [one, CONTACT_NAMES[one]] as const)}
+        onset={(contacts) => edit(setUnit(place.job, id, device.id, 'contacts', contacts))}
+      />
+      <ChoiceField
+        label="Heating brings hot water with it"
+        value={device.heatingBringsWater}
+        choices={YES_NO}
+        onset={(brings) => edit(setUnit(place.job, id, device.id, 'heatingBringsWater', brings))}
+      />
+    {/if}
+    {#if device.part === 'boiler'}
+      <ChoiceField
+        label="What it wants at its thermostat input"
+        value={device.input}
+        choices={BOILER_INPUTS.map((one) => [one, INPUT_NAMES[one]] as const)}
+        onset={(input) => edit(setUnit(place.job, id, device.id, 'input', input))}
+      />
+      <ChoiceField
+        label="A combination boiler"
+        value={device.combination}
+        choices={YES_NO}
+        onset={(is) => edit(setUnit(place.job, id, device.id, 'combination', is))}
+      />
+    {/if}
+    {#if device.part === 'supply'}
+      <NumberField
+        label="Its fuse, A"
+        value={device.fuseAmps}
+        least={0.5}
+        most={63}
+        onset={(amps) => edit(setUnit(place.job, id, device.id, 'fuseAmps', amps))}
+      />
+    {/if}
+  </div>
+  <ul class="mt-3 flex flex-col">
+    {#each device.screws as screw (screw.id)}
+      {@const on = numberOf(mains, device, screw)}
+      <li class="screw" data-screw={screw.mark}>
+        <b class="self-center">{screw.mark === '' ? '(no print)' : screw.mark}</b>
+        <ChoiceField
+          small
+          label="does"
+          value={screw.does}
+          choices={functions.map((one) => [one, MAINS_FUNCTION_NAMES[one]] as const)}
+          onset={(does) => edit(setUnitScrew(place.job, id, device.id, screw.id, { does }))}
+        />
+        {#if device.part !== 'wiring-centre'}
+          <ChoiceField
+            small
+            label="its wire goes to"
+            value={on?.at ?? ''}
+            choices={[['', on ? 'not read yet' : 'no wire'], ...numbers]}
+            onset={(value) => land(screw, value)}
+          />
+        {/if}
+        <button
+          type="button"
+          class="btn btn-ghost btn-square btn-sm self-end"
+          aria-label="Take terminal {screw.mark} of the {device.name} out"
+          onclick={() => edit(removeUnitScrew(place.job, id, device.id, screw.id))}
+          ><Trash2 size={18} aria-hidden="true" /></button
+        >
+      </li>
+    {/each}
+  </ul>
+  <form class="mt-3 flex flex-wrap items-end gap-2" onsubmit={addScrew}>
+    <label class="flex flex-col gap-1 text-sm"
+      >Another terminal, as printed
+      <input class="input w-40 uppercase" bind:value={mark} maxlength="12" autocomplete="off" /></label
+    >
+    <button type="submit" class="btn btn-outline"><Plus size={18} aria-hidden="true" />Add it</button>
+    <button
+      type="button"
+      class="btn btn-ghost ml-auto"
+      onclick={() => edit(removeUnit(place.job, id, device.id))}>Take the {device.name} out</button
+    >
+  </form>
+</details>
+
+<style>
+  .screw {
+    display: grid;
+    grid-template-columns: 4.5rem minmax(0, 1fr) minmax(0, 1fr) auto;
+    gap: 0.5rem;
+    padding-block: 0.35rem;
+    border-bottom: 1px solid var(--color-base-300);
+  }
+
+  @media (max-width: 700px) {
+    .screw {
+      grid-template-columns: 3.5rem minmax(0, 1fr) auto;
+    }
+
+    .screw :global(label:nth-of-type(2)) {
+      grid-column: 2;
+      grid-row: 2;
+    }
+  }
+</style>

@@ -1,0 +1,154 @@
+<script lang="ts">
+  /** Station: which controller, and what it replaces; proven over every state. */
+  import { chooseController, chooseMainsWay, removeController } from '$core/job/mains-edits';
+  import type { ControllerId } from '$core/job/ids';
+  import { controllerName } from '$core/match/mains/controllers';
+  import type { MainsMatch } from '$core/match/mains/match';
+  import type { MainsWay } from '$core/plan/mains/plan';
+  import { MAINS_METHOD_NAMES } from '$core/trade/mains';
+  import ControllerForm from '$lib/mains/controller-form.svelte';
+  import MainsFindings from '$lib/mains/mains-findings.svelte';
+  import MainsPage from '$lib/mains/mains-page.svelte';
+  import TruthTable from '$lib/mains/truth-table.svelte';
+  import { variantText } from '$lib/mains/variant-text';
+  import VerdictMark from '$lib/reasons/verdict-mark.svelte';
+  import { getPlace } from '$lib/state/context';
+  import { money } from '$lib/words/manner.svelte';
+
+  const place = getPlace();
+  const id = $derived(place.thermostat.id);
+  let form = $state(false);
+
+  const pick = (controller: ControllerId) => place.session.edit(chooseController(place.job, id, controller));
+  const take = (way: MainsWay) =>
+    place.session.edit(
+      chooseMainsWay(place.job, id, {
+        controller: way.facts?.id ?? null,
+        method: way.method,
+        variant: way.variant.id
+      })
+    );
+  const findingsOf = ({ methods }: MainsMatch) => {
+    const best = methods.find(({ verdict }) => verdict !== 'no') ?? methods[0];
+    return best?.findings ?? [];
+  };
+</script>
+
+<MainsPage
+  title="Controller"
+  intro="One controller instead of timer and room thermostat: what fits this layout, what it replaces, and what the house does afterwards."
+>
+  {#snippet body(mains, { plan })}
+    <section class="sheet-of-paper p-4" aria-label="Controllers">
+      <h2 class="section-title mb-2">Which one</h2>
+      <p class="quiet mb-2 text-sm">Makers and models are invented. Enter your own from its sheet below.</p>
+      <ul class="flex flex-col divide-y divide-base-300">
+        {#each plan.matches as one (one.facts.id)}
+          {@const chosen = plan.controller?.id === one.facts.id}
+          <li class="py-2" data-controller={one.facts.id}>
+            <details open={chosen}>
+              <summary class="flex cursor-pointer flex-wrap items-center gap-x-3 gap-y-1">
+                <VerdictMark
+                  verdict={one.verdict}
+                  words={{ go: 'Fits', care: 'Fits, with care', pro: '', no: 'Does not fit' }}
+                />
+                <b>{controllerName(one.facts)}</b>
+                <span class="quiet text-sm"
+                  >{one.facts.channels === 1 ? 'one channel' : 'two channels'}{one.facts.price === null
+                    ? ''
+                    : `, ${money(one.facts.price)}`}{chosen
+                    ? mains.choice.controller === one.facts.id
+                      ? ' · chosen'
+                      : ' · best so far'
+                    : ''}</span
+                >
+              </summary>
+              <div class="mt-2 flex flex-col gap-2">
+                <p class="text-sm">
+                  Terminals: {one.facts.plate.map(({ mark }) => mark).join(' ')}. Heating contact {one.facts
+                    .heatingContact === 'linked'
+                    ? 'fed inside'
+                    : 'volt-free'}{one.facts.waterContact === null
+                    ? ''
+                    : `, hot-water contact ${one.facts.waterContact === 'linked' ? 'fed inside' : 'volt-free'}`};
+                  wall part
+                  {one.facts.wallPart === 'wireless'
+                    ? 'by radio'
+                    : one.facts.wallPart === 'none'
+                      ? 'in the box'
+                      : 'on two wires of low voltage'}.
+                </p>
+                <MainsFindings findings={findingsOf(one)} fold />
+                <div class="flex gap-2">
+                  <button
+                    type="button"
+                    class="btn btn-outline btn-sm"
+                    disabled={mains.choice.controller === one.facts.id}
+                    onclick={() => pick(one.facts.id)}>Take {controllerName(one.facts)}</button
+                  >
+                  {#if mains.controllers.some((own) => own.id === one.facts.id)}
+                    <button
+                      type="button"
+                      class="btn btn-ghost btn-sm"
+                      onclick={() => place.session.edit(removeController(place.job, id, one.facts.id))}
+                      >Take it out of the record</button
+                    >
+                  {/if}
+                </div>
+              </div>
+            </details>
+          </li>
+        {/each}
+      </ul>
+      {#if form}
+        <ControllerForm {mains} onclose={() => (form = false)} />
+      {:else}
+        <button type="button" class="btn btn-outline btn-sm mt-2" onclick={() => (form = true)}
+          >Enter one from its sheet</button
+        >
+      {/if}
+    </section>
+
+    <section class="sheet-of-paper p-4" aria-label="Ways">
+      <h2 class="section-title mb-2">
+        What it replaces{plan.controller ? `: ${controllerName(plan.controller)}` : ''}
+      </h2>
+      {#if plan.controller === null}<p class="mb-2">No controller is known to fit here yet.</p>{/if}
+      <ul class="flex flex-col divide-y divide-base-300">
+        {#each plan.ways as way (`${way.method} ${way.variant.id}`)}
+          {@const taken = plan.taken === way}
+          <li class="py-3" data-way="{way.method} {way.variant.id}" data-taken={taken}>
+            <div class="flex flex-wrap items-center justify-between gap-2">
+              <p class="min-w-0">
+                <VerdictMark verdict={way.verdict} />
+                <b class="block">{MAINS_METHOD_NAMES[way.method]}</b>
+                <span class="quiet text-sm"
+                  >{variantText(way, plan.found)}{way.moves.length === 0
+                    ? ''
+                    : `${variantText(way, plan.found) === '' ? '' : '; '}about ${way.effort.minutes[1]} min`}</span
+                >
+              </p>
+              <button
+                type="button"
+                class="btn btn-sm {taken ? 'btn-primary' : 'btn-outline'}"
+                disabled={way.verdict === 'no' || (taken && mains.choice.method !== null)}
+                aria-label="Take this way: {MAINS_METHOD_NAMES[way.method]}, {variantText(way, plan.found)}"
+                onclick={() => take(way)}
+                >{taken && mains.choice.method !== null ? 'Taken' : 'Take this way'}</button
+              >
+            </div>
+            <details class="mt-1" open={taken}>
+              <summary class="quiet cursor-pointer py-1 text-sm">Why, and what it does</summary>
+              <div class="flex flex-col gap-2">
+                <MainsFindings findings={way.findings} fold />
+                {#if taken && plan.table && way.table && way.method !== 'keep'}
+                  <TruthTable found={plan.found} before={plan.table} after={way.table} />
+                {/if}
+              </div>
+            </details>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/snippet}
+</MainsPage>

@@ -1,0 +1,85 @@
+<script lang="ts">
+  /** Station: the wiring centre. Number by number, or device by device; what cannot be explained is asked. */
+  import { addUnit, addUnitScrew, observeLayout } from '$core/job/mains-edits';
+  import type { MainsWire } from '$core/job/mains-schema';
+  import { MAINS_PART_NAMES, MAINS_PARTS, type MainsPart } from '$core/trade/mains';
+  import Competence from '$lib/mains/competence.svelte';
+  import MainsFindings from '$lib/mains/mains-findings.svelte';
+  import MainsPage from '$lib/mains/mains-page.svelte';
+  import NumberDialog from '$lib/mains/number-dialog.svelte';
+  import StripView from '$lib/mains/strip-view.svelte';
+  import UnitCard from '$lib/mains/unit-card.svelte';
+  import WireDialog from '$lib/mains/wire-dialog.svelte';
+  import type { NumberRow } from '$lib/mains/wires-on';
+  import { getPlace } from '$lib/state/context';
+
+  const place = getPlace();
+  const id = $derived(place.thermostat.id);
+  let number: NumberRow | null = $state.raw(null);
+  let wire: MainsWire | null = $state.raw(null);
+  let kind: MainsPart = $state('timer');
+  const kinds = MAINS_PARTS.filter((part) => part !== 'controller' && part !== 'wall-part');
+</script>
+
+<MainsPage
+  title="Wiring centre"
+  intro="The strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices."
+>
+  {#snippet early(mains)}
+    <Competence {mains} />
+    {@const centre = mains.devices.find(({ part }) => part === 'wiring-centre')}
+    <section aria-label="Strip">
+      <StripView {mains} onopen={(row) => (number = row)} onwire={(one) => (wire = one)} />
+      {#if centre}
+        <button
+          type="button"
+          class="btn btn-outline btn-sm mt-2"
+          onclick={() =>
+            place.session.edit(addUnitScrew(place.job, id, centre.id, `${centre.screws.length + 1}`))}
+          >One more number</button
+        >
+      {/if}
+    </section>
+    <NumberDialog {mains} row={number} onclose={() => (number = null)} />
+    <WireDialog {mains} {wire} onclose={() => (wire = null)} />
+    <section class="flex flex-col gap-2" aria-label="Devices">
+      <h2 class="section-title">Devices</h2>
+      {#each mains.devices as device (device.id)}<UnitCard {mains} {device} />{/each}
+      <div class="flex flex-wrap items-end gap-2">
+        <label class="flex flex-col gap-1 text-sm"
+          >Another device
+          <select class="select" bind:value={kind}>
+            {#each kinds as part (part)}<option value={part}>{MAINS_PART_NAMES[part]}</option>{/each}
+          </select></label
+        >
+        <button
+          type="button"
+          class="btn btn-outline"
+          onclick={() => place.session.edit(addUnit(place.job, id, kind))}
+          >Add the {MAINS_PART_NAMES[kind]}</button
+        >
+        <label class="flex min-h-11 items-center gap-2"
+          ><input
+            type="checkbox"
+            class="checkbox"
+            checked={mains.observed['devices-complete'] === 'yes'}
+            onchange={(event) =>
+              place.session.edit(
+                observeLayout(place.job, id, 'devices-complete', event.currentTarget.checked ? 'yes' : null)
+              )}
+          />These are all there are</label
+        >
+      </div>
+    </section>
+  {/snippet}
+  {#snippet body(_mains, view)}
+    <section class="sheet-of-paper p-4" aria-label="Questions">
+      <h2 class="section-title mb-2">What cannot be explained yet</h2>
+      {#if view.plan.questions.length + view.plan.today.length === 0}
+        <p>Nothing: every wire has a job.</p>
+      {:else}
+        <MainsFindings findings={[...view.plan.questions, ...view.plan.today]} />
+      {/if}
+    </section>
+  {/snippet}
+</MainsPage>

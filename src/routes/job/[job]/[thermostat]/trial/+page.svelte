@@ -1,0 +1,87 @@
+<script lang="ts">
+  /** Station: set the controller up, then try each state by itself. */
+  import { recordMainsTest, setMainsSetting } from '$core/job/mains-edits';
+  import type { MainsTest } from '$core/job/mains-schema';
+  import MainsPage from '$lib/mains/mains-page.svelte';
+  import { clock } from '$lib/state/clock.svelte';
+  import { getPlace } from '$lib/state/context';
+  import { moment, say } from '$lib/words/manner.svelte';
+
+  const place = getPlace();
+  const id = $derived(place.thermostat.id);
+  const now = () => new Date(clock.now).toISOString();
+  const RESULTS: readonly (readonly [MainsTest['result'], string])[] = [
+    ['good', 'As it should'],
+    ['bad', 'Not as it should'],
+    ['put-off', 'Later'],
+    ['cannot', 'Cannot be tried']
+  ];
+  const WORDS = Object.fromEntries(RESULTS) as Record<MainsTest['result'], string>;
+</script>
+
+<MainsPage
+  title="Set up and test"
+  intro="Covers on. First what the controller has to be told, then each state by itself: what must run, and what must not."
+>
+  {#snippet body(_mains, view)}
+    <section class="sheet-of-paper p-4" aria-label="Set up">
+      <h2 class="section-title mb-2">Set up</h2>
+      {#if view.settings.length === 0}<p class="quiet">Choose a controller first.</p>{/if}
+      <ul class="flex flex-col divide-y divide-base-300">
+        {#each view.settings as one (one.id)}
+          <li class="py-1" data-setting={one.id}>
+            <label class="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
+              <input
+                type="checkbox"
+                class="checkbox mt-0.5 flex-none"
+                checked={one.made !== null}
+                onchange={(event) =>
+                  place.session.edit(
+                    setMainsSetting(place.job, id, one.id, event.currentTarget.checked ? now() : null)
+                  )}
+              /><span
+                ><b>{one.name}: {one.value}</b><span class="quiet block text-sm">{say(one.reason)}</span
+                ></span
+              >
+            </label>
+          </li>
+        {/each}
+      </ul>
+    </section>
+    <ol class="flex flex-col gap-3">
+      {#each view.tests as test, at (test.row)}
+        <li class="sheet-of-paper p-4" data-test={test.row} data-result={test.result?.result ?? 'none'}>
+          <h2 class="section-title">{at + 1}. {test.name}</h2>
+          <p>{say(test.how)}</p>
+          <p>
+            <b>Must run:</b>
+            {test.mustRun.join(', ') || 'nothing'}. <b>Must not:</b>
+            {test.mustNot.join(', ') || '–'}.
+          </p>
+          <p class="quiet text-sm">{test.wait} Supply {test.volts.least} to {test.volts.most} V.</p>
+          <p class="quiet text-sm"><b>Stop:</b> {test.stopWhen}</p>
+          <div class="no-print mt-2 flex flex-wrap gap-2">
+            {#each RESULTS as [result, text] (result)}
+              <button
+                type="button"
+                class="btn btn-sm {test.result?.result === result ? 'btn-primary' : 'btn-outline'}"
+                aria-pressed={test.result?.result === result}
+                aria-label="{test.name}: {text}"
+                onclick={() =>
+                  place.session.edit(
+                    recordMainsTest(place.job, id, { row: test.row, result, at: now(), note: '' })
+                  )}>{text}</button
+              >
+            {/each}
+          </div>
+          {#if test.result}
+            <p class="mt-1 text-sm" role="status">
+              {WORDS[test.result.result]}, {moment(test.result.at)}.
+              {#if test.result.result === 'bad'}<a class="underline" href="fault">Find out why</a>{/if}
+            </p>
+          {/if}
+        </li>
+      {/each}
+    </ol>
+  {/snippet}
+</MainsPage>
