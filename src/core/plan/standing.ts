@@ -34,7 +34,8 @@ export function standingOf(facts: StandingFacts): Standing {
     ...(chosen ? (taken?.findings ?? []) : [])
   ]);
   const isOpen = (finding: Finding) =>
-    finding.level === 'warn' || (finding.level === 'stop' && isUntold(finding, identification));
+    finding.level === 'warn' ||
+    (finding.level === 'stop' && (isUntold(finding, identification) || isRecorded(finding, thermostat)));
   return {
     stops: all.filter((finding) => finding.level === 'stop' && !isOpen(finding)),
     open: all.filter(isOpen)
@@ -44,4 +45,9 @@ export function standingOf(facts: StandingFacts): Standing {
 /** Before anybody has seen or answered anything, that the voltage may be any is no news. No way is open meanwhile, all the same. */
 function isUntold({ code }: Finding, { evidence }: Identification): boolean {
   return code === 'voltage-class-unsettled' && evidence.length === 0;
+}
+
+/** That it is mains is no news either where it is recorded as such: its own pages say who may open what. */
+function isRecorded({ code }: Finding, { mains }: Thermostat): boolean {
+  return code === 'mains-controls' && mains !== null;
 }

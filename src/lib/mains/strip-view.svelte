@@ -50,6 +50,7 @@
           <span
             class="lead"
             style:--hue={here.wire.colour ? COLOURS[here.wire.colour].hex : 'transparent'}
+            style:--stripe={here.wire.stripe ? COLOURS[here.wire.stripe].hex : 'var(--hue)'}
             aria-hidden="true"
           ></span>
         </button>
@@ -161,7 +162,7 @@
     flex: none;
     width: 1.5rem;
     height: 0.4rem;
-    background: var(--hue);
+    background: repeating-linear-gradient(90deg, var(--hue) 0 5px, var(--stripe) 5px 8px);
     border-block: 1px solid color-mix(in oklab, var(--color-base-content) 60%, transparent);
   }
 

@@ -46,7 +46,9 @@
       )
     )
   );
-  const functions = $derived<MainsFunction[]>([...FUNCTIONS_OF[device.part], 'joint', 'unknown']);
+  const functions = $derived<MainsFunction[]>([
+    ...new Set<MainsFunction>([...FUNCTIONS_OF[device.part], 'joint', 'unknown'])
+  ]);
 
   const SERVES_NAMES: Readonly<Record<Serves, string>> = {
     heating: 'heating',

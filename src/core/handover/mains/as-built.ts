@@ -107,6 +107,13 @@ export function stripOf(wiring: Wiring): StripNumber[] {
     );
 }
 
+const OFF_WORDS = {
+  landed: '',
+  loose: 'bare at its other end',
+  coiled: 'capped at its other end',
+  unseen: 'other end not read'
+} as const;
+
 function wireOn(wiring: Wiring, strand: Strand, terminal: string): StripWire[] {
   const here = landedTerminal(strand.near) === terminal ? 'near' : 'far';
   if (landedTerminal(strand[here]) !== terminal) return [];
@@ -121,7 +128,7 @@ function wireOn(wiring: Wiring, strand: Strand, terminal: string): StripWire[] {
         strand.colour === 'GN' && strand.stripe === 'YE'
           ? 'green-yellow'
           : colourName(strand.colour, strand.stripe),
-      to: found && at !== null ? `${found.device.name} ${printedMark(wiring, at)}` : other.state,
+      to: found && at !== null ? `${found.device.name} ${printedMark(wiring, at)}` : OFF_WORDS[other.state],
       does: found ? MAINS_FUNCTION_NAMES[doesOf(found.screw)] : ''
     }
   ];

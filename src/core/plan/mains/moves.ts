@@ -16,6 +16,7 @@ import {
   type TerminalId,
   type Wiring
 } from '../../wiring/graph';
+import { capital } from '../../words/text';
 import type { Draft, Move } from '../move-types';
 
 type EndChange = Extract<Change, { kind: 'end' }>;
@@ -41,17 +42,19 @@ export function mainsChanges(now: Wiring, after: Wiring): Change[] {
       (kinds as string[]).includes(change.kind);
   const needsPlate = ({ to }: EndChange) => to.state === 'landed' && comes.has(to.terminal);
   const onOld = ({ from }: EndChange) => from.state === 'landed' && goes.has(from.terminal);
+  const isCap = ({ to }: EndChange) => to.state !== 'landed';
   const lifted = ends.filter((change) => needsPlate(change) && change.from.state === 'landed');
   const rest = ends.filter((change) => !needsPlate(change));
   return [
     ...changes.filter(is('link-off')),
     // What comes off the old plates and goes nowhere new, and the same wires' other ends.
-    ...rest.filter(onOld),
+    ...rest.filter(isCap),
+    ...rest.filter((change) => onOld(change) && !isCap(change)),
     ...lifted.map((change): Change => ({ ...change, to: LOOSE })),
     ...changes.filter(is('device-off')),
     ...changes.filter(is('device-on')),
     ...changes.filter(is('cable-in', 'cable-out')),
-    ...rest.filter((change) => !onOld(change)),
+    ...rest.filter((change) => !onOld(change) && !isCap(change)),
     ...ends.filter(needsPlate).map((change): Change => ({
       ...change,
       from: change.from.state === 'landed' ? LOOSE : change.from
@@ -71,6 +74,7 @@ export function mainsMoves(now: Wiring, after: Wiring, dead: readonly string[]):
   return drafts.map((draft, at) => ({
     ...draft,
     id: `m${at + 1}`,
+    text: capital(draft.text),
     tools: toolsFor(draft),
     strip: draft.action === 'land' ? '6 to 10 mm, as the plate’s gauge says' : null
   }));

@@ -10,7 +10,7 @@ export const SYSTEM: Sentences<SystemParams> = {
   'line-voltage': () =>
     'This is mains voltage: shock and fire. Put the cover back on, leave the wires alone, and have a licensed person fit a thermostat made for line voltage.',
   'mains-controls': () =>
-    'These are mains heating controls: 230 V at the room thermostat and the programmer. Leave the covers on. An all-in-one controller for them is planned by function and fitted by a competent person with every supply isolated.',
+    'These are mains heating controls: 230 V at the room thermostat and the programmer. Leave the covers on. They are recorded under Wiring centre, and planned by what each wire does; somebody competent fits a controller with every supply off.',
   millivolt: () =>
     'A millivolt heater: under 1 V from its own flame. Never connect 24 V to it. Only a battery thermostat made for millivolt belongs here.',
   'data-conductors': () =>

@@ -62,8 +62,8 @@
           <li class="grid grid-cols-[3.5rem_1fr] gap-2">
             <b class="text-right">{percentText(probability)}</b>
             <span
-              >{say(causes[0]?.text ?? '')}{#if causes.length > 1}<span class="quiet text-sm">
-                  or {causes.length - 1} more that look the same from outside</span
+              >{say(causes[0]?.text ?? '')}{#if causes.length > 1}{' '}<span class="quiet text-sm"
+                  >or {causes.length - 1} more that look the same from outside</span
                 >{/if}</span
             >
           </li>

@@ -42,6 +42,16 @@
     </section>
     <NumberDialog {mains} row={number} onclose={() => (number = null)} />
     <WireDialog {mains} {wire} onclose={() => (wire = null)} />
+  {/snippet}
+  {#snippet body(mains, view)}
+    <section class="sheet-of-paper p-4" aria-label="Questions">
+      <h2 class="section-title mb-2">What cannot be explained yet</h2>
+      {#if view.plan.questions.length + view.plan.today.length === 0}
+        <p>Nothing: every wire has a job.</p>
+      {:else}
+        <MainsFindings findings={[...view.plan.questions, ...view.plan.today]} />
+      {/if}
+    </section>
     <section class="flex flex-col gap-2" aria-label="Devices">
       <h2 class="section-title">Devices</h2>
       {#each mains.devices as device (device.id)}<UnitCard {mains} {device} />{/each}
@@ -70,16 +80,6 @@
           />These are all there are</label
         >
       </div>
-    </section>
-  {/snippet}
-  {#snippet body(_mains, view)}
-    <section class="sheet-of-paper p-4" aria-label="Questions">
-      <h2 class="section-title mb-2">What cannot be explained yet</h2>
-      {#if view.plan.questions.length + view.plan.today.length === 0}
-        <p>Nothing: every wire has a job.</p>
-      {:else}
-        <MainsFindings findings={[...view.plan.questions, ...view.plan.today]} />
-      {/if}
     </section>
   {/snippet}
 </MainsPage>

@@ -59,7 +59,8 @@
   {#if identification.family === 'mains-hydronic'}
     <p class="sheet-of-paper flex flex-wrap items-center gap-3 p-4">
       <span class="min-w-0 flex-1"
-        >Timer, room thermostat, valves and boiler at 230 V meet in a wiring centre: they have a record of their own.</span
+        >Timer, room thermostat, valves and boiler at 230 V meet in a wiring centre: they have a record of
+        their own.</span
       >
       <a class="btn btn-primary" href="strip">Record mains heating controls</a>
     </p>

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { mainsOf } from '../../houses/mains-builder';
+import { mainsHouse, MAINS_SKETCHES, TWO_VALVE, type MainsHouse } from '../../houses/mains-houses';
+import type { MainsControls } from '../../job/mains-schema';
+import { unexplained } from './points';
+
+const codes = (mains: MainsControls, level: string) =>
+  unexplained(mains).flatMap((finding) => (finding.level === level ? [finding.code] : []));
+
+const withWire = (mains: MainsControls, change: Partial<MainsControls['wires'][number]>): MainsControls => ({
+  ...mains,
+  wires: mains.wires.map((wire, at) => (at === 0 ? { ...wire, ...change } : wire))
+});
+
+describe('what every joint is for', () => {
+  it.each(Object.keys(MAINS_SKETCHES) as MainsHouse[])('is known of %s', (name) => {
+    expect(codes(mainsHouse(name), 'stop')).toEqual([]);
+  });
+
+  it('stops at an end that nobody has read', () => {
+    const mains = withWire(mainsHouse('two-valve'), { far: { state: 'unseen', on: null } });
+    expect(codes(mains, 'stop')).toEqual(['mains-end-unread']);
+  });
+
+  it('stops at a screw that nobody can name and that carries a wire', () => {
+    const mains = mainsHouse('two-valve');
+    const unread = (used: boolean): MainsControls => ({
+      ...mains,
+      devices: mains.devices.map((device) =>
+        device.part !== 'timer'
+          ? device
+          : {
+              ...device,
+              screws: used
+                ? device.screws.map((screw) =>
+                    screw.mark === '4' ? { ...screw, does: 'unknown' as const } : screw
+                  )
+                : [
+                    ...device.screws,
+                    { id: 'sc-9', mark: '9', does: 'unknown' as const } as (typeof device.screws)[number]
+                  ]
+            }
+      )
+    });
+    expect(codes(unread(true), 'stop')).toContain('mains-screw-unread');
+    expect(codes(unread(false), 'stop')).toEqual([]);
+  });
+
+  it('stops at a joint that has no job: heating on beside neutral', () => {
+    const mains = mainsOf({
+      ...TWO_VALVE,
+      strip: { ...TWO_VALVE.strip, 4: ['timer.heating-on', 'room.in', 'pump.neutral'] }
+    });
+    expect(codes(mains, 'stop')).toContain('mains-point-unexplained');
+  });
+
+  it('warns of a wire that is alone under its number, and of a bare one', () => {
+    const alone = mainsOf({
+      ...TWO_VALVE,
+      strip: { ...TWO_VALVE.strip, 5: ['room.out'], 9: ['heating-valve.motor'] }
+    });
+    expect(codes(alone, 'warn').filter((code) => code === 'mains-point-alone')).toHaveLength(2);
+    const bare = withWire(mainsHouse('two-valve'), { far: { state: 'loose', on: null } });
+    expect(codes(bare, 'warn')).toContain('mains-wire-loose');
+  });
+
+  it('stops at green-yellow that is no earth, and warns of blue that is switched live without a sleeve', () => {
+    const live = withWire(mainsHouse('two-valve'), { colour: 'GN', stripe: 'YE' });
+    expect(codes(live, 'stop')).toEqual(['mains-colour-misleads']);
+    const blue = withWire(mainsHouse('two-valve'), { colour: 'BU' });
+    expect(codes(blue, 'warn')).toContain('mains-colour-misleads');
+    expect(codes(withWire(mainsHouse('two-valve'), { colour: 'BU', sleeve: 'BN' }), 'warn')).toEqual([]);
+  });
+
+  it('says nothing before the boiler and the spur are written down, nor before the boiler’s input is known', () => {
+    const mains = mainsHouse('two-valve');
+    const without = (part: string): MainsControls => {
+      const gone = mains.devices.find((device) => device.part === part);
+      return {
+        ...mains,
+        devices: mains.devices.filter((device) => device !== gone),
+        wires: mains.wires.filter((wire) => wire.near.on?.device !== gone?.id)
+      };
+    };
+    expect(codes(without('boiler'), 'stop')).toContain('mains-nothing-recorded');
+    expect(codes(without('supply'), 'stop')).toContain('mains-spur-missing');
+    const input: MainsControls = {
+      ...mains,
+      devices: mains.devices.map((device) =>
+        device.part === 'boiler' ? { ...device, input: 'unknown' } : device
+      )
+    };
+    expect(codes(input, 'stop')).toEqual(['mains-boiler-input-unread']);
+  });
+});
