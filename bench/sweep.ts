@@ -11,6 +11,7 @@ import { BLOCK, SITUATIONS, situationOf } from '$core/houses/situations';
 import { trueHouse } from '$core/houses/true-houses';
 import { CATALOGUE } from '$core/match/catalogue';
 import { rememberingProver } from '$core/proof/proof-memory';
+import { mainsCases, mainsViolations } from '$core/scenarios/mains-sweep';
 import { checkOddHouse, type OddViolation } from '$core/scenarios/odd-check';
 import { checkSituation, sweepMemory, type Violation } from '$core/scenarios/sweep';
 
@@ -20,6 +21,8 @@ interface Share {
   readonly count: number;
   /** Odd houses with a thermostat, of all shards and threads. */
   readonly odd: number;
+  /** Houses with mains controls, of all shards and threads; all there are where that is fewer. */
+  readonly mains: number;
   /** Which of so many parts this thread does. */
   readonly part: number;
   readonly parts: number;
@@ -34,6 +37,9 @@ interface Report {
   readonly compared: number;
   readonly violations: readonly Violation[];
   readonly oddViolations: readonly OddViolation[];
+  /** Cases of mains controls: a house, an oddity, a controller. */
+  readonly mains: number;
+  readonly mainsViolations: readonly string[];
 }
 
 const NOTHING: Report = {
@@ -44,11 +50,14 @@ const NOTHING: Report = {
   cases: 0,
   compared: 0,
   violations: [],
-  oddViolations: []
+  oddViolations: [],
+  mains: 0,
+  mainsViolations: []
 };
 
 function sum(a: Report, b: Partial<Report>): Report {
-  const of = (key: 'done' | 'odd' | 'options' | 'offered' | 'cases' | 'compared') => a[key] + (b[key] ?? 0);
+  const of = (key: 'done' | 'odd' | 'options' | 'offered' | 'cases' | 'compared' | 'mains') =>
+    a[key] + (b[key] ?? 0);
   return {
     done: of('done'),
     odd: of('odd'),
@@ -57,7 +66,9 @@ function sum(a: Report, b: Partial<Report>): Report {
     cases: of('cases'),
     compared: of('compared'),
     violations: [...a.violations, ...(b.violations ?? [])],
-    oddViolations: [...a.oddViolations, ...(b.oddViolations ?? [])]
+    oddViolations: [...a.oddViolations, ...(b.oddViolations ?? [])],
+    mains: of('mains'),
+    mainsViolations: [...a.mainsViolations, ...(b.mainsViolations ?? [])]
   };
 }
 
@@ -66,6 +77,8 @@ const REPORT_EVERY = 200;
 const STRIDE = 8191;
 /** One house in so many is an odd one. */
 const ODD_SHARE = 20;
+/** One case of mains controls for so many houses with a thermostat. */
+const MAINS_SHARE = 4;
 
 if (!isMainThread) work(workerData as Share);
 
@@ -74,12 +87,13 @@ function work(share: Share): void {
   let report = NOTHING;
   const tell = (more: Partial<Report>, least = REPORT_EVERY) => {
     report = sum(report, more);
-    if (report.done + report.odd < least) return;
+    if (report.done + report.odd + report.mains < least) return;
     parentPort?.postMessage(report);
     report = NOTHING;
   };
   walkBlocks(share, tell);
   walkOddHouses(share, tell);
+  walkMains(share, tell);
   tell({}, 0);
 }
 
@@ -103,6 +117,17 @@ function walkOddHouses({ seed, odd, part, parts }: Share, tell: Tell): void {
     const device = CATALOGUE[draw % CATALOGUE.length]!;
     const { options, offered, violations } = checkOddHouse(number, device.id, rememberingProver(50));
     tell({ odd: 1, options, offered, oddViolations: violations });
+  }
+}
+
+/** Spread over all cases: every so-manieth, and all of them where as many are asked for as there are. */
+function walkMains({ seed, mains, part, parts }: Share, tell: Tell): void {
+  const all = [...mainsCases()];
+  const step = Math.max(1, Math.floor(all.length / Math.max(1, mains)));
+  for (let draw = part; draw * step < all.length && draw < mains; draw += parts) {
+    const one = all[(draw * step + (step > 1 ? seed : 0)) % all.length];
+    if (!one) continue;
+    tell({ mains: 1, mainsViolations: mainsViolations(one).map((what) => `${one.id}: ${what}`) });
   }
 }
 
@@ -162,7 +187,8 @@ async function inThreads({ count, seed, threads, shard, shards }: Asked): Promis
   await Promise.all(
     Array.from({ length: threads }, (_, thread) => {
       const part = (shard - 1) * threads + thread;
-      const share: Share = { seed, count: plans - odd, odd, part, parts: shards * threads };
+      const mains = Math.ceil(plans / MAINS_SHARE);
+      const share: Share = { seed, count: plans - odd, odd, mains, part, parts: shards * threads };
       const worker = new Worker(new URL(import.meta.url), { workerData: share });
       return new Promise<void>((resolve, reject) => {
         worker.on('message', (report: Report) => (total = sum(total, report)));
@@ -200,19 +226,21 @@ function situationsIn({ done, odd }: Report): number {
   return (done + odd) * METHODS.length;
 }
 
-function failed({ violations, oddViolations }: Report): boolean {
-  return violations.length + oddViolations.length > 0;
+function failed({ violations, oddViolations, mainsViolations: mains }: Report): boolean {
+  return violations.length + oddViolations.length + mains.length > 0;
 }
 
 function pageOf(total: Report): string {
   return [
     `${situationsIn(total)} situations: ${total.done} of ${SITUATIONS} houses with a thermostat and ${total.odd} odd houses with one, ${METHODS.length} methods each, ${total.options} ways with their variants`,
     `${total.offered} on offer and checked, ${total.cases} calls powered up in every case of polarity and bonding, ${total.compared} of them compared with the second checker`,
-    `${total.violations.length + total.oddViolations.length} violations`
+    `${total.mains} cases of mains controls: a house, one oddity, a controller; every way on offer done and solved in every state`,
+    `${total.violations.length + total.oddViolations.length + total.mainsViolations.length} violations`
   ].join('\n');
 }
 
-function tell({ violations, oddViolations }: Report): void {
+function tell({ violations, oddViolations, mainsViolations: mains }: Report): void {
+  for (const violation of mains.slice(0, 200)) console.log(violation);
   if (violations.length + oddViolations.length === 0) return;
   mkdirSync('dist/sweep', { recursive: true });
   for (const { situation, option, what } of violations.slice(0, 200)) {

@@ -54,12 +54,13 @@ describe('what every joint is for', () => {
     expect(codes(mains, 'stop')).toContain('mains-point-unexplained');
   });
 
-  it('warns of a wire that is alone under its number, and of a bare one', () => {
+  it('stops at what has to be fed and is alone under its number, warns of a parked output and of a bare wire', () => {
     const alone = mainsOf({
       ...TWO_VALVE,
       strip: { ...TWO_VALVE.strip, 5: ['room.out'], 9: ['heating-valve.motor'] }
     });
-    expect(codes(alone, 'warn').filter((code) => code === 'mains-point-alone')).toHaveLength(2);
+    expect(codes(alone, 'stop').filter((code) => code === 'mains-point-alone')).toHaveLength(2);
+    expect(codes(mainsHouse('grey-not-driven'), 'warn')).toEqual(['mains-point-alone']);
     const bare = withWire(mainsHouse('two-valve'), { far: { state: 'loose', on: null } });
     expect(codes(bare, 'warn')).toContain('mains-wire-loose');
   });

@@ -178,6 +178,19 @@ function unreadScrews(wiring: Wiring): MainsFinding[] {
   );
 }
 
+/** What may end at a number of its own: nobody has to listen to it. */
+const OUTPUTS: readonly MainsFunction[] = [
+  'heating-on',
+  'heating-off',
+  'water-on',
+  'water-off',
+  'satisfied',
+  'pump-live',
+  'live',
+  'neutral',
+  'earth'
+];
+
 function pointFindings(wiring: Wiring, { terminals, jobs }: Point): MainsFinding[] {
   const working = workingScrews(wiring, terminals);
   const [only] = working;
@@ -186,10 +199,11 @@ function pointFindings(wiring: Wiring, { terminals, jobs }: Point): MainsFinding
     const strand = wiring.strands.find((one) =>
       [one.near, one.far].some((end) => landedTerminal(end) === only)
     );
-    // An unused screw of a device that is parked on a number by itself does no harm, but somebody has to know that it is meant so.
+    // An output that nothing uses may be parked by itself; what has to be fed or heard, and is alone, has lost its partner, or it is not written down.
+    const does = mainsTerminal(wiring, only)?.does ?? 'unknown';
     return [
       mainsFinding(
-        'warn',
+        OUTPUTS.includes(does) ? 'warn' : 'stop',
         'mains-point-alone',
         { wire: strand?.name ?? '', screw: screwWords(wiring, only) },
         strand ? [strand.id] : []

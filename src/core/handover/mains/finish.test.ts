@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { mainsHouse, type MainsHouse } from '../../houses/mains-houses';
+import type { LogEntry } from '../../job/log-schema';
+import type { MainsControls } from '../../job/mains-schema';
+import { planMains } from '../../plan/mains/plan';
+import { stripSheet, writeStripCsv } from '../../formats/strip-sheet';
+import { stripLabels } from '../../formats/strip-labels';
+import { mainsAsBuilt } from './as-built';
+import { settingsFor } from './settings';
+import { testsFor } from './tests';
+import { mainsView } from './view';
+
+/** All moves done, as somebody ticks them. */
+function workedHouse(house: MainsHouse, controller: string): MainsControls {
+  const mains: MainsControls = {
+    ...mainsHouse(house),
+    choice: { controller: controller as never, method: 'replace-both', variant: null }
+  };
+  const { taken } = planMains(mains);
+  if (!taken) throw new Error('No way');
+  return {
+    ...mains,
+    log: taken.moves.map(({ action, end, what, from, to, change }, at) => ({
+      id: `lg-${at + 1}` as LogEntry['id'],
+      at: '2026-11-27T10:00:00.000Z',
+      act: { action, end, what, from, to },
+      change,
+      undoes: null
+    }))
+  };
+}
+
+describe('tests after the work', () => {
+  const testsOf = (house: MainsHouse) => {
+    const { plan } = mainsView(mainsHouse(house));
+    return testsFor(plan.now.wiring, plan.inputs, []);
+  };
+
+  it('begin with nothing and say what must run and what must not', () => {
+    const tests = testsOf('mid-position');
+    expect(tests.map(({ name }) => name)).toEqual([
+      'All off',
+      'Heating alone',
+      'Room warm',
+      'Hot water alone',
+      'Both',
+      'Cylinder hot'
+    ]);
+    expect(tests[0]).toMatchObject({ mustRun: [] });
+    expect(tests[1]).toMatchObject({
+      mustRun: ['boiler', 'pump', 'radiators get warm'],
+      mustNot: ['the cylinder gets warm']
+    });
+    expect(tests[5]?.mustRun).toEqual([]);
+  });
+
+  it('try frost and each zone where there are such, and no hot water where there is none', () => {
+    expect(testsOf('two-valve-frost').map(({ name }) => name)).toContain('Frost');
+    expect(testsOf('two-zones').filter(({ name }) => name === 'One zone alone')).toHaveLength(2);
+    expect(testsOf('combination').map(({ name }) => name)).not.toContain('Hot water alone');
+  });
+});
+
+describe('settings', () => {
+  const settingsOf = (house: MainsHouse, controller: string) => {
+    const plan = planMains(mainsHouse(house), { controller });
+    if (!plan.controller || !plan.taken) throw new Error('No way');
+    return settingsFor(plan.taken.after, plan.identification.layout, plan.controller, mainsHouse(house));
+  };
+  const valueOf = (house: MainsHouse, controller: string, id: string) =>
+    settingsOf(house, controller).find((one) => one.id === id)?.value;
+
+  it('follow from what is wired', () => {
+    expect(valueOf('two-valve', 'ct-tarnwick-duo', 'channels')).toBe('heating and hot water');
+    expect(valueOf('combination', 'ct-tarnwick-duo', 'channels')).toBe('heating only');
+    expect(valueOf('gravity', 'ct-tarnwick-duo', 'gravity-mode')).toBe('on');
+    expect(valueOf('two-valve', 'ct-tarnwick-duo', 'gravity-mode')).toBe('off');
+    expect(valueOf('two-valve', 'ct-corriedale-hall', 'wall-part-feed')).toBe('wired');
+  });
+
+  it('put the network last', () => {
+    expect(settingsOf('two-valve', 'ct-tarnwick-duo').at(-1)?.id).toBe('network');
+  });
+});
+
+describe('as built', () => {
+  const built = mainsAsBuilt(workedHouse('joined-at-timer', 'ct-tarnwick-duo'));
+
+  it('is what was found with what was done', () => {
+    const four = built.numbers.find(({ mark }) => mark === '4');
+    expect(four?.linked).toEqual(['5']);
+    expect(four?.wires.map(({ to }) => to)).toEqual(['Tarnwick Duo 2 4']);
+    expect(built.devices.some(({ part }) => part === 'timer' || part === 'room-thermostat')).toBe(false);
+    expect(built.dead.map(({ cable }) => cable)).toEqual([
+      'room thermostat',
+      'room thermostat',
+      'room thermostat'
+    ]);
+    expect(built.changes.length).toBeGreaterThan(20);
+  });
+
+  it('stands on paper, in CSV and on labels', () => {
+    const [page] = stripSheet(built, { paper: 'A4', title: 'House', under: 'Quarry Row' });
+    expect(page).toContain('Wiring centre as built: House');
+    expect(page).toContain('link');
+    const csv = writeStripCsv(built);
+    expect(csv.split('\r\n')[0]).toBe('strip,number,cable,colour,to,does,linked_to');
+    expect(csv).toContain('wiring centre,4,timer,');
+    const labels = stripLabels(built);
+    expect(labels.filter(({ mark }) => mark === 'NOT IN USE')).toHaveLength(6);
+  });
+
+  it('leaves an end that nobody has read unread', () => {
+    const mains = mainsHouse('two-valve');
+    const unread: MainsControls = {
+      ...mains,
+      wires: mains.wires.map((wire, at) =>
+        at === 0 ? { ...wire, near: { state: 'unseen', on: null } } : wire
+      )
+    };
+    expect(mainsAsBuilt(unread).numbers[0]?.wires[0]?.to).toBe('other end not read');
+  });
+});
