@@ -105,7 +105,8 @@ function settingsAndTests(paper: Paper, built: AsBuilt, dayOf: SheetOptions['day
   }
 }
 
-function codesOn(paper: Paper, codes: readonly string[]): void {
+/** The codes of the record at the foot of a sheet; nothing where the record is too large for one. */
+export function codesOn(paper: Paper, codes: readonly string[]): void {
   if (codes.length === 0) return;
   paper.heading('The whole record', 5, CODE_SIDE + 8);
   paper.text(

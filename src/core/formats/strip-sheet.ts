@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import type { MainsAsBuilt } from '../handover/mains/as-built';
 import { LAYOUT_NAMES } from '../trade/mains';
 import { capital } from '../words/text';
+import { codesOn } from './door-sheet';
 import { Paper, PAPERS } from './paper';
 import { guarded } from './csv-table';
 
@@ -26,10 +27,15 @@ export interface StripSheetOptions {
   readonly title: string;
   /** House, place, day, who. */
   readonly under: string;
+  /** Addresses that the codes hold; none where the record is too large for a sheet. */
+  readonly codes?: readonly string[];
 }
 
 /** Pages for the inside of the wiring centre's cover. */
-export function stripSheet(built: MainsAsBuilt, { paper: name, title, under }: StripSheetOptions): string[] {
+export function stripSheet(
+  built: MainsAsBuilt,
+  { paper: name, title, under, codes = [] }: StripSheetOptions
+): string[] {
   const paper = new Paper(PAPERS[name], 12);
   paper.text(`Wiring centre as built: ${title}`, { size: 6.5, bold: true });
   paper.text(under, TEXT);
@@ -76,5 +82,10 @@ export function stripSheet(built: MainsAsBuilt, { paper: name, title, under }: S
   }
   const { who, name: by } = built.competence;
   if (who !== 'unsaid') paper.text(`Work by: ${by === '' ? who : `${by} (${who})`}`, SMALL);
+  codesOn(paper, codes);
+  paper.text(
+    'Local rules and the makers’ sheets win over this sheet. It can be wrong: prove dead before you trust it.',
+    SMALL
+  );
   return paper.done(`Wiring centre as built: ${title}`);
 }

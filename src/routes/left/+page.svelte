@@ -98,6 +98,9 @@
     stream = null;
   }
 
+  /** Where mains controls have a station of their own for it. */
+  const MAINS_STATIONS = { keep: 'built', why: 'fault', thermostat: 'controller' } as const;
+
   /** Kept here as it was left; `again`: opened, to go on from there. */
   async function keep(station: 'keep' | 'why' | 'thermostat', again: boolean): Promise<void> {
     if (!job || !place) return;
@@ -106,7 +109,8 @@
     const kept = await keepJob(own);
     if (!kept.ok) return void (trouble = kept.why);
     keepParts([]);
-    await goto(`/job/${kept.id}/${place.id}/${station}`, { replaceState: true });
+    const there = place.mains === null ? station : MAINS_STATIONS[station];
+    await goto(`/job/${kept.id}/${place.id}/${there}`, { replaceState: true });
   }
 
   function forget(): void {
@@ -134,8 +138,8 @@
           .join(' · ')}
       </p>
       <p class="mt-1">
-        {place.conductors.length} wires, {place.log.length} steps done, {place.tests.length} tests. It came in the
-        code itself: no server has seen it.
+        {(place.mains?.wires ?? place.conductors).length} wires, {(place.mains ?? place).log.length} steps done,
+        {(place.mains ?? place).tests.length} tests. It came in the code itself: no server has seen it.
       </p>
       <div class="mt-3 flex flex-col gap-2">
         <button type="button" class="btn btn-primary btn-lg" onclick={() => keep('keep', false)}

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { causesIn } from '$core/diagnose/mains/causes';
 import { diagnoseMains } from '$core/diagnose/mains/diagnose';
 import { looksIn, PROBE_WORDS } from '$core/diagnose/mains/looks';
+import { writeLeftCodes } from '$core/formats/left-code';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
 import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
 import type { WiringState } from '$core/job/bench-schema';
@@ -73,6 +74,9 @@ export function diagnoseOutcome(point: MainsPoint, args: Arguments, which: Wirin
   };
 }
 
+/** A code that leads nowhere: the application's own reader takes it, a camera by itself opens nothing. */
+const NOWHERE = 'https://ulterum.invalid';
+
 /** The wiring that the work ends with: what there is now where all is done, else the plan's. */
 export function settingsOutcome(point: MainsPoint, args: Arguments): Outcome {
   const plan = mainsPlanFor(point, args);
@@ -129,6 +133,7 @@ export async function handoverOutcome(job: Job, point: MainsPoint, args: Argumen
     ...stripSheet(built, {
       paper: args.paper?.toLowerCase() === 'letter' ? 'LETTER' : 'A4',
       title: point.name,
+      codes: writeLeftCodes(job, point, args.origin ?? NOWHERE),
       under: [job.name, job.place, day].filter((word) => word !== '').join(' · ')
     }).map(
       (page, at, all) => [all.length > 1 ? `strip-sheet-${at + 1}.svg` : 'strip-sheet.svg', page] as const

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Station: hand over. The strip as built, for the inside of its cover; files; closing the job. */
+  import { writeLeftCodes } from '$core/formats/left-code';
   import { labelPages } from '$core/formats/labels';
   import { stripLabels } from '$core/formats/strip-labels';
   import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
@@ -24,7 +25,12 @@
     [place.job.name, place.job.place, day(today())].filter((word) => word !== '').join(' · ');
 
   const sheets = (mains: MainsControls) =>
-    stripSheet(mainsAsBuilt(mains), { paper: 'A4', title: place.thermostat.name, under: under() });
+    stripSheet(mainsAsBuilt(mains), {
+      paper: 'A4',
+      title: place.thermostat.name,
+      under: under(),
+      codes: writeLeftCodes(place.job, place.thermostat, location.origin)
+    });
 
   async function asPdf(pages: readonly string[], name: string): Promise<void> {
     busy = true;
