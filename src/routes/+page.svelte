@@ -78,7 +78,8 @@
     const { beginJob } = await actions();
     const made = await beginJob(
       String(form.get('name') ?? '').trim() || 'My house',
-      String(form.get('place') ?? '')
+      String(form.get('place') ?? ''),
+      (event.submitter as HTMLButtonElement | null)?.value === 'mains'
     );
     if (typeof made === 'string') await goto(made);
     else told = made;
@@ -167,7 +168,8 @@
       <span
         >Look at a made-up house: <a class="underline" href="/demo/schoolhouse">The old schoolhouse</a>,
         <a class="underline" href="/demo/ferry-house">The ferry house</a>,
-        <a class="underline" href="/demo/mill-cottage">Mill cottage, dark after the work</a></span
+        <a class="underline" href="/demo/mill-cottage">Mill cottage, dark after the work</a>,
+        <a class="underline" href="/demo/quarry-row">Quarry Row, timer and boiler at 230 V</a></span
       >
       <a class="underline" href="/left">The code on a furnace door</a>
       <a class="underline" href="/words">Words of the trade</a>
@@ -197,7 +199,10 @@
       >Where
       <input class="input w-full" name="place" maxlength={SHORT_TEXT} />
     </label>
-    <button class="btn btn-primary mt-1 justify-self-end">Begin at the wall</button>
+    <div class="mt-1 flex flex-wrap justify-end gap-2">
+      <button class="btn btn-primary order-2" value="wall">Begin at the wall</button>
+      <button class="btn btn-outline order-1" value="mains">230 V timer and boiler instead</button>
+    </div>
   </form>
 </Dialog>
 

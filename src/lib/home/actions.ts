@@ -1,7 +1,8 @@
 /** What the first page does once somebody asks for it: it is loaded then, so that the page itself is light. */
 import { newJob } from '$core/job/create';
+import { emptyMains } from '$core/job/mains-edits';
 import { makeId } from '$core/job/ids';
-import { JOB_VERSION } from '$core/job/schema';
+import { JOB_VERSION, type Job } from '$core/job/schema';
 import { download, fileName } from '$lib/files/download';
 import { exportJob, keepPhotos, readJobFile } from '$lib/files/job-file';
 import { freshRest, jobStore } from '$lib/state/store';
@@ -25,12 +26,31 @@ export async function takeOut(summary: JobSummary): Promise<Told | null> {
 }
 
 /** Makes a new job; gives its address, or what to tell. */
-export async function beginJob(name: string, place: string): Promise<string | Told> {
+export async function beginJob(name: string, place: string, mains = false): Promise<string | Told> {
   const job = newJob(makeId('job', freshRest()), name.slice(0, 120));
-  const kept = await keepJob({ ...job, place: place.slice(0, 120), units: unitsOf(navigator.language) });
+  const kept = await keepJob({
+    ...(mains ? withMains(job) : job),
+    place: place.slice(0, 120),
+    units: unitsOf(navigator.language)
+  });
   return kept.ok
-    ? `/job/${kept.id}/${job.thermostats[0]?.id}/sheet`
+    ? `/job/${kept.id}/${job.thermostats[0]?.id}/${mains ? 'strip' : 'sheet'}`
     : { title: 'The job was not stored', lines: [kept.why] };
+}
+
+/** A house whose heating is controlled at 230 V: the devices have a record of their own, no machine of the 24 V kind stands there. */
+function withMains(job: Job): Job {
+  return {
+    ...job,
+    equipment: [],
+    thermostats: job.thermostats.map((thermostat) => ({
+      ...thermostat,
+      name: 'Heating',
+      equipment: [],
+      statedFamily: 'mains-hydronic',
+      mains: emptyMains()
+    }))
+  };
 }
 
 /** Brings in a file; gives what to tell of it, or nothing. */
