@@ -49,6 +49,17 @@ export function nextStepText(step: NextStep): string {
       return 'Test it: every call by itself, in this order';
     case 'hand-over':
       return 'Hand it over: the sheet into the furnace door';
+    case 'closed':
+      return 'This job is closed: see what is still due';
+    default:
+      return mainsStepText(step);
+  }
+}
+
+type MainsStep = Extract<NextStep, { readonly what: `mains-${string}` }>;
+
+function mainsStepText(step: MainsStep): string {
+  switch (step.what) {
     case 'mains-devices':
       return 'Write down which devices there are: timer, thermostats, valves, pump, boiler';
     case 'mains-wires':
@@ -61,7 +72,5 @@ export function nextStepText(step: NextStep): string {
       return 'Say who does the work: this is 230 V';
     case 'mains-work':
       return 'The steps are for somebody competent: off and proven dead first';
-    case 'closed':
-      return 'This job is closed: see what is still due';
   }
 }

@@ -49,12 +49,9 @@ export type NextStep = { readonly station: StationId } & (
         | 'test'
         | 'hand-over'
         | 'closed'
-        | 'find-out'
-        | 'mains-devices'
-        | 'mains-choose'
-        | 'mains-who'
-        | 'mains-work';
+        | 'find-out';
     }
+  | { readonly what: 'mains-devices' | 'mains-choose' | 'mains-who' | 'mains-work' }
   /** `count`: ends that nobody has read; 0 where no wire is recorded at all. */
   | { readonly what: 'mains-wires'; readonly count: number }
   /** `first`: nothing is recorded yet, so the cover is still on. */

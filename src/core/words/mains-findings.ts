@@ -115,5 +115,3 @@ export function mainsText(finding: MainsFinding): string {
   const write = SENTENCES[finding.code] as (params: unknown) => string;
   return write(finding.params);
 }
-
-export const MAINS_CODES = Object.keys(SENTENCES) as (keyof MainsParams)[];

@@ -5,9 +5,9 @@ import { LAYOUT_NAMES, MAINS_METHOD_NAMES } from '$core/trade/mains';
 import { counted } from '$core/words/text';
 import type { Station } from '../frame/stations';
 
-export { nextMains } from '$core/plan/mains/next';
+import { nextMains } from '$core/plan/mains/next';
 
-export function mainsStations(mains: MainsControls, closed: boolean): Station[] {
+function mainsStations(mains: MainsControls, closed: boolean): Station[] {
   const { wires, devices, choice, log, tests, seen } = mains;
   const unread = wires.filter(({ near, far }) => near.state === 'unseen' || far.state === 'unseen').length;
   const layout = identifyLayout(mains);
@@ -52,3 +52,6 @@ export function mainsStations(mains: MainsControls, closed: boolean): Station[] 
     { id: 'built', name: 'Hand over', says: closed ? 'closed' : 'sheet, files', done: closed }
   ];
 }
+
+export const MAINS_GUIDE = { nextMains, mainsStations };
+export type MainsGuide = typeof MAINS_GUIDE;

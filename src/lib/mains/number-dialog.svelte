@@ -89,7 +89,7 @@
             type="button"
             class="btn btn-ghost btn-sm"
             onclick={() => place.session.edit(removeMainsLink(place.job, place.thermostat.id, one.id))}
-            >Take out</button
+            >Remove this link</button
           >
         </li>
       {/each}

@@ -14,6 +14,7 @@ import { matchAll, matchDevice, type Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import { nextStep, type NextStep } from '$core/plan/next-step';
+import type { MainsGuide } from '../mains/guide';
 import { standingOf, type Standing, type StandingFacts } from '$core/plan/standing';
 import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
@@ -191,12 +192,12 @@ export class Place {
 
   readonly standing: Standing = $derived.by(() => standingOf(this.#standingFacts()));
   /** Stations and next step of mains controls, loaded where such are recorded. */
-  guide: typeof import('../mains/guide') | null = $state.raw(null);
+  guide: MainsGuide | null = $state.raw(null);
 
   /** Called whenever job or thermostat change. */
   loadGuide(): void {
     if (this.thermostat.mains === null || this.guide !== null) return;
-    void import('../mains/guide').then((guide) => (this.guide = guide));
+    void import('../mains/guide').then(({ MAINS_GUIDE }) => (this.guide = MAINS_GUIDE));
   }
 
   /** What is most worth doing now. */

@@ -58,75 +58,80 @@ export function looksIn(wiring: Wiring, inputs: MainsInputs): MainsLook[] {
   const probes = (['off', 'heating', 'water', 'both'] as const).filter(
     (probe) => rowOfProbe(inputs, probe) !== null
   );
-  const valves = [...unitsOf(wiring, 'two-port-valve'), ...unitsOf(wiring, 'mid-position-valve')];
-  const has = (part: Parameters<typeof unitsOf>[1]) => unitsOf(wiring, part).length > 0;
   return [
     ...lampLooks(wiring),
-    ...probes.flatMap((probe): MainsLook[] => [
-      {
-        id: `boiler@${probe}`,
-        probe,
-        ask: 'Does the boiler run?',
-        how: 'Listen at it and look at its display or flame window. Give it two minutes.',
-        answers: yesNo,
-        minutes: 3,
-        openCover: false,
-        shows: (state) => on(state.boiler)
-      },
-      ...(has('pump')
-        ? [
-            {
-              id: `pump@${probe}`,
-              probe,
-              ask: 'Does the pump run?',
-              how: 'A hand on it: it trembles lightly. Or the handle of a screwdriver at the ear.',
-              answers: yesNo,
-              minutes: 2,
-              openCover: false,
-              shows: (state: RowState) => on(state.pump)
-            }
-          ]
-        : []),
-      {
-        id: `radiators@${probe}`,
-        probe,
-        ask: 'Do the radiators get warm?',
-        how: 'Feel the pipe of the nearest one after ten minutes.',
-        answers: yesNo,
-        minutes: 10,
-        openCover: false,
-        shows: (state) => on(state.boiler && state.pump && state.heatingWay === 'open')
-      },
-      ...(inputs.water
-        ? [
-            {
-              id: `cylinder@${probe}`,
-              probe,
-              ask: 'Does the pipe to the cylinder get warm?',
-              how: 'Feel it after ten minutes; let some hot water run before, so that the cylinder calls.',
-              answers: yesNo,
-              minutes: 10,
-              openCover: false,
-              shows: (state: RowState) => on(state.boiler && state.waterWay === 'open')
-            }
-          ]
-        : []),
-      ...valves.map((valve): MainsLook => ({
-        id: `lever-${valve.id}@${probe}`,
-        probe,
-        ask: `Is the lever of the ${valve.name}${serves(wiring, valve.id)} slack?`,
-        how: 'Move it gently: driven by its motor it goes to and fro without resistance; at rest a spring pulls it back.',
-        answers: [
-          { value: 'yes', label: 'Slack: the motor holds it' },
-          { value: 'no', label: 'A spring pulls back' }
-        ],
-        minutes: 2,
-        openCover: false,
-        shows: (state) => on(['motor', 'white'].some((coil) => state.coils.has(`${valve.id}:${coil}`)))
-      }))
-    ]),
+    ...probes.flatMap((probe) => [...feltLooks(wiring, inputs, probe), ...leverLooks(wiring, probe)]),
     ...stripLooks(wiring, probes)
   ];
+}
+
+/** What runs and what gets warm. */
+function feltLooks(wiring: Wiring, inputs: MainsInputs, probe: Probe): MainsLook[] {
+  const look = (
+    what: string,
+    minutes: number,
+    [ask, how]: readonly [string, string],
+    is: (state: RowState) => boolean
+  ): MainsLook => ({
+    id: `${what}@${probe}`,
+    probe,
+    ask,
+    how,
+    answers: yesNo,
+    minutes,
+    openCover: false,
+    shows: (state) => on(is(state))
+  });
+  const boiler = look(
+    'boiler',
+    3,
+    ['Does the boiler run?', 'Listen at it and look at its display or flame window. Give it two minutes.'],
+    (state) => state.boiler
+  );
+  const pump = look(
+    'pump',
+    2,
+    ['Does the pump run?', 'A hand on it: it trembles lightly. Or the handle of a screwdriver at the ear.'],
+    (state) => state.pump
+  );
+  const radiators = look(
+    'radiators',
+    10,
+    ['Do the radiators get warm?', 'Feel the pipe of the nearest one after ten minutes.'],
+    (state) => state.boiler && state.pump && state.heatingWay === 'open'
+  );
+  const cylinder = look(
+    'cylinder',
+    10,
+    [
+      'Does the pipe to the cylinder get warm?',
+      'Feel it after ten minutes; let some hot water run before, so that the cylinder calls.'
+    ],
+    (state) => state.boiler && state.waterWay === 'open'
+  );
+  return [
+    boiler,
+    ...(unitsOf(wiring, 'pump').length > 0 ? [pump] : []),
+    radiators,
+    ...(inputs.water ? [cylinder] : [])
+  ];
+}
+
+function leverLooks(wiring: Wiring, probe: Probe): MainsLook[] {
+  const valves = [...unitsOf(wiring, 'two-port-valve'), ...unitsOf(wiring, 'mid-position-valve')];
+  return valves.map((valve) => ({
+    id: `lever-${valve.id}@${probe}`,
+    probe,
+    ask: `Is the lever of the ${valve.name}${serves(wiring, valve.id)} slack?`,
+    how: 'Move it gently: driven by its motor it goes to and fro without resistance; at rest a spring pulls it back.',
+    answers: [
+      { value: 'yes', label: 'Slack: the motor holds it' },
+      { value: 'no', label: 'A spring pulls back' }
+    ],
+    minutes: 2,
+    openCover: false,
+    shows: (state) => on(['motor', 'white'].some((coil) => state.coils.has(`${valve.id}:${coil}`)))
+  }));
 }
 
 function serves(wiring: Wiring, valve: string): string {

@@ -3,7 +3,7 @@ import type { ControllerFacts } from '../../job/controller-facts';
 import type { MainsControls } from '../../job/mains-schema';
 import { hasScrew, mainsUnits } from '../../devices/mains/screws';
 import type { Layout } from '../../trade/mains';
-import type { Wiring } from '../../wiring/graph';
+import type { MainsUnit, Wiring } from '../../wiring/graph';
 import { joinedIn } from '../../wiring/joined';
 
 export interface MainsSetting {
@@ -53,25 +53,7 @@ export function settingsFor(
       value: '3',
       reason: 'Water in radiators: three starts an hour are usual.'
     },
-    ...(controller && hasScrew(controller, 'low-a') && facts.wallPart === 'wired-low-voltage'
-      ? [
-          {
-            id: 'wall-part-feed',
-            name: 'Wall part',
-            value: 'wired',
-            reason: 'It is fed over two wires of the old thermostat’s cable.'
-          }
-        ]
-      : facts.wallPart === 'wireless'
-        ? [
-            {
-              id: 'pairing',
-              name: 'Pair wall part and box',
-              value: 'paired',
-              reason: 'They speak by radio: pair them beside each other, before the wall part goes up.'
-            }
-          ]
-        : []),
+    ...wallPartSettings(controller, facts),
     {
       id: 'frost-limit',
       name: 'Lowest temperature',
@@ -83,4 +65,29 @@ export function settingsFor(
     { id: 'network', name: 'Network', value: 'joined', reason: 'Last, when everything works by hand.' }
   ];
   return all.map((setting) => ({ ...setting, made: mains.settings[setting.id] ?? null }));
+}
+
+function wallPartSettings(
+  controller: MainsUnit | undefined,
+  facts: ControllerFacts
+): Omit<MainsSetting, 'made'>[] {
+  return controller && hasScrew(controller, 'low-a') && facts.wallPart === 'wired-low-voltage'
+    ? [
+        {
+          id: 'wall-part-feed',
+          name: 'Wall part',
+          value: 'wired',
+          reason: 'It is fed over two wires of the old thermostat’s cable.'
+        }
+      ]
+    : facts.wallPart === 'wireless'
+      ? [
+          {
+            id: 'pairing',
+            name: 'Pair wall part and box',
+            value: 'paired',
+            reason: 'They speak by radio: pair them beside each other, before the wall part goes up.'
+          }
+        ]
+      : [];
 }

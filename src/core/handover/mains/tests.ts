@@ -1,7 +1,6 @@
 /** What is tried after the work, in order: each state by itself, with what has to run and what must not, from the proof of the wiring as it is. */
 import { HOUSE_VOLTS } from '../../trade/mains';
 import { rowFor, rowId, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
-import { rowText } from '../../proof/mains/row-text';
 import { solveRow, type RowState } from '../../proof/mains/ways';
 import type { MainsControls } from '../../job/mains-schema';
 import type { Wiring } from '../../wiring/graph';
@@ -120,9 +119,4 @@ function rowsToTest(inputs: MainsInputs): { row: MainsRow; name: string; how: st
         how: `Heating on, only this zone calling.`
       });
   return list;
-}
-
-/** A test in words: the state that it is. */
-export function testState(row: MainsRow, wiring: Wiring): string {
-  return rowText(row, wiring);
 }

@@ -3,7 +3,7 @@
  * labelled by what it does; the new plate; the wires on; links last. Applied one after the other the changes lead from now to after.
  */
 import { doesOf, mainsTerminal, mainsUnits } from '../../devices/mains/screws';
-import { MAINS_FUNCTION_NAMES, MAINS_PART_NAMES } from '../../trade/mains';
+import { MAINS_FUNCTION_NAMES, type MainsPart } from '../../trade/mains';
 import type { EndSide } from '../../trade/vocabulary';
 import { difference, type Change } from '../../wiring/difference';
 import {
@@ -63,11 +63,12 @@ export function mainsChanges(now: Wiring, after: Wiring): Change[] {
   ];
 }
 
-export function mainsMoves(now: Wiring, after: Wiring, dead: readonly string[]): Move[] {
+/** `begun`: wires were moved before, so that what has to be right before the fuse goes back stands in the list when none is left to move. */
+export function mainsMoves(now: Wiring, after: Wiring, dead: readonly string[], begun = false): Move[] {
   const changes = mainsChanges(now, after);
-  if (changes.length === 0) return [];
+  if (changes.length === 0 && !begun) return [];
   const drafts = [
-    ...offDrafts(now),
+    ...(changes.length > 0 ? offDrafts(now) : []),
     ...changes.map((change) => changeDraft(change, now, after)),
     ...endDrafts(now, after, dead)
   ];
@@ -251,7 +252,7 @@ function changeDraft(change: Change, now: Wiring, after: Wiring): Draft {
   }
 }
 
-function mountWords(part: keyof typeof MAINS_PART_NAMES | null, name: string): string {
+function mountWords(part: MainsPart | null, name: string): string {
   switch (part) {
     case 'wiring-centre':
       return `Set the ${name} inside the box: a terminal block with a cover.`;

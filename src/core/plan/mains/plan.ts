@@ -189,7 +189,8 @@ function wayFor(
           ...safetyFindings(base)
         ];
   const findings = sortMains(own);
-  const moves = mainsMoves(now.wiring, made.after, made.dead);
+  const begun = now.done.some(({ change }) => change !== null);
+  const moves = leftOf(mainsMoves(now.wiring, made.after, made.dead, begun && method !== 'keep'), now);
   return {
     ...nothing,
     verdict: verdictOf(base, findings, method),
@@ -201,6 +202,14 @@ function wayFor(
     moves,
     effort: effortOf(moves, method === 'keep' ? null : controller)
   };
+}
+
+/** Without the checks and switches that are done: they change no wiring, so only the log knows. */
+function leftOf(moves: readonly Move[], { done }: Now): Move[] {
+  const ticked = new Set(
+    done.filter(({ change }) => change === null).map(({ act }) => `${act.action} ${act.what}`)
+  );
+  return moves.filter((move) => move.change !== null || !ticked.has(`${move.action} ${move.what}`));
 }
 
 function verdictOf({ mains }: Base, findings: readonly MainsFinding[], method: MainsMethod): Verdict {

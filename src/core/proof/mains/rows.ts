@@ -70,10 +70,6 @@ export function rowsOf(inputs: MainsInputs): MainsRow[] {
   );
 }
 
-export function sameRow(a: MainsRow, b: MainsRow): boolean {
-  return rowId(a) === rowId(b);
-}
-
 /** `heating+room:md-room+cylinder`, or `idle` for all off. */
 export function rowId({ heating, water, rooms, cylinder, frost }: MainsRow): string {
   const words = [

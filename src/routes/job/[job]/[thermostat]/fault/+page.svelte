@@ -56,13 +56,13 @@
       </p>
     {/if}
     <section class="sheet-of-paper p-4" aria-label="Causes">
-      <h2 class="section-title mb-2">What it may be</h2>
+      <h2 class="section-title mb-2">Possible causes</h2>
       <ol class="flex flex-col gap-2">
         {#each diagnosis.causes.slice(0, SHOWN) as { causes, probability }, at (at)}
           <li class="grid grid-cols-[3.5rem_1fr] gap-2">
             <b class="text-right">{percentText(probability)}</b>
             <span
-              >{say(causes[0]?.text ?? '')}{#if causes.length > 1}{' '}<span class="quiet text-sm"
+              >{say(causes[0]?.text ?? '')}{#if causes.length > 1}&ensp;<span class="quiet text-sm"
                   >or {causes.length - 1} more that look the same from outside</span
                 >{/if}</span
             >

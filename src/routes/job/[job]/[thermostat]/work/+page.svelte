@@ -25,18 +25,6 @@
   let busy = $state(false);
   let trouble = $state('');
 
-  /** What is left: acts that change no wiring are ticked by what they are. */
-  function left({ log }: MainsControls, { plan }: MainsView): Move[] {
-    const done = new Set(
-      log
-        .filter(({ change, undoes }) => change === null && undoes === null)
-        .map(({ act }) => `${act.action} ${act.what}`)
-    );
-    return (plan.taken?.moves ?? []).filter(
-      (move) => move.change !== null || !done.has(`${move.action} ${move.what}`)
-    );
-  }
-
   function mayMove(mains: MainsControls, move: Move): boolean {
     if (!isCompetent(mains)) return false;
     return move.change === null || isProvenDead(mains.dead, now().slice(0, 10));
@@ -66,7 +54,7 @@
   {#snippet body(mains, view)}
     {@const { plan } = view}
     {@const way = plan.taken}
-    {@const moves = left(mains, view)}
+    {@const moves = way?.moves ?? []}
     {@const done = mains.log.filter(
       ({ id, undoes }) => undoes === null && !mains.log.some((other) => other.undoes === id)
     )}
