@@ -82,7 +82,7 @@ test.describe('on a phone, in the dark, with the network gone', () => {
 
     await goTo(page, 'sheet');
     await page.getByRole('button', { name: 'Add a cable' }).tap();
-    await page.getByRole('button', { name: /^Add/ }).last().tap();
+    await page.getByRole('button', { name: 'Add the cable' }).tap();
     await takePhoto(page, 'Photo of the wall');
     await cell(page, 1, 'wall').tap();
     await page.getByRole('dialog').getByRole('button', { name: 'R', exact: true }).tap();

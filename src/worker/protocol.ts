@@ -2,6 +2,7 @@
  * What crosses between a page (or the command line) and the thread that does long work. Everything is plain data; typed arrays go over
  * without being copied.
  */
+import type { BackFed } from '$core/circuit/back-feed';
 import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
 import type { Job } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
@@ -26,6 +27,8 @@ export interface PlanTask {
 /** The plan of one thermostat, and the prices of all that the house saves with: for those every thermostat has to be looked at. */
 export interface PlannedPlace {
   readonly plan: Plan;
+  /** Supplies that stay live when they are switched off alone. */
+  readonly tied: readonly BackFed[];
   readonly prices: readonly (number | null)[];
 }
 

@@ -1,10 +1,13 @@
 /** The side that does the work: in slices, so that it can tell how far it is and hear that it is to stop. */
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
+import { identify } from '$core/identify/identify';
 import type { Job, Thermostat } from '$core/job/schema';
 import { savingPrices } from '$core/plan/saving-prices';
 import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
+import { tiedSupplies } from '$core/safety/tied';
+import { wiringOf } from '$core/wiring/from-job';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
@@ -127,7 +130,11 @@ function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {
     },
     done: () => run.done(),
     advance: (steps) => run.advance(steps),
-    result: () => ({ plan: run.result(), prices: savingPrices(job) })
+    result: () => ({
+      plan: run.result(),
+      tied: tiedSupplies(identify(job, place), wiringOf(job, place)),
+      prices: savingPrices(job)
+    })
   };
 }
 

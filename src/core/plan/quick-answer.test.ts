@@ -109,7 +109,7 @@ describe('the one next step', () => {
     return {
       thermostat,
       identification,
-      safety: safetyOf(job, thermostat, identification, wiringOf(job, thermostat), null),
+      safety: safetyOf(job, thermostat, identification, wiringOf(job, thermostat), null, []),
       recordFindings: thermostatFindings(job, thermostat),
       plan,
       match: null

@@ -8,12 +8,14 @@ import { furnaceWithSpare, heatOnly } from '../houses/houses';
 import type { House } from '../houses/builder';
 import { wiringOf } from '../wiring/from-job';
 import { safetyOf, stopFindings } from './standing';
+import { tiedSupplies } from './tied';
 import { STOP_QUESTIONS } from './stops';
 
 const AT = '2026-02-01T10:00:00.000Z';
 const standing = ({ job, thermostat }: House, change: Partial<Thermostat> = {}, now: string | null = AT) => {
   const whole = { ...thermostat, ...change };
-  return safetyOf(job, whole, identify(job, whole), wiringOf(job, whole), now);
+  const [identification, wiring] = [identify(job, whole), wiringOf(job, whole)];
+  return safetyOf(job, whole, identification, wiring, now, tiedSupplies(identification, wiring));
 };
 const codes = (result: ReturnType<typeof standing>) => result.findings.map((finding) => finding.code);
 const allNo = Object.fromEntries(

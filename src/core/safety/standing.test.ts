@@ -7,13 +7,15 @@ import { identify } from '../identify/identify';
 import type { Thermostat } from '../job/schema';
 import { wiringOf } from '../wiring/from-job';
 import { safetyOf, stopFindings, TRUSTED_HOURS } from './standing';
+import { tiedSupplies } from './tied';
 import { STOP_QUESTIONS } from './stops';
 
 const AT = '2026-02-01T10:00:00.000Z';
 const hoursLater = (hours: number) => new Date(Date.parse(AT) + hours * 3_600_000).toISOString();
 const standing = ({ job, thermostat }: House, change: Partial<Thermostat> = {}, now: string | null = AT) => {
   const whole = { ...thermostat, ...change };
-  return safetyOf(job, whole, identify(job, whole), wiringOf(job, whole), now);
+  const [identification, wiring] = [identify(job, whole), wiringOf(job, whole)];
+  return safetyOf(job, whole, identification, wiring, now, tiedSupplies(identification, wiring));
 };
 const answers = (answer: 'yes' | 'no', count = STOP_QUESTIONS.length) =>
   Object.fromEntries(

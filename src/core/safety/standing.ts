@@ -1,14 +1,12 @@
 /** Whether it is safe to go on: stops answered, supplies off and proven off, what proves nothing, what is too long ago. */
-import { backFed, type BackFed } from '../circuit/back-feed';
-import { callsOf } from '../devices/calls';
+import type { BackFed } from '../circuit/back-feed';
 import { ref } from '../findings/refs';
 import type { Identification } from '../identify/identify';
 import type { StopAnswer, SupplyOff } from '../job/reading-schema';
 import type { Job, Thermostat } from '../job/schema';
 import { finding, sortFindings, type Finding } from '../findings/finding';
-import { worldsOf } from '../identify/worlds';
 import { asMetered } from '../trade/figures';
-import { isSupply, type Wiring } from '../wiring/graph';
+import type { Wiring } from '../wiring/graph';
 import { findStop, STOP_QUESTIONS, type StopQuestion } from './stops';
 import { impliedSupplies, type ImpliedSupply } from './supplies';
 
@@ -43,13 +41,14 @@ export interface SafetyStanding {
   readonly findings: readonly Finding[];
 }
 
-/** `now` is ISO time, or null where no clock is at hand: then nothing counts as too long ago. */
+/** `tied`: supplies that stay live when they are switched off alone (`tied.ts`), which takes a circuit. `now` is ISO time, or null where no clock is at hand: then nothing counts as too long ago. */
 export function safetyOf(
   job: Job,
   thermostat: Thermostat,
   identification: Identification,
   wiring: Wiring,
-  now: string | null
+  now: string | null,
+  tied: readonly BackFed[]
 ): SafetyStanding {
   const supplies = impliedSupplies(job, thermostat, identification, wiring).map((supply): SupplyStanding => {
     const record = thermostat.off[supply.id] ?? null;
@@ -59,7 +58,6 @@ export function safetyOf(
     return { supply, record, off: proven && record.cut !== 'cannot' && recent, hoursAgo };
   });
   const stops = stopsOf(thermostat);
-  const tied = tiedSupplies(identification, wiring);
   const cannot = cannotBeOff(supplies, tied);
   const locked = stops.some((stop) => stop.stops) || cannot.length > 0;
   return {
@@ -80,18 +78,6 @@ export function safetyOf(
       ...remarks(thermostat)
     ])
   };
-}
-
-/** Supplies that stay live when they are switched off alone, in any world that is believed: the worst of each. */
-function tiedSupplies(identification: Identification, wiring: Wiring): BackFed[] {
-  if (wiring.devices.filter(isSupply).length < 2) return [];
-  const worst = new Map<string, BackFed>();
-  for (const { world } of worldsOf(identification, wiring))
-    for (const fed of backFed(wiring, world, callsOf(world, wiring))) {
-      const known = worst.get(fed.device);
-      if (!known || known.volts < fed.volts) worst.set(fed.device, fed);
-    }
-  return [...worst.values()];
 }
 
 function tiedFinding({ device, name, from, volts, mainsVolts }: BackFed): Finding {

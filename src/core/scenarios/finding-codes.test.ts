@@ -22,6 +22,7 @@ import { planFor } from '../plan/plan';
 import { unmatchedFindings } from '../reading/match-ends';
 import { traceOf } from '../reading/trace-common';
 import { safetyOf } from '../safety/standing';
+import { tiedSupplies } from '../safety/tied';
 import { beforeBuying } from '../survey/before-buying';
 import { heatSourceIn, pricesIn } from '../survey/heat-source-in';
 import { studyHouse } from '../survey/house-study';
@@ -76,7 +77,14 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
     ...identification.findings,
     ...unmatchedFindings(thermostat),
     ...job.equipment.flatMap((machine) => traceOf(machine).findings),
-    ...safetyOf(job, thermostat, identification, wiring, '2026-03-02T10:00:00.000Z').findings,
+    ...safetyOf(
+      job,
+      thermostat,
+      identification,
+      wiring,
+      '2026-03-02T10:00:00.000Z',
+      tiedSupplies(identification, wiring)
+    ).findings,
     ...(device ? [matchDevice(job, thermostat, device)] : matchAll(job, thermostat)).flatMap(
       (match) => match.findings
     ),

@@ -116,8 +116,14 @@ export class Place {
   readonly buying: BeforeBuying = $derived.by(() =>
     beforeBuying(this.job, this.thermostat, this.identification, this.wiring, this.device, this.study)
   );
+  /** Solved with the plan: of the job before the last edit while a newer one is made. */
+  readonly #tied: PlannedPlace['tied'] = $derived.by(
+    () =>
+      this.#plannerHere?.tiedHere(this.job, this.thermostat) ??
+      (this.#made?.plan.thermostat === this.thermostat.id ? this.#made.tied : [])
+  );
   readonly safety: SafetyStanding = $derived.by(() =>
-    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now)
+    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now, this.#tied)
   );
   readonly #here: Plan | null = $derived.by(
     () => this.#plannerHere?.planHere(this.job, this.thermostat) ?? null

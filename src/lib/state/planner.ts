@@ -21,6 +21,7 @@ export interface Planner {
 /** Who makes it at once, where it is asked for. */
 export interface PlannerHere {
   planHere(job: Job, thermostat: Thermostat): Plan;
+  tiedHere(job: Job, thermostat: Thermostat): PlannedPlace['tied'];
   pricesHere(job: Job): PlannedPlace['prices'];
 }
 
