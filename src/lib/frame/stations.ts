@@ -37,7 +37,8 @@ export function groupsOf({ thermostat }: Pick<Place, 'thermostat'>): readonly St
 
 /** The group of a page, by the last part of its address; pages beside the stations belong to the group that they are reached from. */
 export function groupOf(station: string, groups: readonly StationGroup[] = GROUPS): StationGroup {
-  const beside = { photo: 'sheet', together: 'moves', do: 'moves' }[station] ?? station;
+  const beside =
+    groups === GROUPS ? ({ photo: 'sheet', together: 'moves', do: 'moves' }[station] ?? station) : station;
   return (
     groups.find(({ stations }) => (stations as readonly string[]).includes(beside)) ?? groups[0] ?? GROUPS[0]
   );

@@ -1,5 +1,6 @@
 /** From the bytes of a body to an answer, as a thread does it. */
 import { describe, expect, it } from 'vitest';
+import { quarryRow } from '$demo/quarry-row';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { answerTo, MOST_DRAWS } from './compute';
 import { isSmall } from './small';
@@ -26,6 +27,26 @@ describe('work on a body', () => {
       body: { faults: [{ path: 'readings[0]' }] }
     });
     expect(ask({ seen: Array.from({ length: 101 }, () => 'display-dark') })).toMatchObject({ status: 422 });
+  });
+
+  it('plans, solves and finds out why where mains controls are recorded', () => {
+    const job = { ...quarryRow(), thermostats: quarryRow().thermostats.slice(0, 1) };
+    expect(answerTo('plan', bytesOf(job))).toMatchObject({
+      status: 200,
+      body: { layout: 'two-valve', options: [{ method: 'replace-both', verdict: 'pro' }] }
+    });
+    expect(answerTo('simulate', bytesOf({ job, call: 'heating' }))).toMatchObject({
+      status: 200,
+      body: { calls: [{ heatingWay: 'open', waterWay: 'closed', boiler: true }] }
+    });
+    expect(answerTo('simulate', bytesOf({ job, call: 'cool1' }))).toMatchObject({ status: 422 });
+    expect(answerTo('diagnose', bytesOf({ job, seen: ['boiler@heating=no'] }))).toMatchObject({
+      status: 200
+    });
+    expect(answerTo('diagnose', bytesOf({ job, seen: ['boiler@heating=perhaps'] }))).toMatchObject({
+      status: 422,
+      body: { faults: [{ path: 'seen[0]' }] }
+    });
   });
 
   it('refuses what is no JSON, or no text, and throws nothing', () => {

@@ -2,7 +2,12 @@
 import * as v from 'valibot';
 import { finish } from '$core/circuit/long-run';
 import { toleranceRun } from '$core/circuit/tolerance';
+import { mainsPlanReport, rowReport } from '$core/formats/mains-reports';
 import { callReport, planReport, simulateReport } from '$core/formats/reports';
+import type { MainsControls } from '$core/job/mains-schema';
+import { planMains } from '$core/plan/mains/plan';
+import { MAINS_CALLS, powerMains } from '$core/plan/mains/powered';
+import type { Call } from '$core/trade/calls';
 import { CallText, WIRING_STATES, type WiringState } from '$core/job/bench-schema';
 import type { Plan } from '$core/plan/plan';
 import { powerable, powerPlan } from '$core/plan/powered';
@@ -39,6 +44,8 @@ function parsed(bytes: Uint8Array): { readonly value: unknown } | { readonly bro
 function planAnswer(body: unknown): Answer {
   const asked = readPlanRequest(body, {});
   if (isRefusal(asked)) return asked;
+  const { mains, id } = asked.thermostat;
+  if (mains !== null) return { status: 200, body: mainsPlanReport(id, planMains(mains)) };
   const plan = planOf(asked);
   return isRefusal(plan) ? plan : { status: 200, body: planReport(plan) };
 }
@@ -74,6 +81,8 @@ function simulateAnswer(body: unknown): Answer {
   const asked = readPlanRequest(body, further);
   if (isRefusal(asked)) return asked;
   const { wiring, call, draws, seed } = asked.more;
+  const { mains, id } = asked.thermostat;
+  if (mains !== null) return mainsSimulated(mains, id, wiring, call ?? null);
   const plan = planOf(asked);
   if (isRefusal(plan)) return plan;
   const { calls, findings } = powerPlan(plan, wiring, call ?? null);
@@ -85,6 +94,23 @@ function simulateAnswer(body: unknown): Answer {
   );
   if (draws === undefined) return { status: 200, body: report };
   return { status: 200, body: { ...report, tolerance: spread(plan, wiring, draws, seed) } };
+}
+
+/** As the job has chosen: a controller and what it replaces are no model and no method of the 24 V kind. */
+function mainsSimulated(
+  mains: MainsControls,
+  thermostat: string,
+  wiring: WiringState,
+  call: Call | null
+): Answer {
+  const states = powerMains(planMains(mains), wiring, call);
+  if (states === 'no-such-call')
+    return refusal(422, MAINS_CALLS, [{ path: 'call', expected: 'such a call', found: call ?? '' }]);
+  if ('ok' in states)
+    return refusal(422, states.why, [
+      { path: states.at, expected: 'a circuit that can be solved', found: states.why }
+    ]);
+  return { status: 200, body: { thermostat, wiring, calls: states.map(rowReport) } };
 }
 
 function spread(plan: Plan, wiring: WiringState, draws: number, seed: number) {

@@ -6,7 +6,14 @@ import { diagnosisRequest } from '$core/diagnose/from-plan';
 import { stateOf } from '$core/diagnose/state';
 import { diagnoseReport } from '$core/formats/diagnose-report';
 import { readReading, readSeen } from '$core/formats/diagnose-words';
-import { WIRING_STATES } from '$core/job/bench-schema';
+import { mainsDiagnosisReport } from '$core/formats/mains-reports';
+import { diagnoseMains } from '$core/diagnose/mains/diagnose';
+import { readMainsSeen } from '$core/diagnose/mains/looks';
+import { isCompetent } from '$core/handover/mains/view';
+import { WIRING_STATES, type WiringState } from '$core/job/bench-schema';
+import type { MainsControls } from '$core/job/mains-schema';
+import { planMains } from '$core/plan/mains/plan';
+import { mainsWiring } from '$core/plan/mains/powered';
 import type { Fault } from '$core/job/faults';
 import { findingText } from '$core/words/findings/table';
 import { isRefusal, refusal, type Answer } from './answer';
@@ -31,6 +38,8 @@ export function diagnoseAnswer(body: unknown): Answer {
   const asked = readPlanRequest(body, further);
   if (isRefusal(asked)) return asked;
   const { wiring: which, seen: codes, readings: texts, meter, helper } = asked.more;
+  const { mains, id } = asked.thermostat;
+  if (mains !== null) return mainsDiagnosed(mains, id, which, codes);
   const plan = planOf(asked);
   if (isRefusal(plan)) return plan;
   const request = diagnosisRequest(plan, asked.thermostat, which);
@@ -59,4 +68,28 @@ export function diagnoseAnswer(body: unknown): Answer {
   if (faults.length > 0) return refusal(422, 'What was seen does not hold.', faults);
   const state = stateOf(prepared, seen, { meter: meter || readings.length > 0, helper }, readings);
   return { status: 200, body: diagnoseReport(asked.thermostat.id, which, prepared, state) };
+}
+
+/** Codes are those of the command line: `boiler@heating=no`. */
+function mainsDiagnosed(
+  mains: MainsControls,
+  thermostat: string,
+  which: WiringState,
+  codes: readonly string[]
+): Answer {
+  const plan = planMains(mains);
+  const wiring = mainsWiring(plan, which);
+  const read = readMainsSeen(wiring, plan.inputs, codes);
+  if ('unknown' in read)
+    return refusal(422, 'Something seen is not understood.', [
+      { path: `seen[${read.at}]`, expected: 'a look with one of its answers', found: read.unknown }
+    ]);
+  const found = diagnoseMains({
+    wiring,
+    inputs: plan.inputs,
+    seen: read.seen,
+    touched: new Set(plan.now.done.map(({ act }) => act.what)),
+    competent: isCompetent(mains)
+  });
+  return { status: 200, body: mainsDiagnosisReport(thermostat, found) };
 }

@@ -3,7 +3,8 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { causesIn } from '$core/diagnose/mains/causes';
 import { diagnoseMains } from '$core/diagnose/mains/diagnose';
-import { looksIn, PROBE_WORDS } from '$core/diagnose/mains/looks';
+import { looksIn, PROBE_WORDS, readMainsSeen } from '$core/diagnose/mains/looks';
+import { isCompetent } from '$core/handover/mains/view';
 import { writeLeftCodes } from '$core/formats/left-code';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
 import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
@@ -12,36 +13,31 @@ import type { Job } from '$core/job/schema';
 import { mainsAsBuilt, type MainsAsBuilt } from '$core/handover/mains/as-built';
 import { settingsFor } from '$core/handover/mains/settings';
 import { testsFor } from '$core/handover/mains/tests';
+import { mainsWiring } from '$core/plan/mains/powered';
 import { percentText } from '$core/trade/figures';
 import { LAYOUT_NAMES } from '$core/trade/mains';
 import type { Arguments } from '../../arguments';
 import { wrongUse, type Outcome } from '../../outcome';
 import { table, wrap } from '../../page';
-import { wiringIn } from './circuit';
 import { isPlan, mainsPlanFor, type MainsPoint } from './plan';
 
 export function diagnoseOutcome(point: MainsPoint, args: Arguments, which: WiringState): Outcome {
   const plan = mainsPlanFor(point, args);
   if (!isPlan(plan)) return plan;
-  const wiring = wiringIn(plan, which);
-  const looks = looksIn(wiring, plan.inputs);
-  const seen: Record<string, string> = {};
-  for (const code of args.seen) {
-    const [id = '', value = ''] = code.split('=');
-    const look = looks.find((one) => one.id === id);
-    if (!look?.answers.some((answer) => answer.value === value)) {
-      const known = looks.flatMap((one) => one.answers.map((answer) => `${one.id}=${answer.value}`));
-      return wrongUse(`--seen: no look ${code}. Known: ${known.join(' ')}`);
-    }
-    seen[id] = value;
+  const wiring = mainsWiring(plan, which);
+  const read = readMainsSeen(wiring, plan.inputs, args.seen);
+  if ('unknown' in read) {
+    const known = looksIn(wiring, plan.inputs).flatMap(({ id, answers }) =>
+      answers.map(({ value }) => `${id}=${value}`)
+    );
+    return wrongUse(`--seen: no look ${read.unknown}. Known: ${known.join(' ')}`);
   }
-  const { who } = point.mains.competence;
   const found = diagnoseMains({
     wiring,
     inputs: plan.inputs,
-    seen,
+    seen: read.seen,
     touched: new Set(plan.now.done.map(({ act }) => act.what)),
-    competent: who === 'licensed' || who === 'competent'
+    competent: isCompetent(point.mains)
   });
   return {
     kind: 'result',

@@ -1,33 +1,18 @@
 /** `simulate` and `spice` of mains controls. */
-import { settled } from '$core/circuit/simulate';
+import { settled, type SimulateFailure } from '$core/circuit/simulate';
 import { PLAIN_CASE } from '$core/devices/world';
 import { rowReport } from '$core/formats/mains-reports';
 import { spiceOf } from '$core/formats/spice';
 import type { WiringState } from '$core/job/bench-schema';
-import type { MainsPlan } from '$core/plan/mains/plan';
-import { callOfRow, rowFor, rowsOf, type MainsRow } from '$core/proof/mains/rows';
+import { MAINS_CALLS, mainsWiring, powerMains, rowOfCall } from '$core/plan/mains/powered';
+import { callOfRow } from '$core/proof/mains/rows';
 import { rowText, runsText } from '$core/proof/mains/row-text';
-import { MAINS_WORLD, solveRow, type RowState } from '$core/proof/mains/ways';
-import { requestsOf, type Call } from '$core/trade/calls';
-import type { Wiring } from '$core/wiring/graph';
+import { MAINS_WORLD } from '$core/proof/mains/ways';
+import type { Call } from '$core/trade/calls';
 import type { Arguments } from '../../arguments';
 import { wrongUse, type Outcome } from '../../outcome';
 import { table } from '../../page';
 import { isPlan, mainsPlanFor, type MainsPoint } from './plan';
-
-/** The row that a call such as `heating+hot-water` is; null for a call that no mains control can make. */
-function rowOfCall(plan: MainsPlan, call: Call): MainsRow | null {
-  const asked = requestsOf(call);
-  if (asked.some((request) => request !== 'heating' && request !== 'hot-water')) return null;
-  return rowFor(plan.inputs, { heating: asked.includes('heating'), water: asked.includes('hot-water') });
-}
-
-const NO_SUCH_CALL = 'Mains controls have the calls idle, heating, hot-water and heating+hot-water.';
-
-export function wiringIn(plan: MainsPlan, which: WiringState): Wiring {
-  if (which === 'found') return plan.found;
-  return which === 'now' ? plan.now.wiring : (plan.taken?.after ?? plan.now.wiring);
-}
 
 export function simulateOutcome(
   point: MainsPoint,
@@ -36,19 +21,9 @@ export function simulateOutcome(
 ): Outcome {
   const plan = mainsPlanFor(point, args);
   if (!isPlan(plan)) return plan;
-  const row = call === null ? null : rowOfCall(plan, call);
-  if (call !== null && row === null) return wrongUse(NO_SUCH_CALL);
-  const wiring = wiringIn(plan, which);
-  const states: RowState[] = [];
-  for (const one of row === null ? rowsOf(plan.inputs) : [row]) {
-    const state = solveRow(wiring, one);
-    if ('ok' in state)
-      return {
-        kind: 'bad-file',
-        faults: [{ path: state.at, expected: 'a circuit that can be solved', found: state.why }]
-      };
-    states.push(state);
-  }
+  const states = powerMains(plan, which, call);
+  if (states === 'no-such-call') return wrongUse(MAINS_CALLS);
+  if ('ok' in states) return unsolved(states);
   return {
     kind: 'result',
     json: { thermostat: point.id, wiring: which, calls: states.map(rowReport) },
@@ -68,6 +43,10 @@ export function simulateOutcome(
   };
 }
 
+function unsolved({ at, why }: SimulateFailure): Outcome {
+  return { kind: 'bad-file', faults: [{ path: at, expected: 'a circuit that can be solved', found: why }] };
+}
+
 export function spiceOutcome(
   point: MainsPoint,
   args: Arguments,
@@ -76,8 +55,8 @@ export function spiceOutcome(
   const plan = mainsPlanFor(point, args);
   if (!isPlan(plan)) return plan;
   const row = rowOfCall(plan, call);
-  if (row === null) return wrongUse(NO_SUCH_CALL);
-  const wiring = wiringIn(plan, which);
+  if (row === null) return wrongUse(MAINS_CALLS);
+  const wiring = mainsWiring(plan, which);
   const circuit = settled(
     wiring,
     MAINS_WORLD,
@@ -85,11 +64,7 @@ export function spiceOutcome(
     PLAIN_CASE,
     args.complex ? 'complex' : 'resistive'
   );
-  if ('ok' in circuit)
-    return {
-      kind: 'bad-file',
-      faults: [{ path: circuit.at, expected: 'a circuit that can be solved', found: circuit.why }]
-    };
+  if ('ok' in circuit) return unsolved(circuit);
   const { text, analysis, nodes } = spiceOf(circuit, `${point.name}, ${call}, wiring ${which}`);
   return {
     kind: 'result',

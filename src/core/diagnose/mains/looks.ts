@@ -210,3 +210,21 @@ export function shownIn(
   }
   return shown;
 }
+
+/** Answers written as `boiler@heating=no`, by the id of the look; or the first that is none, with its place. */
+export function readMainsSeen(
+  wiring: Wiring,
+  inputs: MainsInputs,
+  codes: readonly string[]
+): { readonly seen: Readonly<Record<string, string>> } | { readonly unknown: string; readonly at: number } {
+  const looks = looksIn(wiring, inputs);
+  const seen: Record<string, string> = {};
+  for (const [at, code] of codes.entries()) {
+    const cut = code.lastIndexOf('=');
+    const look = looks.find(({ id }) => id === code.slice(0, cut));
+    const value = code.slice(cut + 1);
+    if (!look?.answers.some((answer) => answer.value === value)) return { unknown: code, at };
+    seen[look.id] = value;
+  }
+  return { seen };
+}

@@ -10,6 +10,7 @@
   import StripView from '$lib/mains/strip-view.svelte';
   import UnitCard from '$lib/mains/unit-card.svelte';
   import WireDialog from '$lib/mains/wire-dialog.svelte';
+  import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import type { NumberRow } from '$lib/mains/wires-on';
   import { getPlace } from '$lib/state/context';
 
@@ -28,6 +29,7 @@
   {#snippet early(mains)}
     <Competence {mains} />
     {@const centre = mains.devices.find(({ part }) => part === 'wiring-centre')}
+    <PhotoStrip of="equipment" label="Photo of the wiring centre" />
     <section aria-label="Strip">
       <StripView {mains} onopen={(row) => (number = row)} onwire={(one) => (wire = one)} />
       {#if centre}

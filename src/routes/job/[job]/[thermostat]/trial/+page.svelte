@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Station: set the controller up, then try each state by itself. */
-  import { recordMainsTest, setMainsSetting } from '$core/job/mains-edits';
+  import { recordMainsTest, seeMains, setMainsSetting } from '$core/job/mains-edits';
   import type { MainsTest } from '$core/job/mains-schema';
   import MainsPage from '$lib/mains/mains-page.svelte';
   import { clock } from '$lib/state/clock.svelte';
@@ -23,7 +23,36 @@
   title="Set up and test"
   intro="Covers on. First what the controller has to be told, then each state by itself: what must run, and what must not."
 >
-  {#snippet body(_mains, view)}
+  {#snippet body(mains, view)}
+    {@const lamp = view.diagnosis.looks.find((look) => look.id.startsWith('lamp-'))}
+    <section class="sheet-of-paper p-4" aria-label="Power up">
+      <h2 class="section-title mb-1">Power up</h2>
+      <ol class="list-decimal pl-5">
+        <li>Every cover is on. The fuse is back in the spur; then its switch.</li>
+        <li>Stand clear and watch for a minute: lamp, clicks, hum, smell.</li>
+        <li>
+          <b>A fuse that opens a second time is a short:</b> off, do not feed it a third. Smell, smoke or a hum
+          that does not end: off, stop.
+        </li>
+      </ol>
+      {#if lamp}
+        <p class="mt-2">{lamp.ask}</p>
+        <div class="no-print mt-1 flex flex-wrap gap-2">
+          {#each lamp.answers as one (one.value)}
+            <button
+              type="button"
+              class="btn btn-sm {mains.seen[lamp.id] === one.value ? 'btn-primary' : 'btn-outline'}"
+              aria-pressed={mains.seen[lamp.id] === one.value}
+              aria-label="Lamp lit: {one.label}"
+              onclick={() => place.session.edit(seeMains(place.job, id, lamp.id, one.value))}
+              >{one.label}</button
+            >
+          {/each}
+          {#if mains.seen[lamp.id] === 'no'}<a class="btn btn-sm btn-outline" href="fault">Find out why</a
+            >{/if}
+        </div>
+      {/if}
+    </section>
     <section class="sheet-of-paper p-4" aria-label="Set up">
       <h2 class="section-title mb-2">Set up</h2>
       {#if view.settings.length === 0}<p class="quiet">Choose a controller first.</p>{/if}

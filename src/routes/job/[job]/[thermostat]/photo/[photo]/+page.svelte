@@ -9,7 +9,9 @@
   import { LIMITS } from '$core/job/limits';
   import { placesFor } from '$core/job/places';
   import { refName, screwName } from '$core/job/screws';
+  import { setWire } from '$core/job/mains-edits';
   import { conductorName } from '$core/job/names';
+  import { wireName } from '$core/wiring/from-mains';
   import { nameColour, whiteFaultText, type ColourGuess, type Rgb } from '$core/reading/colour-name';
   import type { Photo, Pin } from '$core/job/reading-schema';
   import { COLOURS, type ColourCode } from '$core/trade/colours';
@@ -30,6 +32,30 @@
     () => place.job.id,
     () => photo?.id ?? ('ph-none' as Photo['id'])
   );
+  interface PinnedWire {
+    readonly id: Extract<Pin['to'], { kind: 'conductor' }>['conductor'];
+    readonly name: string;
+    /** Where it is, in a list where its name alone is not enough. */
+    readonly where: string;
+    readonly colour: ColourCode | null;
+    readonly stripe: ColourCode | null;
+  }
+  /** The wires of the thermostat, or of the wiring centre where mains controls are recorded. */
+  const wires = $derived.by((): PinnedWire[] => {
+    const { mains, conductors } = place.thermostat;
+    if (mains !== null)
+      return mains.wires.map((wire) => {
+        const device = mains.devices.find(({ id }) => id === wire.near.on?.device);
+        const screw = device?.screws.find(({ id }) => id === wire.near.on?.screw);
+        const where = device ? `${device.name} ${screw?.mark ?? ''}` : 'end not read';
+        return { ...wire, name: `${wireName(wire)}, ${where}`, where: '' };
+      });
+    return conductors.map((one) => ({
+      ...one,
+      name: conductorName(one),
+      where: one.near.on[0] ? ` on ${refName(place.job, one.near.on[0])}` : ''
+    }));
+  });
   let mode = $state<'pin' | 'white' | 'colour'>('pin');
   let cross = $state({ x: 0.5, y: 0.5 });
   let pinning = $state<{ x: number; y: number } | null>(null);
@@ -124,14 +150,19 @@
       return (
         terminals.find((one) => one.at === to.at && one.screw === to.screw)?.name ?? 'a terminal that is gone'
       );
-    const conductor = place.thermostat.conductors.find((one) => one.id === to.conductor);
-    return conductor ? `the ${conductorName(conductor)} wire` : 'a wire that is gone';
+    const wire = wires.find((one) => one.id === to.conductor);
+    return wire ? `the ${wire.name} wire` : 'a wire that is gone';
   }
 
   function setColour(code: ColourCode): void {
-    const conductor = place.thermostat.conductors.find((one) => one.id === target);
-    if (conductor)
-      place.session.edit(setConductorField(place.job, place.thermostat.id, conductor.id, 'colour', code));
+    const wire = wires.find((one) => one.id === target);
+    const { id, mains } = place.thermostat;
+    if (wire)
+      place.session.edit(
+        mains === null
+          ? setConductorField(place.job, id, wire.id, 'colour', code)
+          : setWire(place.job, id, wire.id, { colour: code })
+      );
     guess = null;
   }
 
@@ -232,11 +263,7 @@
           >Which wire
           <select class="select w-full max-w-sm" bind:value={target}>
             <option value="">choose one</option>
-            {#each place.thermostat.conductors as one (one.id)}<option value={one.id}
-                >{conductorName(one)}{one.near.on[0]
-                  ? ` on ${refName(place.job, one.near.on[0])}`
-                  : ''}</option
-              >{/each}
+            {#each wires as one (one.id)}<option value={one.id}>{one.name}{one.where}</option>{/each}
           </select>
         </label>
         <div class="flex flex-wrap gap-2">
@@ -293,12 +320,12 @@
 <Dialog open={pinning !== null} title="What is at this spot?" onclose={() => (pinning = null)}>
   <h3 class="mb-1 font-semibold">A wire</h3>
   <div class="flex flex-wrap gap-2">
-    {#each place.thermostat.conductors as one (one.id)}
+    {#each wires as one (one.id)}
       <button
         type="button"
         class="btn btn-outline"
         onclick={() => addPin({ kind: 'conductor', conductor: one.id })}
-        ><ColourChip code={one.colour} stripe={one.stripe} />{conductorName(one)}</button
+        ><ColourChip code={one.colour} stripe={one.stripe} />{one.name}</button
       >
     {/each}
   </div>
@@ -312,7 +339,7 @@
       >
     {/each}
   </div>
-  {#if place.thermostat.conductors.length + terminals.length === 0}<p>
+  {#if wires.length + terminals.length === 0}<p>
       Record a cable or the terminals of the plate first; then a spot can be tied to them.
     </p>{/if}
 </Dialog>
