@@ -137,6 +137,8 @@ interface Asked {
   readonly threads: number;
   readonly shard: number;
   readonly shards: number;
+  /** Cases of mains controls, of all shards; one for so many houses where nothing is said. */
+  readonly mains: number;
 }
 
 /** Null for words that make no sense. */
@@ -147,8 +149,10 @@ function read(words: readonly string[]): Asked | null {
   };
   const whole = (name: string, otherwise: number) => Number(after(name) ?? otherwise);
   const [shard, shards] = (after('shard') ?? '1/1').split('/').map(Number);
+  const count = whole('count', 1_000_000);
   const asked = {
-    count: whole('count', 1_000_000),
+    count,
+    mains: whole('mains', Math.ceil(count / METHODS.length / MAINS_SHARE)),
     seed: whole('seed', 1),
     threads: whole('threads', 2),
     shard: shard ?? 0,
@@ -164,7 +168,7 @@ export async function main(words: readonly string[]): Promise<number> {
   const asked = read(words);
   if (!asked) {
     console.error(
-      'sweep [--count SITUATIONS] [--seed N] [--threads N] [--shard K/N], whole numbers from 1; or sweep --merge FILE…'
+      'sweep [--count SITUATIONS] [--seed N] [--threads N] [--shard K/N] [--mains CASES], whole numbers from 1; or sweep --merge FILE…'
     );
     return 2;
   }
@@ -180,14 +184,13 @@ export async function main(words: readonly string[]): Promise<number> {
   return failed(total) ? 1 : 0;
 }
 
-async function inThreads({ count, seed, threads, shard, shards }: Asked): Promise<Report> {
+async function inThreads({ count, seed, threads, shard, shards, mains }: Asked): Promise<Report> {
   let total = NOTHING;
   const plans = Math.ceil(count / METHODS.length);
   const odd = Math.ceil(plans / ODD_SHARE);
   await Promise.all(
     Array.from({ length: threads }, (_, thread) => {
       const part = (shard - 1) * threads + thread;
-      const mains = Math.ceil(plans / MAINS_SHARE);
       const share: Share = { seed, count: plans - odd, odd, mains, part, parts: shards * threads };
       const worker = new Worker(new URL(import.meta.url), { workerData: share });
       return new Promise<void>((resolve, reject) => {

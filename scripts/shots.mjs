@@ -15,6 +15,7 @@ mkdirSync(folder, { recursive: true });
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 const ferry = (thermostat, station) => `/job/job-ferry-house/th-${thermostat}/${station}`;
+const quarry = (thermostat, station) => `/job/job-quarry-row/th-quarry-${thermostat}/${station}`;
 const place = (thermostat, station) => `/job/job-schoolhouse/th-${thermostat}/${station}`;
 const views = [
   { name: 'home', path: '/', size: desk, empty: true },
@@ -28,8 +29,7 @@ const views = [
   },
   { name: 'jobs', path: '/', size: desk },
   { name: 'sheet', path: place('classroom', 'sheet'), size: desk },
-  { name: 'sheet-phone', path: place('classroom', 'sheet'), size: phone, theme: 'cellar' },
-  { name: 'survey-phone', path: place('classroom', 'survey'), size: phone },
+  { name: 'survey-phone', path: place('classroom', 'survey'), size: phone, theme: 'cellar' },
   { name: 'safe', path: place('classroom', 'safe'), size: desk },
   { name: 'system', path: place('classroom', 'system'), size: desk },
   { name: 'thermostat', path: place('classroom', 'thermostat'), size: desk },
@@ -60,7 +60,8 @@ const views = [
     touch: ['The same as a drawing \\(SVG\\)'],
     full: true
   },
-  { name: 'stop', path: place('bell-room', 'supply'), size: desk }
+  { name: 'strip', path: quarry('house', 'strip'), size: desk },
+  { name: 'controller', path: quarry('annexe', 'controller'), size: desk, full: true }
 ];
 
 const mill = (station) => `/job/job-mill-cottage/th-parlour/${station}`;
@@ -93,14 +94,18 @@ try {
       colorScheme: view.theme === 'cellar' ? 'dark' : 'light'
     });
     if (!view.empty) {
-      const house = ['ferry-house', 'mill-cottage'].find((name) => view.path.includes(name)) ?? 'schoolhouse';
+      const house =
+        ['ferry-house', 'mill-cottage', 'quarry-row'].find((name) => view.path.includes(name)) ??
+        'schoolhouse';
       await page.goto(`${origin}/demo/${house}`);
-      await page.waitForURL(/\/(sheet|why)$/);
+      await page.waitForURL(/\/(sheet|why|strip)$/);
     }
     await view.prepare?.(page);
     await page.goto(`${origin}${view.path}`);
     await page.locator('h1').first().waitFor();
     await page.locator('html[data-ready=yes]').waitFor({ state: 'attached' });
+    // What a page works out in its thread stands before it is photographed.
+    await page.locator('main [aria-busy=true]').waitFor({ state: 'detached' });
     for (const name of view.touch ?? [])
       await page.getByRole('button', { name: new RegExp(`^${name}( then .*)?$`) }).click();
     await page.waitForTimeout(/^(survey|bench|look|why|supply)/.test(view.name) ? 1500 : 300);

@@ -33,7 +33,12 @@ describe('work on a body', () => {
     const job = { ...quarryRow(), thermostats: quarryRow().thermostats.slice(0, 1) };
     expect(answerTo('plan', bytesOf(job))).toMatchObject({
       status: 200,
-      body: { layout: 'two-valve', options: [{ method: 'replace-both', verdict: 'pro' }] }
+      body: {
+        layout: 'two-valve',
+        options: expect.arrayContaining([
+          expect.objectContaining({ method: 'replace-both', verdict: 'pro' })
+        ])
+      }
     });
     expect(answerTo('simulate', bytesOf({ job, call: 'heating' }))).toMatchObject({
       status: 200,

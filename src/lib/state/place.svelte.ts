@@ -180,7 +180,8 @@ export class Place {
   async #look(job: Job, thermostat: string, signal: AbortSignal): Promise<void> {
     this.looks = [];
     await new Promise((done) => setTimeout(done, QUIET_MS));
-    if (signal.aborted || !this.#planner) return;
+    // Where mains controls are recorded no look at a 24 V wire is worth anything.
+    if (signal.aborted || !this.#planner || this.thermostat.mains !== null) return;
     // Without them there is no word of what to look at next; the plan stands without it.
     const looks = await this.#planner.looks(job, thermostat, signal).catch(() => []);
     if (!signal.aborted) this.looks = looks;
