@@ -348,6 +348,56 @@ export const GREY_NOT_DRIVEN: MainsSketch = {
   strip: { ...MID_POSITION.strip, 7: ['cylinder.satisfied', 'valve.grey'], 9: ['timer.water-off'] }
 };
 
+/** No timer: the room thermostat alone starts boiler and pump. */
+export const NO_TIMER: MainsSketch = {
+  units: {
+    spur: supply,
+    room: neutralled,
+    pump: { part: 'pump' },
+    boiler: { part: 'boiler', input: 'switched-live', combination: 'no' }
+  },
+  strip: {
+    1: ['spur.live', 'room.in'],
+    2: ['spur.neutral', 'room.neutral', 'pump.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'room.earth', 'pump.earth', 'boiler.earth'],
+    5: ['room.out', 'pump.live', 'boiler.switched-live']
+  },
+  observed: { 'tap-water': 'other', 'heating-without-water': 'no-water' }
+};
+
+/** A combination boiler whose contact, free of voltage, is closed by the room thermostat. */
+export const ROOM_ON_CONTACT: MainsSketch = {
+  units: {
+    spur: supply,
+    room: {
+      part: 'room-thermostat',
+      screws: [
+        ['A', 'in'],
+        ['B', 'out']
+      ]
+    },
+    boiler: {
+      part: 'boiler',
+      input: 'volt-free',
+      combination: 'yes',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['T1', 'contact-a'],
+        ['T2', 'contact-b']
+      ]
+    }
+  },
+  strip: {
+    1: ['spur.live', 'boiler.live'],
+    2: ['spur.neutral', 'boiler.neutral'],
+    3: ['spur.earth', 'boiler.earth'],
+    4: ['boiler.contact-a', 'room.in'],
+    5: ['room.out', 'boiler.contact-b']
+  }
+};
+
 export const MAINS_SKETCHES = {
   'two-valve': TWO_VALVE,
   'mid-position': MID_POSITION,
@@ -361,7 +411,9 @@ export const MAINS_SKETCHES = {
   'two-zones': TWO_ZONES,
   'no-room-thermostat': NO_ROOM_THERMOSTAT,
   'joined-at-timer': JOINED_AT_TIMER,
-  'grey-not-driven': GREY_NOT_DRIVEN
+  'grey-not-driven': GREY_NOT_DRIVEN,
+  'no-timer': NO_TIMER,
+  'room-on-contact': ROOM_ON_CONTACT
 } as const satisfies Readonly<Record<string, MainsSketch>>;
 export type MainsHouse = keyof typeof MAINS_SKETCHES;
 

@@ -35,9 +35,7 @@ describe('work on a body', () => {
       status: 200,
       body: {
         layout: 'two-valve',
-        options: expect.arrayContaining([
-          expect.objectContaining({ method: 'replace-both', verdict: 'pro' })
-        ])
+        options: expect.arrayContaining([expect.objectContaining({ method: 'replace-both', verdict: 'pro' })])
       }
     });
     expect(answerTo('simulate', bytesOf({ job, call: 'heating' }))).toMatchObject({

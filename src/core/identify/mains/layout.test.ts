@@ -17,7 +17,9 @@ const EXPECTED: Readonly<Record<MainsHouse, string>> = {
   'two-zones': 'two-valve',
   'no-room-thermostat': 'two-valve',
   'joined-at-timer': 'two-valve',
-  'grey-not-driven': 'mid-position'
+  'grey-not-driven': 'mid-position',
+  'no-timer': 'heating-only',
+  'room-on-contact': 'combination'
 };
 
 /** As recorded before any cover is off: no wires, and nobody says that these are all devices. */

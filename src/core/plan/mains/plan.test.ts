@@ -150,6 +150,26 @@ describe('where the room thermostat stood', () => {
   });
 });
 
+describe('a house without a timer', () => {
+  it('gets one channel where the room thermostat was', () => {
+    const { ways } = planMains(mainsHouse('no-timer'));
+    expect(ways.filter(({ verdict }) => verdict === 'pro').map(({ method }) => method)).toEqual([
+      'single-channel'
+    ]);
+  });
+
+  it('has the controller’s contact between the two sides of the boiler’s, and no link from live', () => {
+    const way = wayOf('room-on-contact', 'ct-pennhollow-solo', 'single-channel');
+    expect(way.verdict).toBe('pro');
+    expect(way.after.links).toEqual([]);
+    const joined = joinedIn(way.after);
+    expect(joined.same('controller.4', 'md-boiler.T1')).toBe(true);
+    expect(joined.same('controller.5', 'md-boiler.T2')).toBe(true);
+    const linked = planMains(mainsHouse('room-on-contact'), { controller: 'ct-brackenhurst-one' });
+    expect(linked.ways.find(({ method }) => method === 'single-channel')?.verdict).toBe('no');
+  });
+});
+
 describe('what is not known', () => {
   const unread = (house: MainsHouse): MainsControls => {
     const mains = mainsHouse(house);

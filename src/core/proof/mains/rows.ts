@@ -37,7 +37,7 @@ export function inputsOf(found: Wiring): MainsInputs {
   const does = (...functions: string[]) =>
     timers.some((unit) => unit.screws.some((screw) => functions.includes(screw.means[0] ?? '')));
   return {
-    heating: does('heating-on', 'heating-off') || timers.length === 0,
+    heating: does('heating-on', 'heating-off'),
     water: does('water-on', 'water-off'),
     rooms: unitsOf(found, 'room-thermostat').map((unit) => unit.id),
     cylinder: unitsOf(found, 'cylinder-thermostat').length > 0,
@@ -48,7 +48,7 @@ export function inputsOf(found: Wiring): MainsInputs {
 /** More room thermostats than this are not multiplied out: 2 to the power of the inputs rows are solved. */
 export const MOST_ROOMS = 4;
 
-/** Every state of the inputs; what the house does not have stands still: the cylinder calls, no frost. */
+/** Every state of the inputs. What the house does not have stands still: without a timer heating and a cylinder hang on live for good. */
 export function rowsOf(inputs: MainsInputs): MainsRow[] {
   const rooms = inputs.rooms.slice(0, MOST_ROOMS);
   const places: { readonly set: (row: MainsRow, on: boolean) => MainsRow }[] = [];
@@ -59,8 +59,8 @@ export function rowsOf(inputs: MainsInputs): MainsRow[] {
   if (inputs.cylinder) places.push({ set: (row, on) => ({ ...row, cylinder: on }) });
   if (inputs.frost) places.push({ set: (row, on) => ({ ...row, frost: on }) });
   const still: MainsRow = {
-    heating: false,
-    water: false,
+    heating: !inputs.heating,
+    water: !inputs.water && inputs.cylinder,
     rooms: Object.fromEntries(inputs.rooms.map((room) => [room, true])),
     cylinder: !inputs.cylinder,
     frost: false
@@ -119,8 +119,8 @@ export function rowFor(
   { heating, water }: Pick<MainsRow, 'heating' | 'water'>
 ): MainsRow {
   return {
-    heating,
-    water,
+    heating: heating || !inputs.heating,
+    water: water || (!inputs.water && inputs.cylinder),
     rooms: Object.fromEntries(inputs.rooms.map((room) => [room, heating])),
     cylinder: inputs.cylinder ? water : true,
     frost: false

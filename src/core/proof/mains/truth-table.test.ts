@@ -22,7 +22,9 @@ const LAYOUTS: Readonly<Record<MainsHouse, Layout>> = {
   'two-zones': 'two-valve',
   'no-room-thermostat': 'two-valve',
   'joined-at-timer': 'two-valve',
-  'grey-not-driven': 'mid-position'
+  'grey-not-driven': 'mid-position',
+  'no-timer': 'heating-only',
+  'room-on-contact': 'combination'
 };
 
 function tableOf(wiring: Wiring, layout: Layout): TruthTable {

@@ -2,6 +2,7 @@
 import { mainsUnits, nodeFor } from '../../devices/mains/screws';
 import { mainsFinding, type MainsFinding } from '../../findings/mains';
 import type { ControllerFacts } from '../../job/controller-facts';
+import { joinedIn } from '../../wiring/joined';
 import { landed, type MainsUnit, type TerminalId, type Wiring } from '../../wiring/graph';
 import {
   centreOf,
@@ -228,11 +229,17 @@ function withController(
   const [live, neutral, earth] = [numberOf('live'), numberOf('neutral'), numberOf('earth')];
   if (live === null || neutral === null) return null;
   const parking = firstScrew(controller, 'earth');
+  const common = firstScrew(controller, 'heating-common');
+  // A boiler's contact brings a voltage of its own: the controller's contact stands between its two sides, and live comes nowhere near.
+  const onContact = common !== null && isBoilerContact(now, gone.stood);
   const wires: NewWire[] = [
     { colour: 'BN', near: nodeFor(controller, 'live'), far: live, name: 'brown (live)' },
     { colour: 'BU', near: nodeFor(controller, 'neutral'), far: neutral, name: 'blue (neutral)' },
     ...(parking !== null && earth !== null
       ? [{ colour: 'GN', stripe: 'YE', near: parking, far: earth, name: 'green-yellow (earth)' } as const]
+      : []),
+    ...(onContact
+      ? [{ colour: 'BK', near: common, far: gone.stood.from, name: 'black (contact, common)' } as const]
       : []),
     {
       colour: 'GY',
@@ -248,8 +255,21 @@ function withController(
     [controller.id, centre.id],
     wires
   );
-  const common = firstScrew(controller, 'heating-common');
-  return common === null ? cabled : withLink(cabled, controller.at, nodeFor(controller, 'live'), common);
+  return common === null || onContact
+    ? cabled
+    : withLink(cabled, controller.at, nodeFor(controller, 'live'), common);
+}
+
+function isBoilerContact(now: Wiring, { from, to }: RoomGone['stood']): boolean {
+  const joined = joinedIn(now);
+  return mainsUnits(now)
+    .filter(({ part }) => part === 'boiler')
+    .some((boiler) =>
+      (['contact-a', 'contact-b'] as const).some((does) => {
+        const screw = firstScrew(boiler, does);
+        return screw !== null && [from, to].some((terminal) => joined.same(terminal, screw));
+      })
+    );
 }
 
 const keep: MainsMethodRule = {
