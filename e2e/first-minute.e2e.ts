@@ -192,6 +192,6 @@ test('the first page is light, and the first station of a job does not grow', as
     await again.getByRole('heading', { level: 1, name: 'Wires' }).waitFor();
   });
   // The page by itself, and the planner that its thread loads beside it.
-  expect(station.script - station.thread).toBeLessThanOrEqual(208);
-  expect(station.thread).toBeLessThanOrEqual(99);
+  expect(station.script - station.thread).toBeLessThanOrEqual(202);
+  expect(station.thread).toBeLessThanOrEqual(102);
 });

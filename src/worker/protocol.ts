@@ -2,11 +2,10 @@
  * What crosses between a page (or the command line) and the thread that does long work. Everything is plain data; typed arrays go over
  * without being copied.
  */
-import type { BackFed } from '$core/circuit/back-feed';
 import type { ToleranceRequest, ToleranceResult } from '$core/circuit/tolerance';
 import type { Job } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
-import type { Plan } from '$core/plan/plan';
+import type { PlannedPlace } from '$core/plan/planned-place';
 import type { QuickAnswer } from '$core/plan/quick-answer';
 import type { Together } from '$core/plan/together';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
@@ -22,14 +21,6 @@ import type { JobParts } from './job-parts';
 export interface PlanTask {
   readonly job: Job;
   readonly thermostat: string;
-}
-
-/** The plan of one thermostat, and the prices of all that the house saves with: for those every thermostat has to be looked at. */
-export interface PlannedPlace {
-  readonly plan: Plan;
-  /** Supplies that stay live when they are switched off alone. */
-  readonly tied: readonly BackFed[];
-  readonly prices: readonly (number | null)[];
 }
 
 /** Finding out why: what was seen stands in the job. */

@@ -1,26 +1,14 @@
 /** The side that does the work: in slices, so that it can tell how far it is and hear that it is to stop. */
 import type { LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
-import { identify } from '$core/identify/identify';
 import type { Job, Thermostat } from '$core/job/schema';
-import { savingPrices } from '$core/plan/saving-prices';
 import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
-import { tiedSupplies } from '$core/safety/tied';
-import { wiringOf } from '$core/wiring/from-job';
+import { plannedPlace, type PlannedPlace } from '$core/plan/planned-place';
 import { rememberingProver } from '$core/proof/proof-memory';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
-import type {
-  FromThread,
-  PlannedPlace,
-  PlanTask,
-  Port,
-  SentTask,
-  Task,
-  TaskResult,
-  ToThread
-} from './protocol';
+import type { FromThread, PlanTask, Port, SentTask, Task, TaskResult, ToThread } from './protocol';
 
 export interface Surroundings {
   /** Milliseconds on a clock that only runs forward. */
@@ -130,11 +118,7 @@ function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {
     },
     done: () => run.done(),
     advance: (steps) => run.advance(steps),
-    result: () => ({
-      plan: run.result(),
-      tied: tiedSupplies(identify(job, place), wiringOf(job, place)),
-      prices: savingPrices(job)
-    })
+    result: () => plannedPlace(job, place, run.result())
   };
 }
 

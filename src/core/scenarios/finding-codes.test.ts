@@ -24,7 +24,7 @@ import { traceOf } from '../reading/trace-common';
 import { safetyOf } from '../safety/standing';
 import { tiedSupplies } from '../safety/tied';
 import { beforeBuying } from '../survey/before-buying';
-import { heatSourceIn, pricesIn } from '../survey/heat-source-in';
+import { heatSourceIn, pricesIn, savingPlace } from '../survey/heat-source-in';
 import { studyHouse } from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import { FINDING_CODES, findingText } from '../words/findings/table';
@@ -88,7 +88,15 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
     ...(device ? [matchDevice(job, thermostat, device)] : matchAll(job, thermostat)).flatMap(
       (match) => match.findings
     ),
-    ...beforeBuying(job, thermostat, identification, wiring, device, study).findings,
+    ...beforeBuying({
+      job,
+      thermostat,
+      identification,
+      wiring,
+      device,
+      study,
+      savingAt: savingPlace(job)
+    }).findings,
     ...devices.flatMap((one) => {
       const plan = planFor(job, thermostat, { device: one });
       return [...plan.today, ...plan.options.flatMap((option) => option.findings)];

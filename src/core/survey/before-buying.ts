@@ -1,14 +1,9 @@
 /** The verdict before anything is bought: now, now but on another day, something first, or not at all; with every reason. */
-import type { Identification } from '../identify/identify';
-import type { DeviceFacts } from '../job/device-facts';
-import type { Job, Thermostat } from '../job/schema';
 import { stopFindings } from '../safety/standing';
 import { sortFindings, type Finding } from '../findings/finding';
-import type { Wiring } from '../wiring/graph';
-import { savingPlace } from './heat-source-in';
 import type { HouseStudy } from './house-study';
 import { REASONS } from './reasons/registry';
-import type { Asks } from './types';
+import type { Asks, SurveySituation } from './types';
 
 export const BUYING_VERDICTS = ['buy-now', 'buy-and-wait', 'prepare-first', 'do-not-buy'] as const;
 export type BuyingVerdict = (typeof BUYING_VERDICTS)[number];
@@ -36,15 +31,8 @@ const verdictFor: Readonly<Record<Asks, BuyingVerdict>> = {
 };
 const weightiest: readonly Asks[] = ['leave', 'prepare', 'wait', 'nothing'];
 
-export function beforeBuying(
-  job: Job,
-  thermostat: Thermostat,
-  identification: Identification,
-  wiring: Wiring,
-  device: DeviceFacts | null,
-  study: HouseStudy
-): BeforeBuying {
-  const situation = { job, thermostat, identification, wiring, device, study, savingAt: savingPlace(job) };
+export function beforeBuying(situation: SurveySituation): BeforeBuying {
+  const { thermostat, study } = situation;
   const results = REASONS.map((reason) => reason.weigh(situation));
   const stops = stopFindings(thermostat);
   const asks =

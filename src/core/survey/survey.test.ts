@@ -66,7 +66,8 @@ function judged(where: House, change: Change = {}) {
     source: heatSourceIn(job, thermostat, identification),
     way: change.way ?? null
   });
-  return beforeBuying(job, thermostat, identification, wiringOf(job, thermostat), device, study);
+  const [wiring, savingAt] = [wiringOf(job, thermostat), savingPlace(job)];
+  return beforeBuying({ job, thermostat, identification, wiring, device, study, savingAt });
 }
 const codes = (where: House, change?: Change) =>
   judged(where, change).findings.map((finding) => finding.code);

@@ -1,16 +1,13 @@
 /** One thermostat's place in the open job, with everything that the core says about it, derived as the job changes. */
-import { identify, type Identification } from '$core/identify/identify';
+import type { Identification } from '$core/identify/identify';
 import type { DeviceFacts } from '$core/job/device-facts';
 import { thermostatFindings } from '$core/job/record-findings';
 import type { Equipment, Job, Thermostat } from '$core/job/schema';
 import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
-import { heatSourceIn } from '$core/survey/heat-source-in';
 import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '$core/survey/house-study';
-import { findDevice } from '$core/match/catalogue';
-import { chosenFindings } from '$core/match/chosen';
-import { matchAll, matchDevice, type Match } from '$core/match/match';
+import type { Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import { nextStep, type NextStep } from '$core/plan/next-step';
@@ -20,7 +17,7 @@ import { sortFindings, type Finding } from '$core/findings/finding';
 import { wiringOf } from '$core/wiring/from-job';
 import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';
-import type { PlannedPlace } from '$worker/protocol';
+import type { PlannedPlace } from '$core/plan/planned-place';
 import type { Planner, PlannerHere } from './planner';
 import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
@@ -72,27 +69,25 @@ export class Place {
     sortFindings([
       ...thermostatFindings(this.job, this.thermostat),
       ...unmatchedFindings(this.thermostat),
-      ...chosenFindings(this.job, this.thermostat)
+      ...this.#place.gone
     ])
   );
-  readonly identification: Identification = $derived.by(() => identify(this.job, this.thermostat));
-  readonly device: DeviceFacts | null = $derived.by(() => {
+  /** As it is after the last plan: a newer one follows within moments of an edit. */
+  readonly identification: Identification = $derived.by(() => this.#place.plan.identification);
+  readonly matches: readonly Match[] = $derived.by(() => this.#place.matches);
+  /** How the chosen thermostat fits; null where none is chosen, or it has gone. */
+  readonly match: Match | null = $derived.by(() => {
     const { device } = this.thermostat.choice;
-    return device === null ? null : (findDevice(this.job, device) ?? null);
+    return this.matches.find((match) => match.device.id === device) ?? null;
   });
-  readonly matches: readonly Match[] = $derived.by(() =>
-    matchAll(this.job, this.thermostat, this.identification)
-  );
-  readonly match: Match | null = $derived.by(() =>
-    this.device === null ? null : matchDevice(this.job, this.thermostat, this.device, this.identification)
-  );
+  readonly device: DeviceFacts | null = $derived.by(() => this.match?.device ?? null);
   readonly #survey = $derived.by(() => this.job.survey);
   readonly #face = $derived.by(() => this.thermostat.face);
   /** As text, so that it is the same where nothing in it has changed: most edits are none of money's business. */
   readonly #money: string = $derived.by(() =>
     JSON.stringify({
-      prices: this.#plannerHere?.pricesHere(this.job) ?? this.#made?.prices ?? [],
-      source: heatSourceIn(this.job, this.thermostat, this.identification),
+      prices: this.#place.prices,
+      source: this.#place.source,
       way: this.#wayMinutes()
     } satisfies Money)
   );
@@ -114,18 +109,20 @@ export class Place {
   }
 
   readonly buying: BeforeBuying = $derived.by(() =>
-    beforeBuying(this.job, this.thermostat, this.identification, this.wiring, this.device, this.study)
-  );
-  /** Solved with the plan: of the job before the last edit while a newer one is made. */
-  readonly #tied: PlannedPlace['tied'] = $derived.by(
-    () =>
-      this.#plannerHere?.tiedHere(this.job, this.thermostat) ??
-      (this.#made?.plan.thermostat === this.thermostat.id ? this.#made.tied : [])
+    beforeBuying({
+      job: this.job,
+      thermostat: this.thermostat,
+      identification: this.identification,
+      wiring: this.wiring,
+      device: this.device,
+      study: this.study,
+      savingAt: this.#place.savingAt
+    })
   );
   readonly safety: SafetyStanding = $derived.by(() =>
-    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now, this.#tied)
+    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now, this.#place.tied)
   );
-  readonly #here: Plan | null = $derived.by(
+  readonly #here: PlannedPlace | null = $derived.by(
     () => this.#plannerHere?.planHere(this.job, this.thermostat) ?? null
   );
 
@@ -141,9 +138,14 @@ export class Place {
 
   /** The last plan that was made; a newer one follows within moments of an edit. */
   get plan(): Plan {
-    if (this.#here) return this.#here;
-    if (!this.#made) throw new Error('No plan is made yet');
-    return this.#made.plan;
+    return this.#place.plan;
+  }
+
+  /** The last plan with what comes with it. Throws before there is one: no page is drawn until then (`planned`). */
+  get #place(): PlannedPlace {
+    const made = this.#here ?? this.#made;
+    if (!made) throw new Error('No plan is made yet');
+    return made;
   }
 
   /** The plan of the job as it is now. */

@@ -1,8 +1,7 @@
 /** Who makes the plan of a thermostat: a thread of its own, so that the page stays awake while it is made. */
 import type { Job, Thermostat } from '$core/job/schema';
 import type { Look } from '$core/plan/looks';
-import type { Plan } from '$core/plan/plan';
-import type { PlannedPlace } from '$worker/protocol';
+import type { PlannedPlace } from '$core/plan/planned-place';
 import { longWork } from '../bench/thread';
 
 export interface PlanWatch {
@@ -20,9 +19,7 @@ export interface Planner {
 
 /** Who makes it at once, where it is asked for. */
 export interface PlannerHere {
-  planHere(job: Job, thermostat: Thermostat): Plan;
-  tiedHere(job: Job, thermostat: Thermostat): PlannedPlace['tied'];
-  pricesHere(job: Job): PlannedPlace['prices'];
+  planHere(job: Job, thermostat: Thermostat): PlannedPlace;
 }
 
 export const threadPlanner: Planner = {
