@@ -1,5 +1,6 @@
 /** Houses with mains heating controls, one for each layout and the oddities that the trade meets. */
 import type { MainsControls } from '../job/mains-schema';
+import type { Layout } from '../trade/mains';
 import { mainsOf, type MainsSketch, type UnitSketch } from './mains-builder';
 
 const supply: UnitSketch = { part: 'supply', fuseAmps: 3 };
@@ -10,6 +11,20 @@ const neutralled: UnitSketch = {
     ['3', 'out'],
     ['4', 'neutral'],
     ['E', 'earth']
+  ]
+};
+
+/** A combination boiler that wants a contact free of any voltage. */
+const voltFreeBoiler: UnitSketch = {
+  part: 'boiler',
+  input: 'volt-free',
+  combination: 'yes',
+  screws: [
+    ['L', 'live'],
+    ['N', 'neutral'],
+    ['E', 'earth'],
+    ['T1', 'contact-a'],
+    ['T2', 'contact-b']
   ]
 };
 
@@ -151,18 +166,7 @@ export const COMBINATION_VOLT_FREE: MainsSketch = {
         ['NO', 'heating-on']
       ]
     },
-    boiler: {
-      part: 'boiler',
-      input: 'volt-free',
-      combination: 'yes',
-      screws: [
-        ['L', 'live'],
-        ['N', 'neutral'],
-        ['E', 'earth'],
-        ['T1', 'contact-a'],
-        ['T2', 'contact-b']
-      ]
-    }
+    boiler: voltFreeBoiler
   },
   strip: {
     1: ['spur.live', 'timer.live', 'boiler.live'],
@@ -376,18 +380,7 @@ export const ROOM_ON_CONTACT: MainsSketch = {
         ['B', 'out']
       ]
     },
-    boiler: {
-      part: 'boiler',
-      input: 'volt-free',
-      combination: 'yes',
-      screws: [
-        ['L', 'live'],
-        ['N', 'neutral'],
-        ['E', 'earth'],
-        ['T1', 'contact-a'],
-        ['T2', 'contact-b']
-      ]
-    }
+    boiler: voltFreeBoiler
   },
   strip: {
     1: ['spur.live', 'boiler.live'],
@@ -416,6 +409,25 @@ export const MAINS_SKETCHES = {
   'room-on-contact': ROOM_ON_CONTACT
 } as const satisfies Readonly<Record<string, MainsSketch>>;
 export type MainsHouse = keyof typeof MAINS_SKETCHES;
+
+/** What each of them is, said here and not worked out. */
+export const MAINS_LAYOUT_OF: Readonly<Record<MainsHouse, Layout>> = {
+  'two-valve': 'two-valve',
+  'mid-position': 'mid-position',
+  combination: 'combination',
+  'combination-volt-free': 'combination',
+  gravity: 'gravity-water',
+  'heating-only': 'heating-only',
+  'two-valve-overrun': 'two-valve',
+  'mid-position-overrun': 'mid-position',
+  'two-valve-frost': 'two-valve',
+  'two-zones': 'two-valve',
+  'no-room-thermostat': 'two-valve',
+  'joined-at-timer': 'two-valve',
+  'grey-not-driven': 'mid-position',
+  'no-timer': 'heating-only',
+  'room-on-contact': 'combination'
+};
 
 export function mainsHouse(name: MainsHouse): MainsControls {
   return mainsOf(MAINS_SKETCHES[name]);

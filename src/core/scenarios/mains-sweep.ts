@@ -2,16 +2,14 @@
  * Every house with mains controls by every controller by every single oddity, all states: what is on offer is done in the true house by the screws
  * that its moves name, and has to be right there, by the solver and by reachability alone.
  */
-import { mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../houses/mains-houses';
+import { MAINS_LAYOUT_OF, mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../houses/mains-houses';
 import type { MainsControls, MainsEnd, MainsWire } from '../job/mains-schema';
 import { CONTROLLERS } from '../match/mains/controllers';
-import { identifyLayout } from '../identify/mains/layout';
 import { planMains, type MainsWay } from '../plan/mains/plan';
 import { inputsOf, rowId, type MainsInputs } from '../proof/mains/rows';
 import { isTable, truthTable } from '../proof/mains/truth-table';
 import { solveRow } from '../proof/mains/ways';
 import { rowsOf } from '../proof/mains/rows';
-import type { Layout } from '../trade/mains';
 import { applyChange } from '../wiring/difference';
 import { wiringFromMains } from '../wiring/from-mains';
 import type { MainsUnit, Wiring } from '../wiring/graph';
@@ -132,14 +130,6 @@ export function* mainsCases(): Generator<MainsCase> {
         yield { id: `${house}: ${name}: ${id}`, house, controller: id, oddity: name, truth, record };
 }
 
-const LAYOUT_OF = new Map<MainsHouse, Layout>();
-
-function trueLayout(house: MainsHouse): Layout {
-  let layout = LAYOUT_OF.get(house);
-  if (layout === undefined) LAYOUT_OF.set(house, (layout = identifyLayout(mainsHouse(house)).layout));
-  return layout;
-}
-
 /** What is wrong with what is on offer; empty where nothing is. */
 export function mainsViolations(one: MainsCase): string[] {
   const plan = planMains(one.record, { controller: one.controller });
@@ -163,7 +153,7 @@ function wayViolations(one: MainsCase, way: MainsWay, truth: Wiring, inputs: Mai
       return [`a move does not fit the house: ${text} (${error instanceof Error ? error.message : ''})`];
     }
   }
-  const solved = truthTable({ wiring: after, inputs, layout: trueLayout(one.house), dead: way.dead });
+  const solved = truthTable({ wiring: after, inputs, layout: MAINS_LAYOUT_OF[one.house], dead: way.dead });
   if (!isTable(solved)) return [solved.why];
   const wrong = solved.rows.filter(({ amiss }) => amiss.length > 0);
   return [

@@ -1,26 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../../houses/mains-houses';
+import { MAINS_LAYOUT_OF, mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../../houses/mains-houses';
 import type { MainsControls } from '../../job/mains-schema';
 import { LAYOUT_EVIDENCE } from './evidence';
 import { DECIDED_AT, identifyLayout } from './layout';
-
-const EXPECTED: Readonly<Record<MainsHouse, string>> = {
-  'two-valve': 'two-valve',
-  'mid-position': 'mid-position',
-  combination: 'combination',
-  'combination-volt-free': 'combination',
-  gravity: 'gravity-water',
-  'heating-only': 'heating-only',
-  'two-valve-overrun': 'two-valve',
-  'mid-position-overrun': 'mid-position',
-  'two-valve-frost': 'two-valve',
-  'two-zones': 'two-valve',
-  'no-room-thermostat': 'two-valve',
-  'joined-at-timer': 'two-valve',
-  'grey-not-driven': 'mid-position',
-  'no-timer': 'heating-only',
-  'room-on-contact': 'combination'
-};
 
 /** As recorded before any cover is off: no wires, and nobody says that these are all devices. */
 const coversOn = (mains: MainsControls, observed: MainsControls['observed'] = {}): MainsControls => ({
@@ -35,7 +17,7 @@ const coversOn = (mains: MainsControls, observed: MainsControls['observed'] = {}
 describe('the layout', () => {
   it.each(Object.keys(MAINS_SKETCHES) as MainsHouse[])('of %s is named from its record', (name) => {
     const found = identifyLayout(mainsHouse(name));
-    expect(found.layout).toBe(EXPECTED[name]);
+    expect(found.layout).toBe(MAINS_LAYOUT_OF[name]);
     expect(found.probability).toBeGreaterThanOrEqual(DECIDED_AT);
   });
 

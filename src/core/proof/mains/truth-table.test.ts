@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { MAINS_SKETCHES, mainsHouse, TWO_VALVE, type MainsHouse } from '../../houses/mains-houses';
+import {
+  MAINS_LAYOUT_OF,
+  MAINS_SKETCHES,
+  mainsHouse,
+  TWO_VALVE,
+  type MainsHouse
+} from '../../houses/mains-houses';
 import { mainsOf, type MainsSketch } from '../../houses/mains-builder';
 import type { Layout } from '../../trade/mains';
 import { wiringFromMains } from '../../wiring/from-mains';
@@ -9,31 +15,13 @@ import { inputsOf, rowFor, rowId, rowsOf } from './rows';
 import { isTable, truthTable, type TruthTable } from './truth-table';
 import { solveRow } from './ways';
 
-const LAYOUTS: Readonly<Record<MainsHouse, Layout>> = {
-  'two-valve': 'two-valve',
-  'mid-position': 'mid-position',
-  combination: 'combination',
-  'combination-volt-free': 'combination',
-  gravity: 'gravity-water',
-  'heating-only': 'heating-only',
-  'two-valve-overrun': 'two-valve',
-  'mid-position-overrun': 'mid-position',
-  'two-valve-frost': 'two-valve',
-  'two-zones': 'two-valve',
-  'no-room-thermostat': 'two-valve',
-  'joined-at-timer': 'two-valve',
-  'grey-not-driven': 'mid-position',
-  'no-timer': 'heating-only',
-  'room-on-contact': 'combination'
-};
-
 function tableOf(wiring: Wiring, layout: Layout): TruthTable {
   const made = truthTable({ wiring, inputs: inputsOf(wiring), layout });
   if (!isTable(made)) throw new Error(made.why);
   return made;
 }
 
-const houseTable = (name: MainsHouse) => tableOf(wiringFromMains(mainsHouse(name)), LAYOUTS[name]);
+const houseTable = (name: MainsHouse) => tableOf(wiringFromMains(mainsHouse(name)), MAINS_LAYOUT_OF[name]);
 
 function state(name: MainsHouse, heating: boolean, water: boolean) {
   const wiring = wiringFromMains(mainsHouse(name));

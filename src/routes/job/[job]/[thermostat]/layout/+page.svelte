@@ -6,6 +6,7 @@
   import { capital } from '$core/words/text';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
+  import ShareList from '$lib/reasons/share-list.svelte';
   import TruthTable from '$lib/mains/truth-table.svelte';
   import { getPlace } from '$lib/state/context';
 
@@ -25,16 +26,18 @@
         <b>{capital(LAYOUT_NAMES[found.layout])}</b>
         {#if found.decided}<span class="quiet">{percentText(found.probability)}</span>{/if}
       </p>
-      <ul class="mt-2 flex flex-col gap-1">
-        {#each found.candidates.filter(({ probability }) => probability >= 0.01) as one (one.layout)}
-          <li class="grid grid-cols-[1fr_4rem] gap-x-3">
-            <span>{one.layout === 'unknown' ? 'something else' : LAYOUT_NAMES[one.layout]}</span><span
-              class="text-right">{percentText(one.probability)}</span
-            >
-            <span class="bar" aria-hidden="true"><span style:width="{one.probability * 100}%"></span></span>
-          </li>
-        {/each}
-      </ul>
+      <div class="mt-2">
+        <ShareList
+          chosen={found.layout}
+          shares={found.candidates
+            .filter(({ probability }) => probability >= 0.01)
+            .map(({ layout, probability }) => ({
+              id: layout,
+              name: layout === 'unknown' ? 'something else' : LAYOUT_NAMES[layout],
+              probability
+            }))}
+        />
+      </div>
     </section>
     {#if next}
       <section class="sheet-of-paper p-4" aria-label="Next question" data-ask={next.question.id}>
@@ -93,19 +96,3 @@
     </details>
   {/snippet}
 </MainsPage>
-
-<style>
-  .bar {
-    grid-column: 1 / -1;
-    height: 0.45rem;
-    border-radius: 999px;
-    background: var(--color-base-200);
-    overflow: hidden;
-  }
-
-  .bar > span {
-    display: block;
-    height: 100%;
-    background: color-mix(in oklab, var(--color-base-content) 72%, transparent);
-  }
-</style>

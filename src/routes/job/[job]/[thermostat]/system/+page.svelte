@@ -4,10 +4,10 @@
   import Explained from '$lib/words/explained.svelte';
   import { EVIDENCE } from '$core/identify/evidence/registry';
   import { CANDIDATES } from '$core/identify/types';
-  import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES, type Family } from '$core/trade/vocabulary';
   import EvidenceList from '$lib/reasons/evidence-list.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
+  import ShareList from '$lib/reasons/share-list.svelte';
   import TraitList from '$lib/system/trait-list.svelte';
   import NextQuestion from '$lib/system/next-question.svelte';
   import { getPlace } from '$lib/state/context';
@@ -92,17 +92,14 @@
     <div class="flex flex-col gap-4">
       <section class="sheet-of-paper p-4">
         <h2 class="section-title mb-2">Most likely</h2>
-        <ul class="flex flex-col gap-1.5">
-          {#each likely as one (one.family)}
-            <li class="grid grid-cols-[1fr_4rem] items-center gap-x-3">
-              <span class:font-semibold={one.family === identification.family}
-                >{one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]}</span
-              >
-              <span class="text-right">{percentText(one.probability)}</span>
-              <span class="bar" aria-hidden="true"><span style:width="{one.probability * 100}%"></span></span>
-            </li>
-          {/each}
-        </ul>
+        <ShareList
+          chosen={identification.family}
+          shares={likely.map(({ family, probability }) => ({
+            id: family,
+            name: family === 'unknown' ? 'something else' : FAMILY_NAMES[family],
+            probability
+          }))}
+        />
         {#if remote.length > 0}
           <p class="quiet mt-2 text-sm">
             Under 1 % each: {remote
@@ -137,19 +134,3 @@
     </div>
   </div>
 </div>
-
-<style>
-  .bar {
-    grid-column: 1 / -1;
-    height: 0.45rem;
-    border-radius: 999px;
-    background: var(--color-base-200);
-    overflow: hidden;
-  }
-
-  .bar > span {
-    display: block;
-    height: 100%;
-    background: color-mix(in oklab, var(--color-base-content) 72%, transparent);
-  }
-</style>
