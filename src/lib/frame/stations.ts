@@ -5,14 +5,7 @@ import { BUYING_NAMES } from '$core/survey/before-buying';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { counted } from '$core/words/text';
 import type { Place } from '../state/place.svelte';
-
-export interface Station {
-  readonly id: StationId;
-  readonly name: string;
-  /** What is missing, or what was settled. */
-  readonly says: string;
-  readonly done: boolean;
-}
+import type { Station } from './station';
 
 export const GROUPS = [
   { id: 'look', name: 'Look', stations: ['survey', 'safe', 'sheet', 'system'] },

@@ -3,7 +3,7 @@ import { identifyLayout } from '$core/identify/mains/layout';
 import type { MainsControls } from '$core/job/mains-schema';
 import { LAYOUT_NAMES, MAINS_METHOD_NAMES } from '$core/trade/mains';
 import { counted } from '$core/words/text';
-import type { Station } from '../frame/stations';
+import type { Station } from '../frame/station';
 
 import { nextMains } from '$core/plan/mains/next';
 

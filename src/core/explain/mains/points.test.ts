@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mainsOf } from '../../houses/mains-builder';
-import { mainsHouse, MAINS_SKETCHES, TWO_VALVE, type MainsHouse } from '../../houses/mains-houses';
+import { mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../../houses/mains-houses';
+import { TWO_VALVE } from '../../houses/mains-layouts';
 import type { MainsControls } from '../../job/mains-schema';
 import { unexplained } from './points';
 

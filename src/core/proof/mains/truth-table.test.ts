@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import {
-  MAINS_LAYOUT_OF,
-  MAINS_SKETCHES,
-  mainsHouse,
-  TWO_VALVE,
-  type MainsHouse
-} from '../../houses/mains-houses';
+import { MAINS_LAYOUT_OF, MAINS_SKETCHES, mainsHouse, type MainsHouse } from '../../houses/mains-houses';
 import { mainsOf, type MainsSketch } from '../../houses/mains-builder';
+import { TWO_VALVE } from '../../houses/mains-layouts';
 import type { Layout } from '../../trade/mains';
 import { wiringFromMains } from '../../wiring/from-mains';
 import type { Wiring } from '../../wiring/graph';
