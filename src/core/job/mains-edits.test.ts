@@ -133,8 +133,8 @@ describe('the record of mains controls', () => {
   it('keeps the last result of each test', () => {
     const twice = done(
       wired,
-      (job) => recordMainsTest(job, TH, { row: 'idle', result: 'bad', at: AT, note: '' }),
-      (job) => recordMainsTest(job, TH, { row: 'idle', result: 'good', at: AT, note: '' })
+      (job) => recordMainsTest(job, TH, { row: 'idle', result: 'bad', at: AT, until: null, note: '' }),
+      (job) => recordMainsTest(job, TH, { row: 'idle', result: 'good', at: AT, until: null, note: '' })
     );
     expect(mainsIn(twice, TH).tests.map(({ result }) => result)).toEqual(['good']);
   });

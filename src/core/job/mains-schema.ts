@@ -120,6 +120,8 @@ export const MainsTest = v.strictObject({
   row: shortText,
   result: v.picklist(['good', 'bad', 'put-off', 'cannot'], 'good, bad, put-off or cannot'),
   at: timeText,
+  /** The day that it is put off to, `YYYY-MM-DD`. */
+  until: v.optional(v.nullable(v.pipe(v.string('a day'), v.isoDate('a day such as 2026-12-31'))), null),
   note: v.optional(text, '')
 });
 export type MainsTest = v.InferOutput<typeof MainsTest>;

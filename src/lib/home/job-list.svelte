@@ -27,7 +27,7 @@
       {#each due.slice(0, MOST_DUE) as entry (entry.id)}
         <li>
           <b>{day(entry.until)}</b>:
-          <a class="underline" href="/job/{entry.job}/{entry.thermostat}/test"
+          <a class="underline" href="/job/{entry.job}/{entry.thermostat}/{entry.station ?? 'test'}"
             >{say(entry.what)}, {entry.thermostatName}, {entry.jobName}</a
           >
         </li>

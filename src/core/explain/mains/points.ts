@@ -240,8 +240,13 @@ function colours(mains: MainsControls, wiring: Wiring): MainsFinding[] {
     );
     const about = { wire: strand?.name ?? '', colour: colourName(wire.colour, wire.stripe), does };
     if (isEarth && does !== 'earth') return [mainsFinding('stop', 'mains-colour-misleads', about, [wire.id])];
-    const blueLive = wire.colour === 'BU' && does !== 'neutral' && wire.sleeve === null;
-    return blueLive || (NEUTRAL_COLOURS.includes(wire.colour) && does === 'earth')
+    // Blue is neutral, yellow is an old phase or an old green-yellow that has faded: as a switched live either has to be sleeved.
+    const unsleeved =
+      (wire.colour === 'BU' || wire.colour === 'YE') &&
+      does !== 'neutral' &&
+      does !== 'earth' &&
+      wire.sleeve === null;
+    return unsleeved || (NEUTRAL_COLOURS.includes(wire.colour) && does === 'earth')
       ? [mainsFinding('warn', 'mains-colour-misleads', about, [wire.id])]
       : [];
   });

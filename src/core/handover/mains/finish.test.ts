@@ -5,6 +5,8 @@ import type { MainsControls } from '../../job/mains-schema';
 import { planMains } from '../../plan/mains/plan';
 import { stripSheet, writeStripCsv } from '../../formats/strip-sheet';
 import { stripLabels } from '../../formats/strip-labels';
+import { quarryRow } from '../../../demo/quarry-row';
+import { dueOf } from '../due';
 import { mainsAsBuilt } from './as-built';
 import { settingsFor } from './settings';
 import { testsFor } from './tests';
@@ -58,6 +60,27 @@ describe('tests after the work', () => {
     expect(testsOf('two-valve-frost').map(({ name }) => name)).toContain('Frost');
     expect(testsOf('two-zones').filter(({ name }) => name === 'One zone alone')).toHaveLength(2);
     expect(testsOf('combination').map(({ name }) => name)).not.toContain('Hot water alone');
+  });
+});
+
+describe('a test that is put off', () => {
+  it('is due on its day, at the station where it is done; without a day it is not', () => {
+    const job = quarryRow();
+    const [house] = job.thermostats;
+    const tested = (until: string | null) =>
+      dueOf(job, [
+        {
+          ...house!,
+          mains: {
+            ...house!.mains!,
+            tests: [{ row: 'heating', result: 'put-off', at: '2026-11-27T10:00:00.000Z', until, note: '' }]
+          }
+        }
+      ]);
+    expect(tested('2026-12-01')).toMatchObject([
+      { until: '2026-12-01', station: 'trial', thermostat: 'th-quarry-house' }
+    ]);
+    expect(tested(null)).toEqual([]);
   });
 });
 

@@ -6,8 +6,7 @@ import type { NextStep } from '../next-step';
 export function nextMains(mains: MainsControls, closed: boolean): NextStep {
   if (closed) return { station: 'built', what: 'closed' };
   const { devices, wires, competence, choice, log, tests } = mains;
-  if (Object.values(mains.seen).length > 0 && tests.some(({ result }) => result === 'bad'))
-    return { station: 'fault', what: 'find-out' };
+  if (tests.some(({ result }) => result === 'bad')) return { station: 'fault', what: 'find-out' };
   if (!devices.some(({ part }) => part === 'boiler')) return { station: 'strip', what: 'mains-devices' };
   const unread = wires.filter(({ near, far }) => [near, far].some(({ state }) => state === 'unseen')).length;
   if (wires.length === 0 || unread > 0) return { station: 'strip', what: 'mains-wires', count: unread };

@@ -98,11 +98,37 @@
                 aria-label="{test.name}: {text}"
                 onclick={() =>
                   place.session.edit(
-                    recordMainsTest(place.job, id, { row: test.row, result, at: now(), note: '' })
+                    recordMainsTest(place.job, id, {
+                      row: test.row,
+                      result,
+                      at: now(),
+                      until: null,
+                      note: ''
+                    })
                   )}>{text}</button
               >
             {/each}
           </div>
+          {#if test.result?.result === 'put-off'}
+            <label class="no-print mt-2 flex w-48 flex-col gap-1 text-sm"
+              >Until
+              <input
+                type="date"
+                class="input"
+                value={test.result.until ?? ''}
+                onchange={(event) =>
+                  place.session.edit(
+                    recordMainsTest(place.job, id, {
+                      row: test.row,
+                      result: 'put-off',
+                      at: now(),
+                      until: event.currentTarget.value || null,
+                      note: ''
+                    })
+                  )}
+              /></label
+            >
+          {/if}
           {#if test.result}
             <p class="mt-1 text-sm" role="status">
               {WORDS[test.result.result]}, {moment(test.result.at)}.

@@ -4,6 +4,7 @@
   import { stripOf } from '$core/handover/mains/as-built';
   import { isCompetent, type MainsView } from '$core/handover/mains/view';
   import { isProvenDead } from '$core/job/mains-edits';
+  import type { LogEntry } from '$core/job/log-schema';
   import type { MainsControls } from '$core/job/mains-schema';
   import { controllerName } from '$core/match/mains/controllers';
   import type { Move } from '$core/plan/move-types';
@@ -22,12 +23,23 @@
 
   const place = getPlace();
   const now = () => new Date(clock.now).toISOString();
+  /** Large, one after the other, for a phone that stands on the floor. */
+  let single = $state(false);
   let busy = $state(false);
   let trouble = $state('');
 
   function mayMove(mains: MainsControls, move: Move): boolean {
     if (!isCompetent(mains)) return false;
     return move.change === null || isProvenDead(mains.dead, now().slice(0, 10));
+  }
+
+  function tick(mains: MainsControls, move: Move): void {
+    place.session.edit(doMainsMove(place.job, place.thermostat, mains, move, now()));
+  }
+
+  function untick(mains: MainsControls, entry: LogEntry | undefined): void {
+    const step = entry && takeMainsBack(place.job, place.thermostat, mains, entry, now());
+    if (step) place.session.edit(step);
   }
 
   async function asPdf(view: MainsView): Promise<void> {
@@ -103,7 +115,39 @@
         {:else if !isProvenDead(mains.dead, now().slice(0, 10))}
           <p class="mb-2"><b>Not proven dead today.</b> No wire can be ticked before that.</p>
         {/if}
-        <fieldset disabled={!isCompetent(mains)}>
+        <button
+          type="button"
+          class="btn btn-outline btn-sm no-print mb-2"
+          aria-pressed={single}
+          onclick={() => (single = !single)}>{single ? 'Show the whole list' : 'One step at a time'}</button
+        >
+        {#if single && moves[0]}
+          {@const move = moves[0]}
+          <div class="flex flex-col gap-3" role="region" aria-label="This step">
+            <p class="quiet">Step {done.length + 1}, {moves.length} left</p>
+            <p class="text-2xl leading-snug">{say(move.text)}</p>
+            {#if move.tools.length > 0 || move.strip}<p class="quiet">
+                {[...move.tools, ...(move.strip ? [`strip ${move.strip}`] : [])].join('; ')}
+              </p>{/if}
+            <div class="flex flex-wrap gap-3">
+              <button
+                type="button"
+                class="btn btn-primary btn-lg"
+                disabled={!mayMove(mains, move)}
+                onclick={() => tick(mains, move)}>Done</button
+              >
+              {#if done.length > 0}
+                <button
+                  type="button"
+                  class="btn btn-outline btn-lg"
+                  onclick={() => untick(mains, done[done.length - 1])}>Back</button
+                >
+              {/if}
+              <a class="btn btn-ghost btn-lg" href="strip">Not as shown</a>
+            </div>
+          </div>
+        {/if}
+        <fieldset disabled={!isCompetent(mains)} class:hidden={single}>
           <legend class="sr-only">Moves</legend>
           <ol>
             {#each moves as move, at (`${move.action} ${move.what} ${move.from} ${move.to}`)}
@@ -116,8 +160,7 @@
                   before={undefined}
                   after={undefined}
                   locked={!mayMove(mains, move)}
-                  ontick={() =>
-                    place.session.edit(doMainsMove(place.job, place.thermostat, mains, move, now()))}
+                  ontick={() => tick(mains, move)}
                 />
               {/key}
             {/each}
@@ -144,13 +187,8 @@
                 {plan.found.strands.find(({ id }) => id === entry.act.what)?.name ?? entry.act.what}
                 <span class="quiet text-sm">{moment(entry.at)}</span></span
               >
-              <button
-                type="button"
-                class="btn btn-ghost btn-sm no-print"
-                onclick={() => {
-                  const step = takeMainsBack(place.job, place.thermostat, mains, entry, now());
-                  if (step) place.session.edit(step);
-                }}>Take back</button
+              <button type="button" class="btn btn-ghost btn-sm no-print" onclick={() => untick(mains, entry)}
+                >Take back</button
               >
             </li>
           {/each}
