@@ -7,6 +7,7 @@ import { circuitBench } from './circuit';
 import { houseBench } from './house';
 import { interviews } from './interviews';
 import { planBench, togetherBench } from './plan';
+import { mainsBench } from './mains';
 import type { Part } from './part';
 import { runsBench } from './runs';
 
@@ -19,6 +20,7 @@ const parts: readonly Part[] = [
   runsBench,
   diagnoseBench,
   finishBench,
+  mainsBench,
   planBench,
   togetherBench
 ];

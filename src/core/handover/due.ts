@@ -44,7 +44,6 @@ function callsDue(job: Pick<Job, 'id' | 'name' | 'place'>, thermostat: Thermosta
         thermostat: thermostat.id,
         thermostatName: thermostat.name,
         call,
-        station: 'test',
         what: `Test ${callName(call)}`,
         until: last.until,
         moved: all.filter(({ result }) => result === 'put-off').length - 1
