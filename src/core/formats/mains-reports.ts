@@ -42,10 +42,11 @@ export function layoutReport(identified: LayoutIdentification, questions: readon
 export function mainsMatchReport(thermostat: string, matches: readonly MainsMatch[]) {
   return {
     thermostat,
-    models: matches.map(({ facts, verdict, methods }) => ({
+    models: matches.map(({ facts, verdict, fits, methods }) => ({
       model: facts.id,
       name: controllerName(facts),
       verdict,
+      fits,
       methods: methods.map((one) => ({
         method: one.method,
         verdict: one.verdict,

@@ -31,8 +31,8 @@ export function layoutLines(mains: MainsControls): string[] {
 }
 
 export function matchLines(mains: MainsControls): string[] {
-  return matchControllers(mains).flatMap(({ facts, verdict, methods }) => [
-    `  ${verdict.padEnd(4)}  ${controllerName(facts)} (${facts.id})`,
+  return matchControllers(mains).flatMap(({ facts, verdict, fits, methods }) => [
+    `  ${verdict.padEnd(4)}  ${controllerName(facts)} (${facts.id})${fits === null ? '' : `, for ${fits}`}`,
     ...methods.flatMap((one) => [
       `        ${one.method}: ${one.verdict}`,
       ...mainsLines(one.findings, '          ')

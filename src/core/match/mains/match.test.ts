@@ -69,6 +69,13 @@ describe('what controller fits', () => {
     expect(stops('two-zones', 'ct-tarnwick-duo', 'replace-timer')).toEqual([]);
   });
 
+  it('says what it fits for: most that it can replace', () => {
+    const fits = (id: string) =>
+      matchControllers(mainsHouse('mid-position')).find(({ facts }) => facts.id === id)?.fits;
+    expect(fits('ct-tarnwick-duo')).toBe('replace-both');
+    expect(fits('ct-hollinfast-two')).toBe('single-channel');
+  });
+
   it('fits nothing before the layout is known', () => {
     const mains = { ...mainsHouse('two-valve'), devices: [], wires: [], cables: [], observed: {} };
     expect(matchControllers(mains).every(({ verdict }) => verdict === 'no')).toBe(true);

@@ -16,7 +16,10 @@ import { CONTROLLERS } from './controllers';
 
 export interface MainsMatch {
   readonly facts: ControllerFacts;
+  /** Of what it fits for. */
   readonly verdict: Exclude<Verdict, 'pro'>;
+  /** The first of the methods, from most that is replaced to least, that it is fit for; null where it is fit for none. */
+  readonly fits: MethodMatch['method'] | null;
   /** For each method, what speaks against it and what has to be known. */
   readonly methods: readonly MethodMatch[];
 }
@@ -37,7 +40,6 @@ export function matchControllers(mains: MainsControls): MainsMatch[] {
 }
 
 const METHODS = ['replace-both', 'replace-timer', 'single-channel'] as const;
-const WORTH: readonly Exclude<Verdict, 'pro'>[] = ['go', 'care', 'no'];
 
 export function matchOne(
   mains: MainsControls,
@@ -53,8 +55,8 @@ export function matchOne(
         : 'go';
     return { method, verdict, findings };
   });
-  const best = WORTH.find((verdict) => methods.some((one) => one.verdict === verdict)) ?? 'no';
-  return { facts, verdict: best, methods };
+  const fits = methods.find(({ verdict }) => verdict !== 'no') ?? null;
+  return { facts, verdict: fits?.verdict ?? 'no', fits: fits?.method ?? null, methods };
 }
 
 /** Channels that a layout takes when timer and thermostat are replaced. */

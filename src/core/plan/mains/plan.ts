@@ -132,9 +132,9 @@ function controllerFor(
 }
 
 /** The first method that it is fit for, then how well: what takes the place of timer and thermostat goes before one zone beside a timer. */
-function standing({ methods }: MainsMatch): number {
-  const at = methods.findIndex(({ verdict }) => verdict !== 'no');
-  return at < 0 ? 2 * methods.length : 2 * at + (methods[at]?.verdict === 'care' ? 1 : 0);
+function standing({ methods, fits, verdict }: MainsMatch): number {
+  const at = methods.findIndex(({ method }) => method === fits);
+  return at < 0 ? 2 * methods.length : 2 * at + (verdict === 'care' ? 1 : 0);
 }
 
 type Base = Pick<

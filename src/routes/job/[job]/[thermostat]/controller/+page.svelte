@@ -28,10 +28,21 @@
         variant: way.variant.id
       })
     );
-  const findingsOf = ({ methods }: MainsMatch) => {
-    const best = methods.find(({ verdict }) => verdict !== 'no') ?? methods[0];
-    return best?.findings ?? [];
-  };
+  const findingsOf = ({ methods, fits }: MainsMatch) =>
+    (methods.find(({ method }) => method === fits) ?? methods[0])?.findings ?? [];
+  const ORDER: readonly MainsMatch['fits'][] = ['replace-both', 'replace-timer', 'single-channel', null];
+  /** What takes the place of most comes first; in that, what fits without a caution. */
+  const sorted = (matches: readonly MainsMatch[]) =>
+    [...matches].sort(
+      (a, b) =>
+        ORDER.indexOf(a.fits) - ORDER.indexOf(b.fits) ||
+        Number(a.verdict === 'care') - Number(b.verdict === 'care')
+    );
+  const FITS_FOR = {
+    'replace-both': 'instead of timer and thermostat',
+    'replace-timer': 'instead of the timer',
+    'single-channel': 'for one zone beside the timer only'
+  } as const;
 </script>
 
 <MainsPage
@@ -43,7 +54,7 @@
       <h2 class="section-title mb-2">Which one</h2>
       <p class="quiet mb-2 text-sm">Makers and models are invented. Enter your own from its sheet below.</p>
       <ul class="flex flex-col divide-y divide-base-300">
-        {#each plan.matches as one (one.facts.id)}
+        {#each sorted(plan.matches) as one (one.facts.id)}
           {@const chosen = plan.controller?.id === one.facts.id}
           <li class="py-2" data-controller={one.facts.id}>
             <details open={chosen}>
@@ -54,9 +65,9 @@
                 />
                 <b>{controllerName(one.facts)}</b>
                 <span class="quiet text-sm"
-                  >{one.facts.channels === 1 ? 'one channel' : 'two channels'}{one.facts.price === null
-                    ? ''
-                    : `, ${money(one.facts.price)}`}{chosen
+                  >{one.fits === null ? '' : `${FITS_FOR[one.fits]}; `}{one.facts.channels === 1
+                    ? 'one channel'
+                    : 'two channels'}{one.facts.price === null ? '' : `, ${money(one.facts.price)}`}{chosen
                     ? mains.choice.controller === one.facts.id
                       ? ' · chosen'
                       : ' · best so far'
