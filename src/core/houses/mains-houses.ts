@@ -126,6 +126,28 @@ export const JOINED_AT_TIMER = with_(
   }
 );
 
+/** As above with two spare screws and a link between them. */
+export const LINKED_AT_TIMER = with_(
+  JOINED_AT_TIMER,
+  {
+    timer: {
+      part: 'timer',
+      contacts: 'linked',
+      screws: [
+        ['L', 'live'],
+        ['N', 'neutral'],
+        ['E', 'earth'],
+        ['1', 'joint'],
+        ['2', 'joint'],
+        ['3', 'water-on'],
+        ['4', 'heating-on']
+      ]
+    }
+  },
+  { 5: ['room.out', 'timer.1'], 9: ['heating-valve.motor', 'timer.2'] },
+  { links: [['timer', '1', '2']] }
+);
+
 /** The grey wire of the mid-position valve is driven by the cylinder thermostat alone: hot water off does nothing. */
 export const GREY_NOT_DRIVEN: MainsSketch = {
   ...MID_POSITION,
@@ -184,6 +206,7 @@ export const MAINS_SKETCHES = {
   'two-zones': TWO_ZONES,
   'no-room-thermostat': NO_ROOM_THERMOSTAT,
   'joined-at-timer': JOINED_AT_TIMER,
+  'linked-at-timer': LINKED_AT_TIMER,
   'grey-not-driven': GREY_NOT_DRIVEN,
   'no-timer': NO_TIMER,
   'room-on-contact': ROOM_ON_CONTACT
@@ -204,6 +227,7 @@ export const MAINS_LAYOUT_OF: Readonly<Record<MainsHouse, Layout>> = {
   'two-zones': 'two-valve',
   'no-room-thermostat': 'two-valve',
   'joined-at-timer': 'two-valve',
+  'linked-at-timer': 'two-valve',
   'grey-not-driven': 'mid-position',
   'no-timer': 'heating-only',
   'room-on-contact': 'combination'

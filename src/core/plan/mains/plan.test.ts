@@ -95,6 +95,12 @@ describe('by what a wire does, never by its number', () => {
     expect(joined.same('md-room.3', 'md-heating-valve.BROWN')).toBe(true);
   });
 
+  it('takes along a link between two spare screws: they are one joint', () => {
+    const way = wayOf('linked-at-timer', 'ct-tarnwick-duo', 'replace-timer');
+    expect(way.verdict).toBe('pro');
+    expect(joinedIn(way.after).same('md-room.3', 'md-heating-valve.BROWN')).toBe(true);
+  });
+
   it('lands the wire of hot water off where the grey wire is, when it led nowhere', () => {
     const way = wayOf('grey-not-driven', 'ct-tarnwick-duo', 'replace-both');
     expect(way.findings.map(({ code }) => code)).toContain('mains-grey-driven');

@@ -38,14 +38,17 @@ export function inPlaceOf(now: Wiring, timer: MainsUnit, facts: ControllerFacts)
     name: 'connector',
     screws: joints.map((_, at) => [`J${at + 1}`, 'joint'] as const)
   });
+  const placeFor = (terminal: TerminalId): TerminalId | null => {
+    const joint = joints.indexOf(terminal);
+    return joint >= 0 ? (connector.screws[joint]?.id ?? null) : targetOf(now, timer, controller, terminal);
+  };
   let wiring = withUnit(now, controller);
   if (joints.length > 0) wiring = withUnit(wiring, connector);
   for (const { strand, end, terminal } of ends) {
-    const joint = joints.indexOf(terminal);
-    const to = joint >= 0 ? connector.screws[joint]?.id : targetOf(now, timer, controller, terminal);
-    wiring = withEnd(wiring, strand.id, end, to ? landed(to) : COILED);
+    const to = placeFor(terminal);
+    wiring = withEnd(wiring, strand.id, end, to === null ? COILED : landed(to));
   }
-  wiring = withoutUnit(wiring, timer.id);
+  wiring = withJointLinks(withoutUnit(wiring, timer.id), now, timer, joints, placeFor);
   wiring = withLinks(wiring, controller, facts);
   return {
     wiring,
@@ -59,6 +62,23 @@ export function inPlaceOf(now: Wiring, timer: MainsUnit, facts: ControllerFacts)
       )
     ]
   };
+}
+
+/** A link of the old plate between a spare screw and another carries their joint on: it comes along. */
+function withJointLinks(
+  wiring: Wiring,
+  now: Wiring,
+  timer: MainsUnit,
+  joints: readonly TerminalId[],
+  placeFor: (terminal: TerminalId) => TerminalId | null
+): Wiring {
+  const own = new Set(timer.screws.map((screw) => screw.id));
+  return now.links
+    .filter(({ a, b }) => own.has(a) && own.has(b) && [a, b].some((end) => joints.includes(end)))
+    .reduce((made, { a, b }) => {
+      const [one, other] = [placeFor(a), placeFor(b)];
+      return one === null || other === null ? made : withLink(made, timer.at, one, other);
+    }, wiring);
 }
 
 /** Screws whose joint has to be kept: those that only join, and earths where the controller has nowhere to park them. */
