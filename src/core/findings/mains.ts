@@ -45,6 +45,7 @@ export interface MainsParams {
   'mains-no-timer': Readonly<Record<string, never>>;
   'mains-no-room-thermostat': Readonly<Record<string, never>>;
   'mains-several-rooms': { readonly rooms: number };
+  'mains-rooms-many': { readonly rooms: number; readonly most: number };
   'mains-room-open': { readonly device: string };
   'mains-timer-heating-unused': Readonly<Record<string, never>>;
   'mains-timer-in-line': Readonly<Record<string, never>>;

@@ -86,6 +86,8 @@ const SENTENCES: Sentences = {
   'mains-no-room-thermostat': () => 'There was no room thermostat: there is nothing to link in its place.',
   'mains-several-rooms': ({ rooms }) =>
     `${rooms} room thermostats hang on this heating channel, and one channel stands in for one of them: the others would never call alone. Keep them and replace the timer only, or give one zone a one-channel controller of its own.`,
+  'mains-rooms-many': ({ rooms, most }) =>
+    `${rooms} room thermostats: every state of the first ${most} is solved, the others are taken as calling all the time.`,
   'mains-room-open': ({ device }) =>
     `The two terminals that the ${device} stood between have to be linked, or heating never runs again.`,
   'mains-timer-heating-unused': () =>

@@ -156,6 +156,21 @@ describe('where the room thermostat stood', () => {
   });
 });
 
+describe('more rooms than are multiplied out', () => {
+  it('are said', () => {
+    const mains = mainsHouse('two-zones');
+    const more = ['a', 'b', 'c'].map((name) => ({
+      ...mains.devices.find(({ part }) => part === 'room-thermostat')!,
+      id: `md-${name}` as MainsControls['devices'][number]['id']
+    }));
+    const codes = planMains({ ...mains, devices: [...mains.devices, ...more] }).questions.map(
+      ({ code }) => code
+    );
+    expect(codes).toContain('mains-rooms-many');
+    expect(planMains(mains).questions.map(({ code }) => code)).not.toContain('mains-rooms-many');
+  });
+});
+
 describe('a house without a timer', () => {
   it('gets one channel where the room thermostat was', () => {
     const { ways } = planMains(mainsHouse('no-timer'));

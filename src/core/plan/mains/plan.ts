@@ -8,7 +8,7 @@ import { identifyLayout, type LayoutIdentification } from '../../identify/mains/
 import type { ControllerFacts } from '../../job/controller-facts';
 import type { MainsControls } from '../../job/mains-schema';
 import { controllersFor, matchControllers, type MainsMatch } from '../../match/mains/match';
-import { inputsOf, rowId, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
+import { inputsOf, MOST_ROOMS, rowId, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { rowText } from '../../proof/mains/row-text';
 import { changedRows, isTable, truthTable, type TruthTable } from '../../proof/mains/truth-table';
 import { MAINS_METHOD_RULES } from '../../supply/mains/methods';
@@ -72,7 +72,13 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
   const now = nowOf(found, mains.log);
   const inputs = inputsOf(found);
   const { layout } = identification;
-  const questions = sortMains([...identification.findings, ...unexplained(mains)]);
+  const questions = sortMains([
+    ...identification.findings,
+    ...unexplained(mains),
+    ...(inputs.rooms.length > MOST_ROOMS
+      ? [mainsFinding('warn', 'mains-rooms-many', { rooms: inputs.rooms.length, most: MOST_ROOMS })]
+      : [])
+  ]);
   const solved = truthTable({ wiring: now.wiring, inputs, layout });
   const table = isTable(solved) ? solved : null;
   const today = isTable(solved)
