@@ -56,7 +56,6 @@ export interface MainsParams {
   'mains-two-supplies-off': { readonly supplies: readonly string[] };
   'mains-local-code': Readonly<Record<string, never>>;
   'mains-device-goes': { readonly device: string };
-  'mains-no-controller': Readonly<Record<string, never>>;
   'mains-layout-needed': Readonly<Record<string, never>>;
   'mains-not-proven': { readonly why: string };
 }

@@ -108,7 +108,6 @@ const SENTENCES: Sentences = {
     'Local rules and the makers’ sheets go before this plan; some places want a licence, a notice or a certificate for it.',
   'mains-device-goes': ({ device }) =>
     `The ${device} comes out. Its screws are noted in the record, so that it can be put back.`,
-  'mains-no-controller': () => 'Choose a controller first.',
   'mains-layout-needed': () => 'What has to come out of it is not known before the layout is.',
   'mains-not-proven': ({ why }) => `This could not be solved: ${why}.`
 };
@@ -117,3 +116,6 @@ export function mainsText(finding: MainsFinding): string {
   const write = SENTENCES[finding.code] as (params: unknown) => string;
   return write(finding.params);
 }
+
+/** Every code that is said. */
+export const MAINS_CODES = Object.keys(SENTENCES) as (keyof MainsParams)[];
