@@ -213,6 +213,42 @@ export const GLOSSARY = [
     'Float switch',
     '',
     'A switch in the drip pan that stops the cooling before water runs over. It often sits in the R or Y wire.'
+  ),
+  word(
+    'wiring-centre',
+    'Wiring centre',
+    'junction box of the heating, numbered strip',
+    'A box with a numbered strip where the cables of timer, thermostats, valves, pump and boiler meet. It carries 230 volts: only somebody competent opens it.'
+  ),
+  word(
+    'timer-programmer',
+    'Timer',
+    'programmer, time switch',
+    'The clock that switches heating and hot water on and off at 230 volts. A controller takes its place, and often that of the room thermostat too.'
+  ),
+  word(
+    'mid-position-valve',
+    'Mid-position valve',
+    'three-port valve',
+    'One motorised valve with three pipes that sends the water to radiators, cylinder or both. It rests on hot water.'
+  ),
+  word(
+    'two-port-valve',
+    'Two-port valve',
+    'motorised valve',
+    'A motorised valve with two pipes that opens one way. Its end switch starts boiler and pump once it is open.'
+  ),
+  word(
+    'volt-free',
+    'Volt-free contact',
+    'dry contact, voltage-free contact',
+    'A switch that is joined to no supply inside. Whatever it has to switch is brought to its common; a boiler may bring a small voltage of its own.'
+  ),
+  word(
+    'fused-spur',
+    'Fused spur',
+    'spur',
+    'The switch with a small fuse, as a rule 3 A, that the heating controls hang on. Off there at both poles, and the fuse in your pocket.'
   )
 ] as const satisfies readonly Word[];
 export type WordId = (typeof GLOSSARY)[number]['id'];

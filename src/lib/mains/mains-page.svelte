@@ -5,6 +5,7 @@
   import { startMains } from '$core/job/mains-edits';
   import type { MainsControls } from '$core/job/mains-schema';
   import { getPlace } from '../state/context';
+  import Explained from '../words/explained.svelte';
   import { MainsWork } from './mains-work.svelte';
 
   interface Props {
@@ -26,7 +27,7 @@
 <div class="flex flex-col gap-4" aria-busy={work.busy}>
   <div>
     <h1 class="station-title">{title}</h1>
-    <p class="quiet">{intro}</p>
+    <p class="quiet"><Explained text={intro} /></p>
   </div>
   {#if work.mains === null}
     <section class="sheet-of-paper p-4" aria-label="No mains controls recorded">

@@ -16,7 +16,7 @@
 
 <MainsPage
   title="Layout"
-  intro="How heating and hot water are parted: by two valves, by one, by the boiler itself. It decides what a controller has to do."
+  intro="How heating and hot water are parted: by two-port valves, by one mid-position valve, by the boiler itself. It decides what a controller has to do."
 >
   {#snippet body(mains, { plan })}
     {@const found = plan.identification}

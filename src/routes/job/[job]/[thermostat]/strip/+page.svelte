@@ -24,7 +24,7 @@
 
 <MainsPage
   title="Wiring centre"
-  intro="The strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices."
+  intro="The wiring centre is the strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices."
 >
   {#snippet early(mains)}
     <Competence {mains} />
