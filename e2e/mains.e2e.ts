@@ -176,6 +176,15 @@ test.describe('on a phone', () => {
 
     await station(page, 'trial');
     await page.locator('[data-test]').first().waitFor();
+    // What failed is what was seen: it stands under Find out why.
+    const heating = page.locator('[data-test]').nth(1);
+    await heating.getByRole('button', { name: /: Not as it should/ }).tap();
+    await heating.getByRole('button', { name: /Does the boiler run\? No/ }).tap();
+    await expectAccessible(page);
+    await station(page, 'fault');
+    await expect(page.getByRole('region', { name: 'Seen' })).toContainText('Does the boiler run? No');
+    await station(page, 'trial');
+    await page.locator('[data-test]').first().waitFor();
     for (const test of await page.locator('[data-test]').all())
       await test.getByRole('button', { name: /: As it should/ }).tap();
     await expect(page.locator('[data-result=good]')).toHaveCount(6);

@@ -56,6 +56,17 @@ describe('tests after the work', () => {
     expect(tests[5]?.mustRun).toEqual([]);
   });
 
+  it('know which state of finding out why they are, so that what failed is what was seen', () => {
+    expect(testsOf('mid-position').map(({ probe }) => probe)).toEqual([
+      'off',
+      'heating',
+      null,
+      'water',
+      'both',
+      null
+    ]);
+  });
+
   it('try frost and each zone where there are such, and no hot water where there is none', () => {
     expect(testsOf('two-valve-frost').map(({ name }) => name)).toContain('Frost');
     expect(testsOf('two-zones').filter(({ name }) => name === 'One zone alone')).toHaveLength(2);

@@ -1,4 +1,5 @@
 /** What is tried after the work, in order: each state by itself, with what has to run and what must not, from the proof of the wiring as it is. */
+import { rowOfProbe, type Probe } from '../../diagnose/mains/looks';
 import { HOUSE_VOLTS } from '../../trade/mains';
 import { rowFor, rowId, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { solveRow, type RowState } from '../../proof/mains/ways';
@@ -7,6 +8,8 @@ import type { Wiring } from '../../wiring/graph';
 
 export interface MainsTestPlan {
   readonly row: string;
+  /** The state of finding out why that this is; null where it is none of those. */
+  readonly probe: Probe | null;
   readonly name: string;
   /** How to bring the state about. */
   readonly how: string;
@@ -39,6 +42,7 @@ export function testsFor(
     return [
       {
         row: id,
+        probe: probeOf(row, inputs),
         name,
         how,
         mustRun,
@@ -53,6 +57,17 @@ export function testsFor(
       }
     ];
   });
+}
+
+/** What was not as it should be in such a state is what was seen there. */
+function probeOf(row: MainsRow, inputs: MainsInputs): Probe | null {
+  const probes = ['off', 'heating', 'water', 'both'] as const;
+  return (
+    probes.find((probe) => {
+      const own = rowOfProbe(inputs, probe);
+      return own !== null && rowId(own) === rowId(row);
+    }) ?? null
+  );
 }
 
 function expectations(state: RowState, inputs: MainsInputs): Pick<MainsTestPlan, 'mustRun' | 'mustNot'> {

@@ -129,6 +129,32 @@
               /></label
             >
           {/if}
+          {#if test.result?.result === 'bad' && test.probe !== null}
+            {@const looks = view.diagnosis.looks.filter(
+              ({ id: look, probe }) => probe === test.probe && /^(boiler|pump|radiators|cylinder)@/.test(look)
+            )}
+            <fieldset class="no-print mt-2 border-t border-base-300 pt-2">
+              <legend class="sr-only">{test.name}: what was seen</legend>
+              <p class="text-sm">What was it? It goes to Find out why.</p>
+              {#each looks as look (look.id)}
+                <div class="mt-1 flex flex-wrap items-center gap-2">
+                  <span class="min-w-56 text-sm">{look.ask}</span>
+                  {#each look.answers as answer (answer.value)}
+                    <button
+                      type="button"
+                      class="btn btn-sm {mains.seen[look.id] === answer.value
+                        ? 'btn-primary'
+                        : 'btn-outline'}"
+                      aria-pressed={mains.seen[look.id] === answer.value}
+                      aria-label="{test.name}: {look.ask} {answer.label}"
+                      onclick={() => place.session.edit(seeMains(place.job, id, look.id, answer.value))}
+                      >{answer.label}</button
+                    >
+                  {/each}
+                </div>
+              {/each}
+            </fieldset>
+          {/if}
           {#if test.result}
             <p class="mt-1 text-sm" role="status">
               {WORDS[test.result.result]}, {moment(test.result.at)}.
