@@ -43,7 +43,7 @@ const SENTENCES: Sentences = {
   'mains-point-unexplained': ({ screws }) =>
     `These are joined, and nobody can say what for: ${names(screws)}. What is it for? A diagram, a trace, or the maker’s sheet tells. Until then it stays as it is.`,
   'mains-colour-misleads': ({ wire, colour, does }) =>
-    `The ${wire} wire is ${colour} and works as ${MAINS_FUNCTION_NAMES[does]}: a switched live has to be sleeved brown; green-yellow is earth and nothing else.`,
+    `The ${wire} wire is ${colour} and works as ${MAINS_FUNCTION_NAMES[does]}: a switched live has to be sleeved brown; green-yellow is earth and nothing else. In older cables red is live, black neutral, plain green earth.`,
   'mains-spur-missing': () => 'The supply is not recorded: find the fused spur that feeds all of this.',
   'mains-boiler-input-unread': ({ device }) =>
     `What the ${device} wants at its thermostat input is not known: a switched live, or a contact free of voltage. Its manual says; 230 V on the wrong one burns its board.`,

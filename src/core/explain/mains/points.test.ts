@@ -74,6 +74,27 @@ describe('what every joint is for', () => {
     expect(codes(withWire(mainsHouse('two-valve'), { colour: 'BU', sleeve: 'BN' }), 'warn')).toEqual([]);
   });
 
+  it('knows the older colours, cable by cable', () => {
+    const mains = mainsHouse('two-valve');
+    const recoloured = (cable: string, colours: Record<string, 'RD' | 'BK' | 'GN'>): MainsControls => ({
+      ...mains,
+      wires: mains.wires.map((wire) => {
+        const colour = wire.cable === cable ? colours[wire.colour ?? ''] : undefined;
+        return colour === undefined ? wire : { ...wire, colour, stripe: null };
+      })
+    });
+    // Red, black and green in the places of brown, blue and green-yellow: as it was done.
+    const old = recoloured('ca-pump', { BN: 'RD', BU: 'BK', GN: 'GN' });
+    expect([...codes(old, 'stop'), ...codes(old, 'warn')]).toEqual([]);
+    // Black is neutral there: as a switched live it has to be sleeved. In a cable of today it need not be.
+    const room = mainsHouse('two-valve');
+    expect(codes(room, 'warn')).toEqual([]);
+    const oldRoom = recoloured('ca-room', { BN: 'RD', GN: 'GN' });
+    expect(codes(oldRoom, 'warn')).toEqual(['mains-colour-misleads']);
+    // Brown or red as a neutral misleads by either code.
+    expect(codes(recoloured('ca-pump', { BU: 'RD' }), 'warn')).toContain('mains-colour-misleads');
+  });
+
   it('says nothing before the boiler and the spur are written down, nor before the boiler’s input is known', () => {
     const mains = mainsHouse('two-valve');
     const without = (part: string): MainsControls => {

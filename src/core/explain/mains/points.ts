@@ -225,28 +225,41 @@ const EARTH_COLOURS: readonly (readonly [string, string | null])[] = [
   ['GN', 'YE'],
   ['GN', null]
 ];
-/** Insulation of neutrals, present and older. */
-const NEUTRAL_COLOURS = ['BU', 'BK'];
+/** Insulation that is live by either code: brown today, red before. */
+const LIVE_COLOURS = ['BN', 'RD'];
 
-/** A blue or yellow wire that is switched live and not sleeved, a green-yellow one that is no earth. */
+/** Cables of the older code: red live, black neutral, plain green earth. A red wire or a plain green one tells it; a house may have both. */
+function olderCables(mains: MainsControls): ReadonlySet<string> {
+  return new Set(
+    mains.wires
+      .filter(({ colour, stripe }) => colour === 'RD' || (colour === 'GN' && stripe === null))
+      .map(({ cable }) => cable)
+  );
+}
+
+/** Colours that say something else than what the wire does, and no sleeve that puts it right. */
 function colours(mains: MainsControls, wiring: Wiring): MainsFinding[] {
+  const older = olderCables(mains);
   return mains.wires.flatMap((wire): MainsFinding[] => {
     const strand = wiring.strands.find(({ id }) => id === wire.id);
     const terminal = strand ? landedTerminal(strand.near) : null;
     const does = terminal === null ? undefined : mainsTerminal(wiring, terminal)?.does;
-    if (does === undefined || does === 'joint' || does === 'unknown' || wire.colour === null) return [];
+    const { colour } = wire;
+    if (does === undefined || does === 'joint' || does === 'unknown' || colour === null) return [];
     const isEarth = EARTH_COLOURS.some(
-      ([colour, stripe]) => colour === wire.colour && (stripe === null || stripe === wire.stripe)
+      ([own, stripe]) => own === colour && (stripe === null || stripe === wire.stripe)
     );
-    const about = { wire: strand?.name ?? '', colour: colourName(wire.colour, wire.stripe), does };
+    const about = { wire: strand?.name ?? '', colour: colourName(colour, wire.stripe), does };
     if (isEarth && does !== 'earth') return [mainsFinding('stop', 'mains-colour-misleads', about, [wire.id])];
-    // Blue is neutral, yellow is an old phase or an old green-yellow that has faded: as a switched live either has to be sleeved.
-    const unsleeved =
-      (wire.colour === 'BU' || wire.colour === 'YE') &&
-      does !== 'neutral' &&
-      does !== 'earth' &&
-      wire.sleeve === null;
-    return unsleeved || (NEUTRAL_COLOURS.includes(wire.colour) && does === 'earth')
+    const neutral = older.has(wire.cable) ? 'BK' : 'BU';
+    const misleads =
+      does === 'earth'
+        ? !isEarth
+        : does === 'neutral'
+          ? LIVE_COLOURS.includes(colour)
+          : // Yellow is an old phase, or an old green-yellow that has faded.
+            colour === neutral || colour === 'BU' || colour === 'YE';
+    return misleads && wire.sleeve === null
       ? [mainsFinding('warn', 'mains-colour-misleads', about, [wire.id])]
       : [];
   });
