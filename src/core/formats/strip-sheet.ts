@@ -1,22 +1,9 @@
-/** The wiring centre as built, on paper (SVG in millimetres) and as CSV (RFC 4180): one line for each wire under each number. */
-import Papa from 'papaparse';
+/** The wiring centre as built, on paper: SVG in millimetres. */
 import type { MainsAsBuilt } from '../handover/mains/as-built';
 import { LAYOUT_NAMES } from '../trade/mains';
 import { capital } from '../words/text';
 import { codesOn } from './door-sheet';
 import { Paper, PAPERS } from './paper';
-import { guarded } from './csv-table';
-
-const HEADER = ['strip', 'number', 'cable', 'colour', 'to', 'does', 'linked_to'] as const;
-
-export function writeStripCsv({ numbers }: Pick<MainsAsBuilt, 'numbers'>): string {
-  const data = numbers.flatMap(({ unit, mark, wires, linked }) =>
-    (wires.length === 0 ? [{ cable: '', colour: '', to: '', does: '' }] : wires).map((wire) =>
-      [unit, mark, wire.cable, wire.colour, wire.to, wire.does, linked.join('; ')].map(guarded)
-    )
-  );
-  return `${Papa.unparse({ fields: [...HEADER], data }, { newline: '\r\n' })}\r\n`;
-}
 
 const TEXT = { size: 4.3 } as const;
 const SMALL = { size: 3.4 } as const;

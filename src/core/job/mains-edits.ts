@@ -32,7 +32,7 @@ import type {
   MainsWire
 } from './mains-schema';
 import type { Job } from './schema';
-import { batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
+import { apply, batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
 
 const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, 'mains', ...rest];
 
@@ -265,6 +265,17 @@ export function addWire(
     ...(known ? [] : [insertStep(job, at(th, 'cables'), cable, label)]),
     insertStep(job, at(th, 'wires'), wire, label)
   ]);
+}
+
+/** Several at once, as one step: each finds the cable that the one before it brought. */
+export function addWires(job: Job, th: ThermostatId, wires: readonly NewWire[]): Step {
+  let now = job;
+  const steps = wires.map((wire) => {
+    const step = addWire(now, th, wire);
+    now = apply(now, step);
+    return step;
+  });
+  return batch(`${wires.length} wires brought in`, steps);
 }
 
 export function setWire(

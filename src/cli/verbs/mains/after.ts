@@ -7,7 +7,8 @@ import { looksIn, PROBE_WORDS, readMainsSeen } from '$core/diagnose/mains/looks'
 import { isCompetent } from '$core/handover/mains/view';
 import { writeLeftCodes } from '$core/formats/left-code';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
-import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
+import { writeStripCsv } from '$core/formats/strip-csv';
+import { stripSheet } from '$core/formats/strip-sheet';
 import type { WiringState } from '$core/job/bench-schema';
 import type { Job } from '$core/job/schema';
 import { mainsAsBuilt, type MainsAsBuilt } from '$core/handover/mains/as-built';

@@ -3,7 +3,8 @@
   import { writeLeftCodes } from '$core/formats/left-code';
   import { labelPages } from '$core/formats/labels';
   import { stripLabels } from '$core/formats/strip-labels';
-  import { stripSheet, writeStripCsv } from '$core/formats/strip-sheet';
+  import { writeStripCsv } from '$core/formats/strip-csv';
+  import { stripSheet } from '$core/formats/strip-sheet';
   import { mainsAsBuilt } from '$core/handover/mains/as-built';
   import { closeJob, openAgain } from '$core/job/after-edits';
   import type { MainsControls } from '$core/job/mains-schema';

@@ -1,7 +1,8 @@
 <script lang="ts">
   /** Station: the wiring centre. Number by number, or device by device; what cannot be explained is asked. */
-  import { addUnit, addUnitScrew, observeLayout } from '$core/job/mains-edits';
-  import type { MainsWire } from '$core/job/mains-schema';
+  import { faultText } from '$core/job/faults';
+  import { addUnit, addUnitScrew, addWires, observeLayout } from '$core/job/mains-edits';
+  import type { MainsControls, MainsWire } from '$core/job/mains-schema';
   import { MAINS_PART_NAMES, MAINS_PARTS, type MainsPart } from '$core/trade/mains';
   import Competence from '$lib/mains/competence.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
@@ -19,6 +20,25 @@
   let number: NumberRow | null = $state.raw(null);
   let wire: MainsWire | null = $state.raw(null);
   let kind: MainsPart = $state('timer');
+  let told: readonly string[] = $state.raw([]);
+
+  /** Wires of a list that the record does not have yet; nothing where one line does not hold. */
+  async function bringIn(event: Event, mains: MainsControls): Promise<void> {
+    const input = event.currentTarget as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    const { readStripCsv } = await import('$core/formats/strip-csv');
+    const read = readStripCsv(await file.text(), mains);
+    if (!read.ok) {
+      told = ['Nothing was brought in.', ...read.faults.map(faultText)];
+      return;
+    }
+    if (read.wires.length > 0) place.session.edit(addWires(place.job, id, read.wires));
+    told = [
+      read.wires.length === 0 ? 'All of its wires are here already.' : `${read.wires.length} wires came in.`
+    ];
+  }
   const kinds = MAINS_PARTS.filter((part) => part !== 'controller' && part !== 'wall-part');
 </script>
 
@@ -40,6 +60,19 @@
             place.session.edit(addUnitScrew(place.job, id, centre.id, `${centre.screws.length + 1}`))}
           >One more number</button
         >
+        <label class="btn btn-outline btn-sm mt-2 ml-2"
+          >Bring in a list (CSV)<input
+            class="sr-only"
+            type="file"
+            accept=".csv,text/csv"
+            onchange={(event) => bringIn(event, mains)}
+          /></label
+        >
+        {#if told.length > 0}
+          <ul class="mt-2 text-sm" role="alert">
+            {#each told.slice(0, 8) as line, at (at)}<li>{line}</li>{/each}
+          </ul>
+        {/if}
       {/if}
     </section>
     <NumberDialog {mains} row={number} onclose={() => (number = null)} />
