@@ -382,6 +382,11 @@ export function withMainsLog(job: Job, th: ThermostatId, log: MainsControls['log
   return setStep(job, at(th, 'log'), log, label);
 }
 
+/** Somebody competent or licensed is named for this job. */
+export function isCompetent({ competence: { who } }: Pick<MainsControls, 'competence'>): boolean {
+  return who === 'licensed' || who === 'competent';
+}
+
 /** All of it in order, on one day, with the tester proven before and after: then it is dead. */
 export function isProvenDead(proof: DeadProof | null, today: string): boolean {
   return (

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Who opens a cover: said for this job. Nobody else is led to a mains screw. Then off and dead, by a tester that is proven before and after. */
-  import { isProvenDead, proveDead, sayWho } from '$core/job/mains-edits';
+  import { isCompetent, isProvenDead, proveDead, sayWho } from '$core/job/mains-edits';
   import type { DeadProof, MainsControls } from '$core/job/mains-schema';
   import type { Competence } from '$core/trade/mains';
   import ChoiceField from '../fields/choice-field.svelte';
@@ -13,7 +13,7 @@
   const place = getPlace();
   const id = $derived(place.thermostat.id);
   const who = $derived(mains.competence.who);
-  const competent = $derived(who === 'licensed' || who === 'competent');
+  const competent = $derived(isCompetent(mains));
   const now = () => new Date(clock.now).toISOString();
   const dead = $derived(isProvenDead(mains.dead, now().slice(0, 10)));
 

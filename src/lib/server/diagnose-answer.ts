@@ -9,7 +9,7 @@ import { readReading, readSeen } from '$core/formats/diagnose-words';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
 import { diagnoseMains } from '$core/diagnose/mains/diagnose';
 import { readMainsSeen } from '$core/diagnose/mains/looks';
-import { isCompetent } from '$core/handover/mains/view';
+import { isCompetent } from '$core/job/mains-edits';
 import { WIRING_STATES, type WiringState } from '$core/job/bench-schema';
 import type { MainsControls } from '$core/job/mains-schema';
 import { planMains } from '$core/plan/mains/plan';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { causesIn } from '$core/diagnose/mains/causes';
 import { diagnoseMains } from '$core/diagnose/mains/diagnose';
 import { looksIn, PROBE_WORDS, readMainsSeen } from '$core/diagnose/mains/looks';
-import { isCompetent } from '$core/handover/mains/view';
+import { isCompetent } from '$core/job/mains-edits';
 import { writeLeftCodes } from '$core/formats/left-code';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
 import { writeStripCsv } from '$core/formats/strip-csv';

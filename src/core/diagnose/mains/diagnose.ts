@@ -1,5 +1,5 @@
 /** Finding out why mains controls do not do what they should: all single causes solved, Bayes' rule over what was seen, the look worth most for its minutes. */
-import { entropy, expectedFrom, posterior } from '../../belief/bayes';
+import { expectedFrom, posterior } from '../../belief/bayes';
 import type { MainsInputs } from '../../proof/mains/rows';
 import type { Wiring } from '../../wiring/graph';
 import { causesIn, type MainsCause } from './causes';
@@ -28,8 +28,6 @@ export interface MainsDiagnosis {
   readonly causes: readonly MainsCauseBelief[];
   readonly next: { readonly look: MainsQuestion; readonly gain: number } | null;
   readonly looks: readonly MainsQuestion[];
-  /** Answers that no single cause explains: two faults at once, or one that is not in the list. */
-  readonly unexplained: boolean;
   /** The sound wiring would show all that was seen. */
   readonly sound: boolean;
 }
@@ -82,10 +80,6 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
     causes: grouped,
     next: settled || !next[0] ? null : { ...next[0], look: askedOf(next[0].look) },
     looks: looks.map(askedOf),
-    unexplained:
-      answered.length > 1 &&
-      grouped[0]?.causes[0]?.kind === 'something-else' &&
-      entropy(beliefs) < entropy(prior),
     sound: answered.length > 0 && answered.every((look) => sound.get(look.id) === seen[look.id])
   };
 }

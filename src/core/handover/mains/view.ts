@@ -1,5 +1,6 @@
 /** All that the pages of mains controls show, as plain data: it is worked out in a thread and crosses as it is. */
 import { diagnoseMains, type MainsDiagnosis } from '../../diagnose/mains/diagnose';
+import { isCompetent } from '../../job/mains-edits';
 import type { MainsControls } from '../../job/mains-schema';
 import { mainsMoves } from '../../plan/mains/moves';
 import type { Move } from '../../plan/move-types';
@@ -14,10 +15,6 @@ export interface MainsView {
   readonly diagnosis: MainsDiagnosis;
   /** The way back from now to what was found. */
   readonly back: readonly Move[];
-}
-
-export function isCompetent({ competence: { who } }: Pick<MainsControls, 'competence'>): boolean {
-  return who === 'licensed' || who === 'competent';
 }
 
 export function mainsView(mains: MainsControls): MainsView {

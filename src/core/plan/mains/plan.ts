@@ -6,6 +6,7 @@ import { unexplained } from '../../explain/mains/points';
 import { mainsFinding, sortMains, type MainsFinding } from '../../findings/mains';
 import { identifyLayout, type LayoutIdentification } from '../../identify/mains/layout';
 import type { ControllerFacts } from '../../job/controller-facts';
+import { isCompetent } from '../../job/mains-edits';
 import type { MainsControls } from '../../job/mains-schema';
 import { controllersFor, matchControllers, type MainsMatch } from '../../match/mains/match';
 import { inputsOf, MOST_ROOMS, rowId, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
@@ -91,7 +92,7 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
     rule.id !== 'keep' && controller === null
       ? []
       : rule
-          .variants(started(base.now, controller) ? found : now.wiring, controller ?? NO_FACTS)
+          .variants(begun(now) ? found : now.wiring, controller ?? NO_FACTS)
           .map((variant) => wayFor(base, matches, controller, rule.id, variant))
   ).sort(better);
   const recommended =
@@ -120,9 +121,9 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
 /** Only for `keep`, which asks for no controller. */
 const NO_FACTS = { wallPart: 'none' } as ControllerFacts;
 
-/** Work has begun: what is left to do leads from now to the same end, which is made of what was found. */
-function started(now: Now, controller: ControllerFacts | null): boolean {
-  return controller !== null && now.done.some((entry) => entry.change !== null);
+/** Wires were moved: what is left to do leads from now to the same end, which is made of what was found. */
+function begun({ done }: Now): boolean {
+  return done.some(({ change }) => change !== null);
 }
 
 function controllerFor(
@@ -159,7 +160,7 @@ function wayFor(
 ): MainsWay {
   const { found, now, inputs, identification } = base;
   const rule = MAINS_METHOD_RULES.find(({ id }) => id === method);
-  const start = started(now, controller) ? found : now.wiring;
+  const start = begun(now) ? found : now.wiring;
   const repaired = method === 'keep' ? { wiring: start, findings: [] } : withGreyDriven(start);
   const made = rule?.apply(repaired.wiring, controller ?? NO_FACTS, variant);
   const nothing = { method, variant, facts: method === 'keep' ? null : controller };
@@ -195,8 +196,7 @@ function wayFor(
           ...safetyFindings(base)
         ];
   const findings = sortMains(own);
-  const begun = now.done.some(({ change }) => change !== null);
-  const moves = leftOf(mainsMoves(now.wiring, made.after, made.dead, begun && method !== 'keep'), now);
+  const moves = leftOf(mainsMoves(now.wiring, made.after, made.dead, begun(now) && method !== 'keep'), now);
   return {
     ...nothing,
     verdict: verdictOf(base, findings, method),
@@ -221,8 +221,7 @@ function leftOf(moves: readonly Move[], { done }: Now): Move[] {
 function verdictOf({ mains }: Base, findings: readonly MainsFinding[], method: MainsMethod): Verdict {
   if (findings.some(({ level }) => level === 'stop')) return 'no';
   if (method === 'keep') return findings.some(({ level }) => level === 'warn') ? 'care' : 'go';
-  const { who } = mains.competence;
-  return who === 'licensed' || who === 'competent' ? 'care' : 'pro';
+  return isCompetent(mains) ? 'care' : 'pro';
 }
 
 /** Leaving it is no advice for a house that is being harmed. */
@@ -283,11 +282,9 @@ function changeFindings(
 }
 
 function safetyFindings({ mains, found }: Base): MainsFinding[] {
-  const { who } = mains.competence;
-  const named = who === 'licensed' || who === 'competent';
   const supplies = mainsUnits(found).filter((unit) => unit.part === 'supply');
   return [
-    ...(named ? [] : [mainsFinding('warn', 'mains-competent-only', {})]),
+    ...(isCompetent(mains) ? [] : [mainsFinding('warn', 'mains-competent-only', {})]),
     ...(supplies.length > 1
       ? [mainsFinding('warn', 'mains-two-supplies-off', { supplies: supplies.map(({ name }) => name) })]
       : []),

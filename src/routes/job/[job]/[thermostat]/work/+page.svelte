@@ -2,16 +2,16 @@
   /** Station: the moves, for somebody competent: off and proven dead, one wire at a time, then on. */
   import Printer from '@lucide/svelte/icons/printer';
   import { stripOf } from '$core/handover/mains/as-built';
-  import { isCompetent, type MainsView } from '$core/handover/mains/view';
-  import { isProvenDead } from '$core/job/mains-edits';
+  import type { MainsView } from '$core/handover/mains/view';
+  import { isCompetent, isProvenDead } from '$core/job/mains-edits';
   import type { LogEntry } from '$core/job/log-schema';
   import type { MainsControls } from '$core/job/mains-schema';
   import { controllerName } from '$core/match/mains/controllers';
+  import { doMainsMove, mayDo, takeMainsBack } from '$core/plan/mains/doing';
   import type { Move } from '$core/plan/move-types';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
   import { mainsText } from '$core/words/mains-findings';
   import Competence from '$lib/mains/competence.svelte';
-  import { doMainsMove, takeMainsBack } from '$lib/mains/doing';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
   import MoveRow from '$lib/moves/move-row.svelte';
@@ -28,17 +28,15 @@
   let busy = $state(false);
   let trouble = $state('');
 
-  function mayMove(mains: MainsControls, move: Move): boolean {
-    if (!isCompetent(mains)) return false;
-    return move.change === null || isProvenDead(mains.dead, now().slice(0, 10));
+  const mayMove = (mains: MainsControls, move: Move) => mayDo(mains, move, now().slice(0, 10));
+
+  function tick(move: Move): void {
+    const step = doMainsMove(place.job, place.thermostat, move, now());
+    if (step) place.session.edit(step);
   }
 
-  function tick(mains: MainsControls, move: Move): void {
-    place.session.edit(doMainsMove(place.job, place.thermostat, mains, move, now()));
-  }
-
-  function untick(mains: MainsControls, entry: LogEntry | undefined): void {
-    const step = entry && takeMainsBack(place.job, place.thermostat, mains, entry, now());
+  function untick(entry: LogEntry | undefined): void {
+    const step = entry && takeMainsBack(place.job, place.thermostat, entry, now());
     if (step) place.session.edit(step);
   }
 
@@ -134,13 +132,13 @@
                 type="button"
                 class="btn btn-primary btn-lg"
                 disabled={!mayMove(mains, move)}
-                onclick={() => tick(mains, move)}>Done</button
+                onclick={() => tick(move)}>Done</button
               >
               {#if done.length > 0}
                 <button
                   type="button"
                   class="btn btn-outline btn-lg"
-                  onclick={() => untick(mains, done[done.length - 1])}>Back</button
+                  onclick={() => untick(done[done.length - 1])}>Back</button
                 >
               {/if}
               <a class="btn btn-ghost btn-lg" href="strip">Not as shown</a>
@@ -160,7 +158,7 @@
                   before={undefined}
                   after={undefined}
                   locked={!mayMove(mains, move)}
-                  ontick={() => tick(mains, move)}
+                  ontick={() => tick(move)}
                 />
               {/key}
             {/each}
@@ -187,7 +185,7 @@
                 {plan.found.strands.find(({ id }) => id === entry.act.what)?.name ?? entry.act.what}
                 <span class="quiet text-sm">{moment(entry.at)}</span></span
               >
-              <button type="button" class="btn btn-ghost btn-sm no-print" onclick={() => untick(mains, entry)}
+              <button type="button" class="btn btn-ghost btn-sm no-print" onclick={() => untick(entry)}
                 >Take back</button
               >
             </li>
