@@ -5,6 +5,14 @@ import ts from 'typescript-eslint';
 import { layers } from './scripts/lint/layers.mjs';
 import svelteConfig from './svelte.config.js';
 
+const NAMELESS = [
+  ':function > Identifier.params[name="one"]',
+  'VariableDeclarator > Identifier.id[name="one"]',
+  'ArrayPattern > Identifier[name="one"]',
+  'ObjectPattern > Property > Identifier.value[name="one"]',
+  'SvelteEachBlock > Identifier.context[name="one"]'
+].map((selector) => ({ selector, message: 'Call it what it is, not "one".' }));
+
 export default ts.config(
   { ignores: ['node_modules/', '.svelte-kit/', 'build/', 'dist/', 'test-results/'] },
   js.configs.recommended,
@@ -24,6 +32,8 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
       'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      // A thing is called what it is: strand, option, screw.
+      'no-restricted-syntax': ['error', ...NAMELESS],
       // No path of the product is mounted below a base address.
       'svelte/no-navigation-without-resolve': 'off'
     }

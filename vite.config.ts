@@ -1,9 +1,10 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { fewerParts } from './scripts/fewer-parts.mjs';
 
 export default defineConfig({
-  plugins: [tailwindcss(), sveltekit()],
+  plugins: [tailwindcss(), fewerParts(), sveltekit()],
   worker: { format: 'es' },
   optimizeDeps: { include: ['valibot', 'localforage', 'papaparse'] },
   test: {

@@ -90,16 +90,26 @@ const SHORT_LIST = [
   /^settings/,
   /^wait/
 ];
+const OF_A_CALL = /^(tug|screws)-.*-(heat|cool|fan|aux|emergency)[a-z]*\d?$/;
+/** Where the display is dark the list names the wires that feed it ("C at the equipment, C at the wall"); else it means every wire. */
+function onTheList(id: string, dark: boolean, all: readonly Observation[]): boolean {
+  if (OF_A_CALL.test(id)) return false;
+  if (id.endsWith('-display')) return dark;
+  return !dark || !all.some((other) => other.id === `${id}-display`);
+}
+
 /** Goes down the list whatever was seen; where it is at its end, by what tells most. */
 function byList(asked: Asked) {
   const { prepared, circumstances, answered } = asked;
-  const rank = (id: string) => SHORT_LIST.findIndex((shape) => shape.test(id));
+  const lit = asked.belief.reduce((sum, share, at) => sum + share * prepared.lit[at]!, 0);
+  const rank = (id: string) =>
+    onTheList(id, lit < 0.5, prepared.observations) ? SHORT_LIST.findIndex((shape) => shape.test(id)) : -1;
   const [next] = prepared.observations
     .filter(
       (observation) =>
         rank(observation.id) >= 0 && !answered.has(observation.id) && canMake(observation, circumstances)
     )
-    .sort((one, other) => rank(one.id) - rank(other.id));
+    .sort((first, second) => rank(first.id) - rank(second.id));
   if (next) return { observation: next, minutes: minutesOf(next, circumstances) };
   return nextLooks(prepared, asked.belief, circumstances, answered)[0];
 }
@@ -139,7 +149,7 @@ function plainList(prepared: Prepared, truth: number, rules: Parameters<typeof p
 }
 
 const quantile = (values: readonly number[], share: number) =>
-  [...values].sort((one, other) => one - other)[Math.floor(share * (values.length - 1))] ?? NaN;
+  [...values].sort((first, second) => first - second)[Math.floor(share * (values.length - 1))] ?? NaN;
 
 interface Sum {
   count: number;

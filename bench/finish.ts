@@ -19,7 +19,7 @@ const HOUSES = 12;
 const ms = (seconds: number) => `${(seconds * 1000).toFixed(1)} ms`;
 
 function quantile(values: readonly number[], share: number): number {
-  return [...values].sort((one, other) => one - other)[Math.floor(share * (values.length - 1))] ?? NaN;
+  return [...values].sort((first, second) => first - second)[Math.floor(share * (values.length - 1))] ?? NaN;
 }
 
 /** Drawn houses whose recommended way was carried out; those that have none are left out. */

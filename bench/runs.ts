@@ -66,8 +66,11 @@ export const runsBench: Part = {
 
 function plotOf(grown: readonly { zones: number; table: number; row: number; draws: number }[]): string {
   return growthPlot('How the long runs grow with zones', 'zones (three conductors each)', 'milliseconds', [
-    { name: 'table of single faults', points: grown.map((one) => [one.zones, one.table * 1e3] as const) },
-    { name: '1000 draws', points: grown.map((one) => [one.zones, one.draws * 1e3] as const) },
-    { name: 'one row of the table', points: grown.map((one) => [one.zones, one.row * 1e3] as const) }
+    {
+      name: 'table of single faults',
+      points: grown.map((row) => [row.zones, row.table * 1e3] as const)
+    },
+    { name: '1000 draws', points: grown.map((row) => [row.zones, row.draws * 1e3] as const) },
+    { name: 'one row of the table', points: grown.map((row) => [row.zones, row.row * 1e3] as const) }
   ]);
 }

@@ -125,9 +125,9 @@ function walkMains({ seed, mains, part, parts }: Share, tell: Tell): void {
   const all = [...mainsCases()];
   const step = Math.max(1, Math.floor(all.length / Math.max(1, mains)));
   for (let draw = part; draw * step < all.length && draw < mains; draw += parts) {
-    const one = all[(draw * step + (step > 1 ? seed : 0)) % all.length];
-    if (!one) continue;
-    tell({ mains: 1, mainsViolations: mainsViolations(one).map((what) => `${one.id}: ${what}`) });
+    const mainsCase = all[(draw * step + (step > 1 ? seed : 0)) % all.length];
+    if (!mainsCase) continue;
+    tell({ mains: 1, mainsViolations: mainsViolations(mainsCase).map((what) => `${mainsCase.id}: ${what}`) });
   }
 }
 

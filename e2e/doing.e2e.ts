@@ -124,10 +124,29 @@ test.describe('on a phone', () => {
     await expect(remedy.getByRole('list')).toContainText('Land the blue wire on C');
     await expectNoSideways(page);
     await expectAccessible(page);
-    await remedy.getByRole('button', { name: /^Done/ }).tap();
+    await remedy.getByRole('button', { name: 'Done. Power up again' }).tap();
     await goTo(page, 'power');
     await page.getByRole('button', { name: 'It is lit' }).tap();
     await expect(page.getByRole('status').filter({ hasText: 'Good.' })).toBeVisible();
+  });
+
+  test('a remedy that changed nothing takes its cause out, and the looking goes on from what was seen', async ({
+    page
+  }) => {
+    await open(page, '/demo/mill-cottage');
+    await page.waitForURL('**/why');
+    await answer(page, /display show/, 'Dark');
+    await answer(page, /head of the thermostat/, 'It did not');
+    const remedy = page.getByRole('region', { name: 'Remedy' });
+    await expect(remedy).toContainText('the head of the thermostat is not seated');
+    await remedy.getByRole('button', { name: 'Done, and it is as before' }).tap();
+    await expect(remedy).toHaveCount(0);
+    const causes = page.getByRole('region', { name: 'Most likely' });
+    await expect(causes).not.toContainText('head of the thermostat');
+    await expect(page.getByRole('region', { name: 'Next look' }).locator('[data-ask]')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Seen so far' })).toContainText('As before');
+    await expectNoSideways(page);
+    await expectAccessible(page);
   });
 
   test('what smells burnt ends the finding out, and what was seen is still there after a reload', async ({

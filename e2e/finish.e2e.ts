@@ -151,7 +151,7 @@ test.describe('on a phone', () => {
     const codes = (JSON.parse(await paper(page, /As built \(JSON\)/)) as { codes: string[] }).codes;
     await paper(page, /The same as a drawing/);
     const drawing = (
-      await page.locator('.paper').evaluateAll((pages) => pages.map((one) => one.innerHTML))
+      await page.locator('.paper').evaluateAll((pages) => pages.map((page) => page.innerHTML))
     ).join('');
     await goTo(page, 'set-up');
     await page.getByRole('button', { name: 'Set: Kind of system', exact: true }).tap();

@@ -39,7 +39,7 @@ async function longTasks(page, origin) {
       window.tasks = [];
       window.doneAt = null;
       new PerformanceObserver((list) =>
-        list.getEntries().forEach((one) => window.tasks.push({ start: one.startTime, ms: one.duration }))
+        list.getEntries().forEach((task) => window.tasks.push({ start: task.startTime, ms: task.duration }))
       ).observe({ type: 'longtask' });
       new MutationObserver(() => {
         if (window.doneAt === null && document.querySelector(selector)) window.doneAt = performance.now();
@@ -49,9 +49,9 @@ async function longTasks(page, origin) {
     await page.locator(done).waitFor();
     await page.waitForTimeout(1000);
     const { tasks, doneAt } = await page.evaluate(() => ({ tasks: window.tasks, doneAt: window.doneAt }));
-    const during = tasks.filter((one) => one.start + one.ms < doneAt);
-    const after = tasks.filter((one) => one.start + one.ms >= doneAt);
-    const list = (all) => all.map((one) => `${one.ms.toFixed(0)} ms`).join(', ') || 'none';
+    const during = tasks.filter((task) => task.start + task.ms < doneAt);
+    const after = tasks.filter((task) => task.start + task.ms >= doneAt);
+    const list = (all) => all.map((task) => `${task.ms.toFixed(0)} ms`).join(', ') || 'none';
     console.log(
       `${name}: tasks over 50 ms while it runs: ${list(during)}; when its result is drawn: ${list(after)}`
     );
@@ -71,7 +71,7 @@ async function editToRanking(page, origin) {
   await page.evaluate(() => {
     window.tasks = [];
     new PerformanceObserver((list) =>
-      list.getEntries().forEach((one) => window.tasks.push(one.duration))
+      list.getEntries().forEach((task) => window.tasks.push(task.duration))
     ).observe({ type: 'longtask' });
   });
   for (let at = 0; at < EDITS; at += 1) {
@@ -79,8 +79,8 @@ async function editToRanking(page, origin) {
       await page.evaluate(
         () =>
           new Promise((resolve) => {
-            const button = [...document.querySelectorAll('header button')].find((one) =>
-              (one.getAttribute('aria-label') ?? one.title).startsWith('Take back')
+            const button = [...document.querySelectorAll('header button')].find((task) =>
+              (task.getAttribute('aria-label') ?? task.title).startsWith('Take back')
             );
             const start = performance.now();
             button.click();

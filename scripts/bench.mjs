@@ -8,7 +8,7 @@ run(bin('vite'), ['build', '--config', 'vite.bench.config.ts'], { stdio: ['ignor
 const { main } = await import(pathToFileURL(resolve(root, 'dist/bench/bench.js')).href);
 const words = process.argv.slice(2);
 const page = words.length === 0 || words.includes('page');
-process.exitCode = words.length === 1 && page ? 0 : await main(words.filter((one) => one !== 'page'));
+process.exitCode = words.length === 1 && page ? 0 : await main(words.filter((word) => word !== 'page'));
 if (page) {
   const { measurePage } = await import('./bench-page.mjs');
   await measurePage();

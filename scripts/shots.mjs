@@ -88,7 +88,7 @@ async function setUp(page) {
 const { origin, server } = await startServer(await freePort(4199));
 const browser = await chromium.launch({ executablePath, args: launchArguments });
 try {
-  for (const view of views.filter((one) => !only || one.name.includes(only))) {
+  for (const view of views.filter((view) => !only || view.name.includes(only))) {
     const page = await browser.newPage({
       viewport: view.size,
       colorScheme: view.theme === 'cellar' ? 'dark' : 'light'

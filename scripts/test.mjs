@@ -31,7 +31,7 @@ function step(name, command, args, environment = {}) {
 
 async function inTurn(...steps) {
   const done = [];
-  for (const one of steps) done.push(await one());
+  for (const begin of steps) done.push(await begin());
   return done;
 }
 
@@ -69,15 +69,15 @@ function read(file) {
 
 const unit = read(unitFile);
 const e2e = read(e2eFile);
-const plain = checks.filter((one) => !one.name.endsWith('tests'));
+const plain = checks.filter((check) => !check.name.endsWith('tests'));
 const passed =
-  plain.filter((one) => one.ok).length +
+  plain.filter((check) => check.ok).length +
   (unit?.numPassedTests ?? 0) +
   (e2e?.stats.expected ?? 0) +
   (e2e?.stats.flaky ?? 0);
 let failed =
-  plain.filter((one) => !one.ok).length + (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0);
+  plain.filter((check) => !check.ok).length + (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0);
 // A runner that broke before it could count is a failure too.
-if (failed === 0) failed = checks.filter((one) => !one.ok).length;
+if (failed === 0) failed = checks.filter((check) => !check.ok).length;
 console.log(`\n${passed} passed, ${failed} failed`);
-process.exitCode = failed === 0 && checks.every((one) => one.ok) ? 0 : 1;
+process.exitCode = failed === 0 && checks.every((check) => check.ok) ? 0 : 1;

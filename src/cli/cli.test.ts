@@ -21,7 +21,7 @@ describe('the command line', () => {
     });
     expect(option('plug-in-transformer')).toMatchObject({ verdict: 'no' });
     expect(option('plug-in-transformer').findings[0]).toMatchObject({ code: 'function-lost', level: 'stop' });
-    expect(plan.before.map((one: { call: string }) => one.call)).toEqual([
+    expect(plan.before.map((row: { call: string }) => row.call)).toEqual([
       'idle',
       'heat1',
       'cool1',

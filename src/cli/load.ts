@@ -37,7 +37,7 @@ export function pickThermostat(
   job: Job,
   { thermostat }: Pick<Arguments, 'thermostat'>
 ): Thermostat | WrongUse {
-  const ids = job.thermostats.map((one) => one.id).join(', ');
+  const ids = job.thermostats.map((thermostat) => thermostat.id).join(', ');
   if (thermostat !== undefined) {
     return (
       job.thermostats.find((candidate) => candidate.id === thermostat) ??

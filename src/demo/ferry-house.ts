@@ -37,26 +37,26 @@ function onOwnScrew(conductor: Conductor, call: ScrewId): Conductor {
   return { ...conductor, far: { ...conductor.far, on } };
 }
 
-function zone(one: Zone): Thermostat {
-  const id = makeId('thermostat', one.id);
+function zone(facts: Zone): Thermostat {
+  const id = makeId('thermostat', facts.id);
   return {
-    ...emptyThermostat(id, one.name, [panelId]),
-    screws: screwsFrom([...(one.plate ?? ['R', 'W'])]),
+    ...emptyThermostat(id, facts.name, [panelId]),
+    screws: screwsFrom([...(facts.plate ?? ['R', 'W'])]),
     oldSupply: 'battery',
     cables: [
       {
-        id: makeId('cable', one.id),
-        name: one.cable,
+        id: makeId('cable', facts.id),
+        name: facts.cable,
         gauge: 18,
-        lengthM: one.lengthM,
-        path: one.path,
+        lengthM: facts.lengthM,
+        path: facts.path,
         insulation: 'sound',
         near: id,
         far: panelId
       }
     ],
-    conductors: conductors(one.id, id, panelId, one.lines).map((conductor) =>
-      onOwnScrew(conductor, one.call)
+    conductors: conductors(facts.id, id, panelId, facts.lines).map((conductor) =>
+      onOwnScrew(conductor, facts.call)
     ),
     observed: {
       'conductor-build': 'thin',
@@ -65,8 +65,8 @@ function zone(one: Zone): Thermostat {
       'outdoor-unit': 'none',
       'measured-volts': 27
     },
-    outlet: one.outlet,
-    choice: { device: FELLGATE, method: one.method, variant: null }
+    outlet: facts.outlet,
+    choice: { device: FELLGATE, method: facts.method, variant: null }
   };
 }
 

@@ -96,7 +96,7 @@ describe('the steps of undo', () => {
     const other = withStep(movedBy(two, -1), step('c'));
     await store.save({ job, saved: '', history: other }, 1, two);
     const loaded = await store.load('job-rowan');
-    expect(loaded.ok && loaded.record.history.steps.map((one) => one.label)).toEqual(['left alone', 'c']);
+    expect(loaded.ok && loaded.record.history.steps.map((step) => step.label)).toEqual(['left alone', 'c']);
     await store.remove('job-rowan');
     expect(await steps.keys()).toEqual([]);
   });

@@ -31,7 +31,10 @@ export function memoryStore(capacity = Infinity): JobStore {
       if (theirs === null && revision > 0) return { ok: false, reason: 'gone' };
       if (theirs && theirs.revision !== revision) return { ok: false, reason: 'conflict', theirs };
       const next = JSON.stringify({ ...record, revision: revision + 1 });
-      const others = [...held].reduce((sum, [id, one]) => (id === record.job.id ? sum : sum + one.length), 0);
+      const others = [...held].reduce(
+        (sum, [id, word]) => (id === record.job.id ? sum : sum + word.length),
+        0
+      );
       if (others + next.length > capacity) return { ok: false, reason: 'full', why: 'no room is left' };
       held.set(record.job.id, next);
       for (const listener of listeners) listener(record.job.id);

@@ -153,7 +153,7 @@ function buffersOf(result: TaskResult): ArrayBuffer[] {
     'rows' in result
       ? [result.rows, result.runs, result.volts, result.flags]
       : result.calls.map((call) => call.volts);
-  return [...new Set(arrays.map((one) => one.buffer as ArrayBuffer))].filter(
+  return [...new Set(arrays.map((array) => array.buffer as ArrayBuffer))].filter(
     (arrayBuffer) => arrayBuffer.byteLength > 0
   );
 }

@@ -50,10 +50,10 @@ export async function faults(args: Arguments): Promise<Outcome> {
 function rowsOf(table: FaultTable) {
   const { calls, loads, rows, volts, flags, cases, worstCase, starvedVolts } = table;
   return Array.from({ length: rows.length / 2 }, (_, row) => {
-    const hit = [rows[2 * row] ?? -1, rows[2 * row + 1] ?? -1].flatMap((one) => table.faults[one] ?? []);
+    const hit = [rows[2 * row] ?? -1, rows[2 * row + 1] ?? -1].flatMap((index) => table.faults[index] ?? []);
     return {
-      faults: hit.map((one) => one.id),
-      says: hit.map((one) => one.says),
+      faults: hit.map((fault) => fault.id),
+      says: hit.map((fault) => fault.says),
       calls: calls.map((call, column) => {
         const at = row * calls.length + column;
         const bits = flags[at] ?? 0;

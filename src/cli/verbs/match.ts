@@ -21,9 +21,9 @@ export async function match({ file }: Arguments): Promise<Outcome> {
   const page = results.flatMap(({ thermostat, matches }) => [
     thermostat.name,
     ...(thermostat.mains === null ? [] : [...matchLines(thermostat.mains), '']),
-    ...(thermostat.mains === null ? matches : []).flatMap((one) => [
-      `  ${one.verdict.padEnd(4)}  ${deviceName(one.device)} (${one.device.id})`,
-      ...byAspect(one.findings).flatMap(({ aspect, findings }) => [
+    ...(thermostat.mains === null ? matches : []).flatMap((match) => [
+      `  ${match.verdict.padEnd(4)}  ${deviceName(match.device)} (${match.device.id})`,
+      ...byAspect(match.findings).flatMap(({ aspect, findings }) => [
         `        ${ASPECT_NAMES[aspect]}:`,
         ...findingLines(findings, '          ')
       ])

@@ -44,7 +44,7 @@ export function planFromArguments(
   if (device === undefined) {
     return wrongUse(
       `No model ${args.model}; known: ${devicesOf(job)
-        .map((one) => one.id)
+        .map((device) => device.id)
         .join(', ')}.`
     );
   }

@@ -54,6 +54,9 @@ describe('belief', () => {
       { id: 'look', gain: 0.5, effort: 'look' as const },
       { id: 'idle', gain: 0.001, effort: 'look' as const }
     ];
-    expect(worthAsking(questions, (one) => one.effort).map((one) => one.id)).toEqual(['look', 'meter']);
+    expect(worthAsking(questions, (question) => question.effort).map((question) => question.id)).toEqual([
+      'look',
+      'meter'
+    ]);
   });
 });

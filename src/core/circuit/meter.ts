@@ -39,25 +39,26 @@ export function meterOf(relays: Relays): Meter {
   );
   /** Numbers of two nodes, where they are in one island. */
   const joined = (a: string, b: string): readonly [number, number] | null => {
-    const [one, other] = [numberOf.get(a), numberOf.get(b)];
-    if (one === undefined || other === undefined || islands[one] !== islands[other]) return null;
-    return [one, other];
+    const [first, second] = [numberOf.get(a), numberOf.get(b)];
+    if (first === undefined || second === undefined || islands[first] !== islands[second]) return null;
+    return [first, second];
   };
   return {
     volts: (a, b) => {
       const pair = joined(a, b);
       if (pair === null) return null;
-      const [one, other] = pair;
-      if (nodes) return rmsBetween(nodes, one, other);
-      return Math.hypot((re[one] ?? 0) - (re[other] ?? 0), (im[one] ?? 0) - (im[other] ?? 0));
+      const [first, second] = pair;
+      if (nodes) return rmsBetween(nodes, first, second);
+      return Math.hypot((re[first] ?? 0) - (re[second] ?? 0), (im[first] ?? 0) - (im[second] ?? 0));
     },
     phasor: (a, b) => {
       const pair = joined(a, b);
       if (pair === null) return null;
-      const [one, other] = pair;
-      if (!nodes) return { re: (re[one] ?? 0) - (re[other] ?? 0), im: (im[one] ?? 0) - (im[other] ?? 0) };
+      const [first, second] = pair;
+      if (!nodes)
+        return { re: (re[first] ?? 0) - (re[second] ?? 0), im: (im[first] ?? 0) - (im[second] ?? 0) };
       const peak = nodes.nodes[0];
-      return { re: ((peak?.[one] ?? 0) - (peak?.[other] ?? 0)) / Math.SQRT2, im: 0 };
+      return { re: ((peak?.[first] ?? 0) - (peak?.[second] ?? 0)) / Math.SQRT2, im: 0 };
     },
     alive: (node) => {
       const number = island(node);

@@ -332,8 +332,8 @@ function tiedSupplies(netlist: Netlist, circuit: Circuit): [PartRef, PartRef][] 
   netlist.elements.forEach((element, at) => {
     if (circuit.on[at] === 1 && isCopper(element)) groups.set(find(element.a), find(element.b));
   });
-  const joined = (one: Source, other: Source) =>
-    [one.a, one.b].some((node) => [other.a, other.b].some((far) => find(node) === find(far)));
+  const joined = (first: Source, second: Source) =>
+    [first.a, first.b].some((node) => [second.a, second.b].some((far) => find(node) === find(far)));
   return sources.flatMap((source, index) =>
     sources
       .slice(index + 1)

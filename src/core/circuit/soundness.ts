@@ -60,10 +60,10 @@ function contradiction(elements: readonly Element[]): Failure | null {
   };
   for (const element of elements) {
     if (element.kind !== 'source' || element.ohms > 0) continue;
-    const [one, other] = [find(element.a), find(element.b)];
-    if (one === other)
+    const [first, second] = [find(element.a), find(element.b)];
+    if (first === second)
       return fail(element.id, `${element.id} contradicts another source between the same two points`);
-    parent.set(one, other);
+    parent.set(first, second);
   }
   return null;
 }

@@ -58,8 +58,8 @@ export function structureOf(elements: readonly Element[], grounds: readonly stri
   const a = Int32Array.from(elements, (element) => numberOf.get(element.a) ?? 0);
   const b = Int32Array.from(elements, (element) => numberOf.get(element.b) ?? 0);
   const coupling = Int32Array.from(elements, (_, at) => {
-    const [one, other] = [a[at] ?? 0, b[at] ?? 0];
-    return one === other ? -1 : place.slotOf(Math.max(one, other), Math.min(one, other));
+    const [first, second] = [a[at] ?? 0, b[at] ?? 0];
+    return first === second ? -1 : place.slotOf(Math.max(first, second), Math.min(first, second));
   });
   const switched = order.findIndex((at) => (ranks[at] ?? 0) > 0);
   return {
@@ -95,10 +95,10 @@ function eliminate(
   const at = new Map(names.map((name, number) => [name, number]));
   const neighbours = names.map(() => new Set<number>());
   for (const element of elements) {
-    const [one, other] = [at.get(element.a) ?? 0, at.get(element.b) ?? 0];
-    if (one === other) continue;
-    neighbours[one]?.add(other);
-    neighbours[other]?.add(one);
+    const [first, second] = [at.get(element.a) ?? 0, at.get(element.b) ?? 0];
+    if (first === second) continue;
+    neighbours[first]?.add(second);
+    neighbours[second]?.add(first);
   }
   const order: number[] = [];
   const position: number[] = [];
@@ -111,13 +111,13 @@ function eliminate(
     order.push(next);
     const around = [...(neighbours[next] ?? [])];
     raw.push(around);
-    for (const one of around) {
-      const set = neighbours[one];
+    for (const index of around) {
+      const set = neighbours[index];
       set?.delete(next);
-      for (const other of around) if (other !== one) set?.add(other);
+      for (const other of around) if (other !== index) set?.add(other);
     }
   }
-  const columns = raw.map((around) => around.map((one) => position[one] ?? 0).sort((x, y) => x - y));
+  const columns = raw.map((around) => around.map((index) => position[index] ?? 0).sort((x, y) => x - y));
   return { order, columns };
 }
 
@@ -128,11 +128,11 @@ function cheapest(
 ): number {
   let best = -1;
   let cost = Infinity;
-  for (const one of open) {
-    const here = (ranks[one] ?? 0) * 1e6 + (neighbours[one]?.size ?? 0);
+  for (const index of open) {
+    const here = (ranks[index] ?? 0) * 1e6 + (neighbours[index]?.size ?? 0);
     if (here < cost) {
       cost = here;
-      best = one;
+      best = index;
     }
   }
   return best;

@@ -67,7 +67,7 @@ export function toleranceRun(request: ToleranceRequest): LongRun<ToleranceResult
     dead: 0
   }));
   let done = 0;
-  const one = () => {
+  const drawOnce = () => {
     spreadValues(circuit, draw);
     for (let at = 0; at < calls.length; at += 1) {
       const tally = tallies[at]!;
@@ -85,7 +85,7 @@ export function toleranceRun(request: ToleranceRequest): LongRun<ToleranceResult
     total: draws,
     done: () => done,
     advance: (steps) => {
-      for (const end = Math.min(draws, done + steps); done < end;) one();
+      for (const end = Math.min(draws, done + steps); done < end;) drawOnce();
     },
     result: () => ({
       draws: done,

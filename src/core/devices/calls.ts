@@ -61,7 +61,7 @@ export function combinedCallsOf(world: MachineWorld, wiring: Wiring, more: reado
     const beside = BESIDE.filter(
       (candidate) => candidate.with.includes(main) && calls.includes(candidate.request)
     );
-    const asked = [main, ...beside.map((one) => one.request)];
+    const asked = [main, ...beside.map((ask) => ask.request)];
     const closes = (requests: readonly Request[]) =>
       new Set(requests.flatMap((request) => rolesCalled(request, world)));
     if (closes(asked).size > closes([main]).size)

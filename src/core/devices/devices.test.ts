@@ -96,7 +96,7 @@ describe('furnace board', () => {
       upsets: [{ element: 'eq:secondary', kind: 'weak' }]
     });
     const [was, now] = [wiring, weak].map(
-      (one) => run(one, worldOf('furnace-ac'), 'cool1').thermostatVolts ?? 0
+      (before) => run(before, worldOf('furnace-ac'), 'cool1').thermostatVolts ?? 0
     );
     expect(now).toBeLessThan((was ?? 0) - 1);
   });

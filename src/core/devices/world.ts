@@ -35,7 +35,7 @@ export function worldOfDevice(world: World, device: string): MachineWorld {
 export function withBlowerInCool(world: World, blowerInCool: MachineWorld['blowerInCool']): World {
   const of =
     world.of &&
-    Object.fromEntries(Object.entries(world.of).map(([id, one]) => [id, { ...one, blowerInCool }]));
+    Object.fromEntries(Object.entries(world.of).map(([id, first]) => [id, { ...first, blowerInCool }]));
   return { ...world, blowerInCool, ...(of ? { of } : {}) };
 }
 
@@ -57,7 +57,7 @@ const keys = new WeakMap<World, string>();
 function keyOf(world: World): string {
   const key = ({ family, blowerInHeat, blowerInCool, compressor, reversing }: MachineWorld) =>
     [family, blowerInHeat, blowerInCool, compressor, reversing].join(' ');
-  const others = Object.entries(world.of ?? {}).map(([id, one]) => `${id}=${key(one)}`);
+  const others = Object.entries(world.of ?? {}).map(([id, first]) => `${id}=${key(first)}`);
   return [key(world), ...others.sort()].join(';');
 }
 

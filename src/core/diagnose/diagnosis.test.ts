@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { finish } from '../circuit/long-run';
 import { furnaceWithSpare } from '../houses/houses';
-import { plannedHouse } from '../houses/powered-houses';
+import { plannedHouse, twoSupplyHouse } from '../houses/powered-houses';
 import { beliefAfter, prepareRun, rankedCauses, type Prepared } from './diagnosis';
 import { minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
 import { planFor } from '../plan/plan';
@@ -9,7 +9,9 @@ import { diagnosisRequest } from './from-plan';
 import { CAUSE_ODDS } from './causes/odds';
 import type { CauseKind } from './causes/types';
 import { remedyOf } from './remedy';
-import { stateOf } from './state';
+import { TRIED_STILL, triedId } from './observations/tried';
+import { readSeen } from '../formats/diagnose-words';
+import { stateOf, type DiagnosisState } from './state';
 
 let prepared: Prepared;
 const hands = { meter: false, helper: false };
@@ -100,6 +102,87 @@ describe('a diagnosis', () => {
   it('settles on what was found, and on nothing before anything was seen', () => {
     expect(after().settled).toBeNull();
     expect(after(['display', 'dark'], ['head', 'off']).settled?.id).toMatch(/^head-not-seated/);
+  });
+
+  it('goes on where a remedy changed nothing: that cause is out, what was seen stays, and the next is looked for', () => {
+    const dark = [
+      ['display', 'dark'],
+      ['head', 'off']
+    ] as const;
+    const settled = after(...dark).settled!;
+    const tried = after(...dark, [triedId(settled.cause.id), TRIED_STILL]);
+    expect(tried.unknown).toEqual([]);
+    expect(tried.causes.map(({ id }) => id)).not.toContain(settled.id);
+    expect(tried.settled).toBeNull();
+    expect(tried.looks.length).toBeGreaterThan(0);
+    // It was off, and was pressed on: no answer was wrong, nor does a later one make it so.
+    expect(tried.against).toEqual([]);
+    const later = after(...dark, [triedId(settled.cause.id), TRIED_STILL], ['lamp', 'shines']);
+    expect(later.against).toEqual([]);
+    // Nobody is sent to make a remedy as a look.
+    expect(tried.looks.some(({ observation }) => observation.id.startsWith('tried'))).toBe(false);
+    // Every other cause of a dark display is likelier than it was.
+    const supply = (state: DiagnosisState) =>
+      state.causes.find(({ cause }) => cause.kind === 'supply-off')!.probability;
+    expect(supply(tried)).toBeGreaterThan(supply(after(...dark)));
+    expect(readSeen(prepared, `${triedId(settled.cause.id)}-${TRIED_STILL}`)).toEqual({
+      observation: triedId(settled.cause.id),
+      answer: TRIED_STILL
+    });
+    expect(readSeen(prepared, 'tried-nothing-still')).toHaveProperty('why');
+  });
+
+  it('looks at a fuse again that was replaced, and stops where it is open once more', () => {
+    const open = [
+      ['display', 'dark'],
+      ['fuse', 'open']
+    ] as const;
+    const fuse = prepared.situation.causes.find(({ kind }) => kind === 'fuse-open')!;
+    const still = [triedId(fuse.id), TRIED_STILL] as const;
+    const asked = after(...open, still);
+    expect(asked.stop).toBeNull();
+    expect(asked.looks.map(({ observation }) => observation.id)).toContain('fuse');
+    // The answer takes the place of the one before it, after the remedy.
+    const again = after(open[0], still, ['fuse', 'open']);
+    expect(again).toMatchObject({ stop: { id: 'fuse-again' }, stoppedBy: 'fuse', looks: [], settled: null });
+    expect(after(open[0], still, ['fuse', 'whole']).stop).toBeNull();
+    // Any other look is not made twice.
+    const tugged = after(...open, ['tug-wall', 'fine'], still);
+    expect(tugged.looks.map(({ observation }) => observation.id)).not.toContain('tug-wall');
+  });
+
+  it('asks a dark display for the wires that feed it, and a call that fails for its own', () => {
+    const wires = (id: string) =>
+      look(id)
+        .answers.map(({ value }) => value)
+        .filter((value) => value !== 'fine');
+    const whole = wires('tug-wall');
+    const feeds = wires('tug-wall-display');
+    expect(feeds.length).toBeGreaterThan(1);
+    expect(feeds.length).toBeLessThan(whole.length);
+    // Without any of them the display goes dark; without any other it does not: the circuit says so.
+    const { situation } = prepared;
+    for (const strand of whole) {
+      const at = situation.list.findIndex(
+        ({ causes }) =>
+          causes.length === 1 &&
+          situation.causes[causes[0]!]!.kind === 'conductor-loose' &&
+          situation.causes[causes[0]!]!.hits.strands?.includes(strand)
+      );
+      expect(prepared.lit[at]! < 0.5, strand).toBe(feeds.includes(strand));
+    }
+  });
+
+  it('has one name for each look, at an outlet too', () => {
+    const run = prepareRun(twoSupplyHouse());
+    if ('ok' in run) throw new Error(run.why);
+    const { observations } = finish(run);
+    const ids = observations.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    const places = observations
+      .filter(({ id }) => /^tug-[a-z0-9]+(-\d)?$/.test(id))
+      .map(({ place }) => place);
+    expect(new Set(places).size).toBe(3);
   });
 
   it('is not begun while a stop of the user’s is open', () => {

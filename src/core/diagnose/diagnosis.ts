@@ -120,17 +120,20 @@ export interface CauseBelief {
 /** A class with this share of the belief is worth its remedy: it costs less to try than to look on. */
 export const SETTLED = 0.8;
 
+const NONE_TRIED: ReadonlySet<string> = new Set();
+
 /** Clauses of one class that are said; the rest of it would say the same again. */
 const MOST_CLAUSES = 4;
 
 /**
  * Causes, the likeliest first: each with all that is believed of it, alone or together with another. Those that nothing tells apart when they
- * are alone are one, for they have one answer.
+ * are alone are one, for they have one answer. What was `tried` (ids) is put right already: it is no cause any more.
  */
 export function rankedCauses(
   { situation, alike: alikes }: Prepared,
   belief: Float64Array,
-  ability: Ability
+  ability: Ability,
+  tried: ReadonlySet<string> = NONE_TRIED
 ): CauseBelief[] {
   const { causes, list } = situation;
   const shares = new Float64Array(causes.length);
@@ -140,10 +143,12 @@ export function rankedCauses(
     if (hypothesis.causes.length === 1) classOf[hypothesis.causes[0]!] = alikes[ability][at]!;
   });
   const groups = new Map<number, number[]>();
-  causes.forEach((_, at) => groups.set(classOf[at]!, [...(groups.get(classOf[at]!) ?? []), at]));
+  causes.forEach(({ id }, at) => {
+    if (!tried.has(id)) groups.set(classOf[at]!, [...(groups.get(classOf[at]!) ?? []), at]);
+  });
   return [...groups.values()]
     .map((members) => {
-      const sorted = members.sort((one, other) => shares[other]! - shares[one]!);
+      const sorted = members.sort((first, second) => shares[second]! - shares[first]!);
       const own = sorted.map((at) => causes[at]!);
       const cause = own[0]!;
       return {
@@ -158,7 +163,7 @@ export function rankedCauses(
         touched: own.some(({ touched }) => touched)
       };
     })
-    .sort((one, other) => other.probability - one.probability);
+    .sort((first, second) => second.probability - first.probability);
 }
 
 /** Hypotheses with the same chances of every answer, to the hundredth, are alike. */

@@ -34,7 +34,7 @@ function wordsOf(whole: Wiring, call: Call, faults: readonly string[]) {
   const all = faultsOf(whole, netlistOf(whole, world)!);
   const wiring = faults.reduce((before, id) => {
     const fault = all.find((candidate) => candidate.id === id);
-    if (!fault) throw new Error(`No fault ${id}: ${all.map((one) => one.id).join(', ')}`);
+    if (!fault) throw new Error(`No fault ${id}: ${all.map((fault) => fault.id).join(', ')}`);
     return fault.apply(before);
   }, whole);
   const made = powerUp(wiring, world, call);
@@ -85,7 +85,10 @@ describe('in words', () => {
     expect(reason).toMatch(/^Burner: /);
     // The released fan relay leaves a display of 3 VA enough; one that draws 12 gets too little in series with it.
     const hungry = thermostatOf({ ...device('de-fellgate'), drawVa: 12 }, 'th');
-    const wiring = { ...whole, devices: whole.devices.map((one) => (one.id === 'th' ? hungry : one)) };
+    const wiring = {
+      ...whole,
+      devices: whole.devices.map((device) => (device.id === 'th' ? hungry : device))
+    };
     expect(wordsOf(wiring, 'idle', ['conductors-swapped:g:c:near']).join(' ')).toMatch(
       /gets \d+\.\d V at its electronics: outside/
     );

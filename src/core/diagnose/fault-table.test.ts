@@ -53,7 +53,7 @@ describe('laid over one circuit', () => {
     for (const row of picked) {
       const hit = [table.rows[2 * row]!, table.rows[2 * row + 1]!]
         .filter((candidate) => candidate >= 0)
-        .map((one) => faults[one]!);
+        .map((index) => faults[index]!);
       const wiring = hit.reduce((before, fault) => fault.apply(before), house.wiring);
       const label = hit.map((fault) => fault.id).join(' + ');
       table.calls.forEach((call, column) => {

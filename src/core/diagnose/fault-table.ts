@@ -60,7 +60,7 @@ export interface FaultTable {
 }
 
 /** Two screws that a meter is put on. */
-export type ReadingPoint = readonly [one: TerminalId, other: TerminalId];
+export type ReadingPoint = readonly [from: TerminalId, to: TerminalId];
 
 /** `burns`: a short with no fuse that anybody has seen. `starved`: a coil gets some volts, and too little to pull in. */
 export const FLAGS = { fuseOpen: 1, overloaded: 2, chatter: 4, burns: 8, starved: 16 } as const;
@@ -123,12 +123,12 @@ export function faultTableRun(request: FaultTableRequest): LongRun<FaultTable> |
     advance: (steps) => {
       for (const end = Math.min(total, done + steps); done < end; done += 1) {
         const hit = [cells.rows[2 * done]!, cells.rows[2 * done + 1]!].filter((candidate) => candidate >= 0);
-        const edits = hit.map((one) => overlay.edits[one]!);
+        const edits = hit.map((index) => overlay.edits[index]!);
         const apart = hit.some((number) => faults[number]!.apart === true);
         if (apart || (edits.length === 2 && !independent(edits[0]!, edits[1]!)))
           alone(
             done,
-            hit.map((one) => faults[one]!)
+            hit.map((index) => faults[index]!)
           );
         else single(done, edits);
       }
@@ -158,8 +158,8 @@ function tableFor({ sound, calls, faults, pairs, cases, points }: TableParts): F
   const rows: number[] = [-1, -1];
   faults.forEach((_, fault) => rows.push(fault, -1));
   if (pairs)
-    for (let one = 0; one < faults.length; one += 1)
-      for (let other = one + 1; other < faults.length; other += 1) rows.push(one, other);
+    for (let value = 0; value < faults.length; value += 1)
+      for (let other = value + 1; other < faults.length; other += 1) rows.push(value, other);
   const cells = (rows.length / 2) * calls.length;
   const loads = [...new Set(sound.loads.map((rule) => rule.load))];
   const runWords = Math.max(1, Math.ceil(loads.length / 32));
@@ -268,11 +268,11 @@ function noteReadings(
   const islands = islandsOf(circuit);
   const { xRe, xIm } = circuit.numbers;
   for (let at = 0; at < points.length; at += 2) {
-    const [one, other] = [points[at]!, points[at + 1]!];
-    if (one < 0 || other < 0 || islands[one] !== islands[other]) continue;
+    const [first, second] = [points[at]!, points[at + 1]!];
+    if (first < 0 || second < 0 || islands[first] !== islands[second]) continue;
     readings[(cell * points.length + at) / 2] = waves
-      ? rmsBetween(waves, one, other)
-      : Math.hypot(xRe[one]! - xRe[other]!, xIm[one]! - xIm[other]!);
+      ? rmsBetween(waves, first, second)
+      : Math.hypot(xRe[first]! - xRe[second]!, xIm[first]! - xIm[second]!);
   }
 }
 

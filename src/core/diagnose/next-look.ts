@@ -92,11 +92,11 @@ export function nextLooks(
     .map((observation) => ({ observation, ...expected(live, observation) }))
     .filter(({ gain }) => gain >= LEAST_GAIN)
     .map((look) => ({ ...look, minutes: minutesOf(look.observation, circumstances) }))
-    .sort((one, other) => other.gain / other.minutes - one.gain / one.minutes);
+    .sort((first, second) => second.gain / second.minutes - first.gain / first.minutes);
   const deep = looked
     .slice(0, DEEP)
     .map((look) => ({ look, worth: worthAhead(live, look, looked, circumstances) }));
-  deep.sort((one, other) => other.worth - one.worth);
+  deep.sort((first, second) => second.worth - first.worth);
   return [...deep.map(({ look }) => look), ...looked.slice(DEEP)];
 }
 

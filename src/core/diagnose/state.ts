@@ -17,7 +17,8 @@ import {
   type Circumstances,
   type NextLook
 } from './next-look';
-import { againstOf } from './contradictions';
+import { againstOf, type Answered } from './contradictions';
+import { opensAgain, triedCauses, triedLook, worthAgain } from './observations/tried';
 import type { Observation } from './observations/types';
 import { stopSign, type StopSign } from './stop-signs';
 import type { Call } from '../trade/calls';
@@ -34,6 +35,8 @@ export interface OwnReading {
 export interface DiagnosisState {
   /** Nothing more is asked: off, and whom to call. */
   readonly stop: StopSign | null;
+  /** What was seen that stops it, by the id of the look or of the sign. */
+  readonly stoppedBy: string | null;
   /** The likeliest first; those that no look tells apart are one. */
   readonly causes: readonly CauseBelief[];
   /** Likely enough that its remedy is worth more than another look. */
@@ -75,9 +78,15 @@ export function stateOf(
   );
   const belief = beliefAfter(prepared, all);
   const ability = abilityOf(circumstances);
-  const causes = rankedCauses(prepared, belief, ability);
-  const stop = seen.map(({ observation }) => stopSign(observation)).find((sign) => sign !== null) ?? null;
-  const answered = new Set(all.map(({ observation }) => observation.id));
+  const tried = triedCauses(prepared, all);
+  const causes = rankedCauses(prepared, belief, ability, tried);
+  const stoppedBy =
+    seen.find(({ observation }) => stopSign(observation) !== null)?.observation ??
+    opensAgain(prepared, known) ??
+    null;
+  const stop = stoppedBy === null ? null : (stopSign(stoppedBy) ?? stopSign('fuse-again'));
+  const again = worthAgain(prepared, known);
+  const answered = new Set(all.map(({ observation }) => observation.id).filter((id) => !again.has(id)));
   const looks = stop ? [] : nextLooks(prepared, belief, circumstances, answered);
   const [first] = causes;
   const settled =
@@ -86,13 +95,16 @@ export function stateOf(
       : null;
   return {
     stop,
+    stoppedBy,
     causes,
     settled,
     looks,
-    against: againstOf(all, belief).map(({ observation, answer }) => ({
-      observation: observation.id,
-      answer
-    })),
+    against: againstOf(all, belief)
+      .filter((entry) => !wasPutRight(prepared, tried, entry))
+      .map(({ observation, answer }) => ({
+        observation: observation.id,
+        answer
+      })),
     unknown: seen.filter(
       ({ observation, answer }) =>
         stopSign(observation) === null &&
@@ -102,16 +114,34 @@ export function stateOf(
   };
 }
 
+/** What a cause showed that was put right since is no contradiction: it was so, and is no more. */
+function wasPutRight(
+  { situation: { causes, list } }: Prepared,
+  tried: ReadonlySet<string>,
+  { observation, answer }: Answered
+): boolean {
+  return list.some(
+    ({ causes: [only, second] }, at) =>
+      second === undefined &&
+      tried.has(causes[only!]!.id) &&
+      (chancesOfAnswer(observation, answer)?.[at] ?? 0) > 0.5
+  );
+}
+
 /** The look of this id, if this house has it. */
 export function observationNamed(prepared: Prepared, id: string): Observation | undefined {
-  return prepared.observations.find((candidate) => candidate.id === id) ?? keptReading(prepared, id);
+  return (
+    prepared.observations.find((candidate) => candidate.id === id) ??
+    triedLook(prepared, id) ??
+    keptReading(prepared, id)
+  );
 }
 
 /** A reading that was kept from elsewhere, such as a test: at screws that the table knows, in a call that is asked about nowhere. */
 function keptReading(prepared: Prepared, id: string): Observation | undefined {
-  const [, one, other, word, headOff] = /^([^:]+):([^@]+)@([^/]+)(\/head-off)?$/.exec(id) ?? [];
+  const [, first, second, word, headOff] = /^([^:]+):([^@]+)@([^/]+)(\/head-off)?$/.exec(id) ?? [];
   const { points, calls } = prepared.situation.table;
-  const point = points.find(([a, b]) => a === one && b === other);
+  const point = points.find(([a, b]) => a === first && b === second);
   const call = calls.find((candidate) => candidate === word);
   return point && call ? ownReading(prepared, point, call, headOff !== undefined) : undefined;
 }

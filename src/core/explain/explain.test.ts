@@ -137,19 +137,25 @@ describe('a wire', () => {
   it('is asked about once, with the systems in which it is a riddle', () => {
     const { job, thermostat } = house({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G QX'] });
     const found = unexplained(wiringOf(job, thermostat), [worldOf('furnace-ac'), worldOf('boiler')]);
-    expect(found.map((one) => [one.strand, one.riddle, one.finding.worlds ?? 'all'])).toEqual([
+    expect(
+      found.map((unexplained) => [
+        unexplained.strand,
+        unexplained.riddle,
+        unexplained.finding.worlds ?? 'all'
+      ])
+    ).toEqual([
       ['co-4', 'far-mark', 'all'],
       ['co-3', 'third-wire', ['a boiler']]
     ]);
-    expect(found.map((one) => one.finding.level)).toEqual(['stop', 'stop']);
+    expect(found.map((unexplained) => unexplained.finding.level)).toEqual(['stop', 'stop']);
   });
 
   it('is asked about at its worst: a plate’s mark that nobody knows in one system, a third wire in another', () => {
     const { job, thermostat } = house({ strands: ['BN B Y'], board: ['Y'] });
     const found = unexplained(wiringOf(job, thermostat), [worldOf('furnace'), worldOf('boiler')]);
-    expect(found.map((one) => [one.riddle, one.finding.level, one.finding.worlds])).toEqual([
-      ['third-wire', 'stop', ['a boiler']]
-    ]);
+    expect(
+      found.map((unexplained) => [unexplained.riddle, unexplained.finding.level, unexplained.finding.worlds])
+    ).toEqual([['third-wire', 'stop', ['a boiler']]]);
   });
 
   it('stops nothing where the plate’s mark alone is not known', () => {

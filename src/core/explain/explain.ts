@@ -50,7 +50,7 @@ export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
     return { known: false, riddle: isBoard && !hasPurpose(farPurpose, family) ? odd : 'near-mark' };
   const around = { family: world.family, servesFirstStage: servesFirstStage(wiring, strand) };
   const pair = nearWord
-    .flatMap((one) => farWord.map((other) => ({ near: one, far: other })))
+    .flatMap((purpose) => farWord.map((other) => ({ near: purpose, far: other })))
     .find((ends) => agree(ends, around));
   // Ends that were measured to be one wire: the machine's end says what it does, and the wall's was on the wrong screw.
   if (!pair && strand.continuity !== 'proven') return { known: false, riddle: 'ends-differ' };

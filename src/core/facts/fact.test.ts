@@ -15,8 +15,8 @@ const part = (name: PartRef['part'], mark: string | null): Ref => ({
   part: name,
   mark
 });
-const said = (one: Ref, thermostat = classroom!) => {
-  const { kind, text } = factOf(SCHOOLHOUSE, thermostat, one);
+const said = (ref: Ref, thermostat = classroom!) => {
+  const { kind, text } = factOf(SCHOOLHOUSE, thermostat, ref);
   return `${kind}: ${text}`;
 };
 
@@ -35,8 +35,8 @@ describe('what a judgement was made from', () => {
     [ref.supply('eq-oil-furnace'), 'recorded: the supply of Oil furnace'],
     [ref.supply('outdoor-unit'), 'recorded: the supply of the outdoor unit'],
     [ref.thermostat('th-classroom'), 'recorded: the plate of Former classroom, terminals RH RC W Y G']
-  ])('%j is said in words', (one, text) => {
-    expect(said(one)).toBe(text);
+  ])('%j is said in words', (ref, text) => {
+    expect(said(ref)).toBe(text);
   });
 
   it('names an observation by its question and the answer as it was on the button', () => {
@@ -69,8 +69,8 @@ describe('what a judgement was made from', () => {
         ...matchAll(SCHOOLHOUSE, thermostat).flatMap((match) => match.findings),
         ...planFor(SCHOOLHOUSE, thermostat).options.flatMap((option) => option.findings)
       ];
-      for (const one of findings.flatMap((it) => it.because))
-        expect(factOf(SCHOOLHOUSE, thermostat, one).text, JSON.stringify(one)).not.toMatch(
+      for (const ref of findings.flatMap((it) => it.because))
+        expect(factOf(SCHOOLHOUSE, thermostat, ref).text, JSON.stringify(ref)).not.toMatch(
           /undefined|null|no longer holds|^(co|ca|ln|eq|th|de)-/
         );
     }

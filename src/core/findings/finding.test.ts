@@ -23,7 +23,7 @@ describe('findings', () => {
       local('warn', 'b')
     ];
     const sorted = sortFindings(all);
-    expect(sorted.map((one) => one.because.map(refId)[0])).toEqual(['co-c', 'co-b', 'co-d', 'co-a']);
+    expect(sorted.map((finding) => finding.because.map(refId)[0])).toEqual(['co-c', 'co-b', 'co-d', 'co-a']);
     expect(all).toHaveLength(5);
   });
 

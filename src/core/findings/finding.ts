@@ -41,20 +41,20 @@ export function finding<C extends FindingCode>(
 }
 
 /** The same for what says the same of the same things: the code with its parameters, whatever it rests on. */
-export function factKey(one: Finding): string {
+export function factKey(fact: Finding): string {
   return JSON.stringify([
-    one.code,
-    one.params,
-    one.worlds ?? null,
-    one.supplyCase ?? null,
-    one.today ?? null
+    fact.code,
+    fact.params,
+    fact.worlds ?? null,
+    fact.supplyCase ?? null,
+    fact.today ?? null
   ]);
 }
 
 /** The same for what concerns the same things, whatever the call that shows it. */
-export function subjectKey(one: Finding): string {
-  const about = one.because.filter((it) => it.kind !== 'call').map(refId);
-  return JSON.stringify([one.code, ...about]);
+export function subjectKey(fact: Finding): string {
+  const about = fact.because.filter((it) => it.kind !== 'call').map(refId);
+  return JSON.stringify([fact.code, ...about]);
 }
 
 const rank: Readonly<Record<FindingLevel, number>> = { stop: 0, warn: 1, note: 2 };

@@ -84,6 +84,6 @@ const RANK = { stop: 0, warn: 1, note: 2 } as const;
 
 /** Stops first; what says the same of the same things is said once. */
 export function sortMains(findings: readonly MainsFinding[]): MainsFinding[] {
-  const byKey = new Map(findings.map((one) => [JSON.stringify([one.code, one.params]), one]));
+  const byKey = new Map(findings.map((finding) => [JSON.stringify([finding.code, finding.params]), finding]));
   return [...byKey.values()].sort((a, b) => RANK[a.level] - RANK[b.level]);
 }

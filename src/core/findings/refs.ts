@@ -57,25 +57,25 @@ export const ref = {
 } as const;
 
 /** The reference as one word: for keys, and for reports that are read by scripts. */
-export function refId(one: Ref): string {
-  switch (one.kind) {
+export function refId(ref: Ref): string {
+  switch (ref.kind) {
     case 'call':
-      return `call:${one.call}`;
+      return `call:${ref.call}`;
     case 'observation':
-      return `observed:${one.id}`;
+      return `observed:${ref.id}`;
     case 'stop':
     case 'survey':
-      return `${one.kind}:${one.id}`;
+      return `${ref.kind}:${ref.id}`;
     case 'screw':
-      return `${one.at}.${one.screw}`;
+      return `${ref.at}.${ref.screw}`;
     case 'outlet':
       return 'outlet';
     default:
-      return one.id;
+      return ref.id;
   }
 }
 
 /** The calls among what a finding rests on. */
 export function callsIn(refs: readonly Ref[]): Call[] {
-  return refs.flatMap((one) => (one.kind === 'call' ? [one.call] : []));
+  return refs.flatMap((ref) => (ref.kind === 'call' ? [ref.call] : []));
 }

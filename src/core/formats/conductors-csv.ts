@@ -261,7 +261,7 @@ class LineReader {
 
   /** The screw that is there, or one that comes in with the list. */
   private screw(at: WhereId, mark: string, number: number): Screw {
-    const fresh = () => this.screws.filter((candidate) => candidate.at === at).map((one) => one.screw);
+    const fresh = () => this.screws.filter((candidate) => candidate.at === at).map((added) => added.screw);
     const known = [...screwsAt(this.job, at), ...fresh()].filter(
       (candidate) => !isAnothersZone(this.job, this.thermostat, at, candidate)
     );

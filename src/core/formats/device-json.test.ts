@@ -6,7 +6,8 @@ const [device] = CATALOGUE;
 
 describe('the facts of a device as a file', () => {
   it('come back as they were written, for every shipped one', () => {
-    for (const one of CATALOGUE) expect(readDevice(writeDevice(one))).toEqual({ ok: true, device: one });
+    for (const facts of CATALOGUE)
+      expect(readDevice(writeDevice(facts))).toEqual({ ok: true, device: facts });
   });
 
   it('are read with what is not said left unknown', () => {
@@ -43,7 +44,7 @@ describe('the facts of a device as a file', () => {
   ])('are refused with the place of the fault: %s', (_, text, fault) => {
     const read = readDevice(text);
     expect(read.ok).toBe(false);
-    const faults = read.ok ? [] : read.faults.map((one) => `${one.path}: ${one.expected}`);
+    const faults = read.ok ? [] : read.faults.map((fault) => `${fault.path}: ${fault.expected}`);
     expect(faults).toContain(fault);
   });
 });

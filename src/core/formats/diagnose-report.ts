@@ -1,6 +1,7 @@
 /** A diagnosis as plain data: for the command line and the server. */
 import type { Prepared, Seen } from '../diagnose/diagnosis';
 import type { NextLook } from '../diagnose/next-look';
+import { triedId } from '../diagnose/observations/tried';
 import { remedyOf } from '../diagnose/remedy';
 import { observationNamed, type DiagnosisState } from '../diagnose/state';
 import { stopSign } from '../diagnose/stop-signs';
@@ -14,11 +15,12 @@ export function diagnoseReport(
   prepared: Prepared,
   state: DiagnosisState
 ) {
-  const { stop, causes, settled, looks, against, unknown } = state;
+  const { stop, stoppedBy, causes, settled, looks, against, unknown } = state;
   return {
     thermostat,
     wiring,
     stop,
+    stoppedBy,
     causes: causes.slice(0, MOST_CAUSES).map(({ id, says, probability, touched }) => ({
       fault: id,
       says,
@@ -27,7 +29,9 @@ export function diagnoseReport(
     })),
     nextTest: looks[0] ? lookReport(prepared, looks[0]) : null,
     otherTests: looks.slice(1, 4).map((look) => lookReport(prepared, look)),
-    settled: settled ? { fault: settled.id, remedy: remedyReport(prepared, settled) } : null,
+    settled: settled
+      ? { fault: settled.id, tried: triedId(settled.cause.id), remedy: remedyReport(prepared, settled) }
+      : null,
     against: against.map((entry) => seenReport(prepared, entry)),
     unknown
   };

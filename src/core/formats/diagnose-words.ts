@@ -4,6 +4,7 @@
  * `PLACE.MARK` with the id of a device, `wall` or `machine`.
  */
 import type { Prepared, Seen } from '../diagnose/diagnosis';
+import { triedId, triedLook } from '../diagnose/observations/tried';
 import type { OwnReading } from '../diagnose/state';
 import { stopSign } from '../diagnose/stop-signs';
 import { readCall } from '../trade/calls';
@@ -11,11 +12,14 @@ import { boards, screwThat, wallThermostat, type TerminalId, type Wiring } from 
 
 /** An answer by its code, or what is known instead. */
 export function readSeen(
-  { observations }: Pick<Prepared, 'observations'>,
+  { observations, situation }: Pick<Prepared, 'observations' | 'situation'>,
   code: string
 ): Seen | { readonly why: string } {
   if (stopSign(code)) return { observation: code, answer: 'yes' };
-  for (const { id, answers } of observations) {
+  const tried = situation.causes
+    .filter(({ id }) => code.startsWith(`${triedId(id)}-`))
+    .flatMap(({ id }) => triedLook({ situation }, triedId(id)) ?? []);
+  for (const { id, answers } of [...observations, ...tried]) {
     if (!code.startsWith(`${id}-`)) continue;
     const value = code.slice(id.length + 1);
     if (answers.some((answer) => answer.value === value)) return { observation: id, answer: value };
@@ -40,14 +44,14 @@ const READING = /^([^:@=\s]+):([^:@=\s]+)@([^=\s]+)=(-?\d+(?:[.,]\d+)?)$/;
 export function readReading(wiring: Wiring, text: string): OwnReading | { readonly why: string } {
   const match = READING.exec(text.trim());
   if (!match) return { why: `"${text}" is no reading; one looks like R:C@heat1=24.1` };
-  const [, one = '', other = '', state = '', volts = ''] = match;
+  const [, first = '', second = '', state = '', volts = ''] = match;
   const parts = state.split(',');
   const headOff = parts.includes('head-off');
   const word = parts.filter((part) => part !== 'head-off').join(',') || 'idle';
   const call = readCall(word);
   if (call === null) return { why: `no call "${word}" in "${text}"` };
-  const [a, b] = [screwNamed(wiring, one), screwNamed(wiring, other)];
-  if (a === null || b === null) return { why: `no screw "${a === null ? one : other}" in "${text}"` };
+  const [a, b] = [screwNamed(wiring, first), screwNamed(wiring, second)];
+  if (a === null || b === null) return { why: `no screw "${a === null ? first : second}" in "${text}"` };
   const figure = Number(volts.replace(',', '.'));
   if (!(figure >= 0 && figure <= 1000)) return { why: `volts from 0 to 1000, not "${volts}"` };
   return { point: [a, b], call, headOff, volts: figure };

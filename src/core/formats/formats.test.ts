@@ -56,8 +56,8 @@ const anyThermostat: fc.Arbitrary<Thermostat> = fc
 describe('the job file', () => {
   it('comes back as it was written', () => {
     fc.assert(
-      fc.property(anyThermostat, fc.string({ maxLength: 50 }), (one, note) => {
-        const job = { ...house, note, thermostats: [one] };
+      fc.property(anyThermostat, fc.string({ maxLength: 50 }), (recorded, note) => {
+        const job = { ...house, note, thermostats: [recorded] };
         expect(readJob(writeJob(job))).toEqual({ ok: true, job, from: 2 });
       }),
       { numRuns: 80 }
@@ -123,10 +123,10 @@ describe('the job file', () => {
 describe('the wire list', () => {
   it('comes back as it was written, formulas, quotes and line breaks in labels included', () => {
     fc.assert(
-      fc.property(anyThermostat, (one) => {
-        expect(readConductors(writeConductors(house, one), house, one)).toEqual({
+      fc.property(anyThermostat, (drawn) => {
+        expect(readConductors(writeConductors(house, drawn), house, drawn)).toEqual({
           ok: true,
-          conductors: one.conductors,
+          conductors: drawn.conductors,
           screws: []
         });
       }),

@@ -33,6 +33,6 @@ export function recordOf(raw: unknown, format: string, what: string): Record<str
   return refuse('format', `"${format}"`, found);
 }
 
-export function isRefusal(one: Record<string, unknown> | Refusal): one is Refusal {
-  return one['ok'] === false;
+export function isRefusal(value: Record<string, unknown> | Refusal): value is Refusal {
+  return value['ok'] === false;
 }

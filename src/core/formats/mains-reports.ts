@@ -13,8 +13,8 @@ import type { RowOutcome, RowState } from '../proof/mains/ways';
 import type { Wiring } from '../wiring/graph';
 import { mainsText } from '../words/mains-findings';
 
-export function mainsFindingReport({ code, level, because, ...one }: MainsFinding) {
-  return { code, level, sentence: mainsText({ code, level, because, ...one } as MainsFinding), because };
+export function mainsFindingReport({ code, level, because, ...rest }: MainsFinding) {
+  return { code, level, sentence: mainsText({ code, level, because, ...rest } as MainsFinding), because };
 }
 
 export function layoutReport(identified: LayoutIdentification, questions: readonly MainsFinding[]) {
@@ -47,10 +47,10 @@ export function mainsMatchReport(thermostat: string, matches: readonly MainsMatc
       name: controllerName(facts),
       verdict,
       fits,
-      methods: methods.map((one) => ({
-        method: one.method,
-        verdict: one.verdict,
-        findings: one.findings.map(mainsFindingReport)
+      methods: methods.map((match) => ({
+        method: match.method,
+        verdict: match.verdict,
+        findings: match.findings.map(mainsFindingReport)
       }))
     }))
   };

@@ -34,7 +34,9 @@ async function run(netlist: SpiceNetlist): Promise<Map<string, { re: number[]; i
     result.data.map(({ name, values }) => {
       const list = values as (number | { real: number; img: number })[];
       const part = (pick: 'real' | 'img') =>
-        list.map((one) => (typeof one === 'number' ? (pick === 'real' ? one : 0) : one[pick]));
+        list.map((candidate) =>
+          typeof candidate === 'number' ? (pick === 'real' ? candidate : 0) : candidate[pick]
+        );
       return [name, { re: part('real'), im: part('img') }];
     })
   );

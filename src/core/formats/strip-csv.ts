@@ -112,7 +112,8 @@ function colourOf(text: string): Colour | null {
   if (text === '' || text === 'colour not recorded') return { colour: null, stripe: null };
   if (/^green[- /]yellow$/i.test(text)) return { colour: 'GN', stripe: 'YE' };
   const [base = '', stripe = ''] = text.split(/ with an? | stripe$/i);
-  const code = (word: string) => COLOUR_CODES.find((one) => same(one, word) || same(COLOURS[one].name, word));
+  const code = (word: string) =>
+    COLOUR_CODES.find((code) => same(code, word) || same(COLOURS[code].name, word));
   const own = code(base.trim());
   const second = stripe === '' ? null : code(stripe.trim());
   return own === undefined || second === undefined ? null : { colour: own, stripe: second };

@@ -51,11 +51,11 @@ function voltsSeen(
   const control = controlOf(wiring);
   const volts = readings.findLast(({ what }) => what === 'volts');
   if (!control || !volts) return [];
-  const [one, other] = volts.between.split('-').map((mark) => screwThat(control, mark)?.id);
+  const [first, second] = volts.between.split('-').map((mark) => screwThat(control, mark)?.id);
   const [request] = requestsOf(call);
-  return one === undefined || other === undefined
+  return first === undefined || second === undefined
     ? []
-    : [{ at, observation: `${one}:${other}@${request ?? 'idle'}`, answer: volts.value }];
+    : [{ at, observation: `${first}:${second}@${request ?? 'idle'}`, answer: volts.value }];
 }
 
 /** What was seen before, and what the test showed since: the newer answer to a question takes the older one's place. */

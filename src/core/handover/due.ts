@@ -26,7 +26,7 @@ export interface Due {
 export function dueOf(job: Pick<Job, 'id' | 'name' | 'place'>, thermostats: readonly Thermostat[]): Due[] {
   return thermostats
     .flatMap((thermostat) => [...callsDue(job, thermostat), ...mainsDue(job, thermostat)])
-    .sort((one, other) => one.until.localeCompare(other.until));
+    .sort((first, second) => first.until.localeCompare(second.until));
 }
 
 function callsDue(job: Pick<Job, 'id' | 'name' | 'place'>, thermostat: Thermostat): Due[] {

@@ -53,8 +53,8 @@ describe('a reading', () => {
     [33, ['high-supply']]
   ] as const)('of %s V between R and C points to %j', (volts, points) => {
     const { outside } = standing(read(made.job, 'volts', volts, 'heat1'), 'heat1');
-    expect(outside.map((one) => one.points)).toEqual(points);
-    for (const one of outside) expect(pointsText(one)).toMatch(/\w/);
+    expect(outside.map((outside) => outside.points)).toEqual(points);
+    for (const reading of outside) expect(pointsText(reading)).toMatch(/\w/);
   });
 
   it.each([
@@ -66,7 +66,7 @@ describe('a reading', () => {
     ['cool1', 8, 24, ['little-air']]
   ] as const)('of the air in %s, %s over %s, points to %j', (call, supply, back, points) => {
     const job = read(read(made.job, 'return-air', back, call), 'supply-air', supply, call);
-    expect(standing(job, call).outside.map((one) => one.points)).toEqual(points);
+    expect(standing(job, call).outside.map((outside) => outside.points)).toEqual(points);
   });
 
   it('is of its own call, and the last one counts', () => {

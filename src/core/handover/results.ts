@@ -85,8 +85,8 @@ function outsideOf(step: TestStep, readings: readonly TakenReading[]): OutsideBa
 
 /** Between the hot side and C: what the band of the proof is about. */
 function isSupplyPair(between: string): boolean {
-  const [one = '', other = ''] = between.toUpperCase().split('-');
-  return ['R', 'RH', 'RC'].includes(one) && other === 'C';
+  const [first = '', second = ''] = between.toUpperCase().split('-');
+  return ['R', 'RH', 'RC'].includes(first) && second === 'C';
 }
 
 /** Supply air over (or under, in cooling) return air, by the last reading of each; kelvin. */

@@ -39,7 +39,7 @@ export function scheduleOf(habits: Habits): readonly ScheduleRow[] | null {
 }
 
 function sorted(rows: readonly ScheduleRow[]): ScheduleRow[] {
-  return [...rows].sort((one, other) => one.at - other.at);
+  return [...rows].sort((first, second) => first.at - second.at);
 }
 
 /** `Weekdays 6:00 20 °C, 8:00 16 °C; weekends …` in the job's scale. */

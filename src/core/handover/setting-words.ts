@@ -71,7 +71,7 @@ function stagesText(wired: number, machine: number | null): string {
 /** What a wrong value does, in a sentence; the worst of its calls first. */
 export function otherwiseText(id: SettingId, { value, calls }: Setting['otherwise'][number]): string {
   const said = `Set to “${settingValueName(id, value)}”`;
-  const [worst] = [...calls].sort((one, other) => harm(other) - harm(one));
+  const [worst] = [...calls].sort((first, second) => harm(second) - harm(first));
   return worst ? `${said}: ${effectText(worst)}.` : `${said}: nothing changes.`;
 }
 

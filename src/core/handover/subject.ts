@@ -50,5 +50,5 @@ export function callsIn({ wiring, worlds }: Pick<Finished, 'wiring' | 'worlds'>)
 export function agreed<T>(worlds: readonly WeightedWorld[], of: (world: World) => T): T | null {
   const said = worlds.map(({ world }) => of(world));
   const [first] = said;
-  return first !== undefined && said.every((one) => one === first) ? first : null;
+  return first !== undefined && said.every((candidate) => candidate === first) ? first : null;
 }

@@ -231,7 +231,7 @@ describe('a house from a few answers', () => {
 describe('the simulated weather', () => {
   it('is the same year every time, cold in winter and warm in summer', () => {
     expect(yearOf(WEATHER_PLACES[0]!)).toEqual(year);
-    const mean = (from: number) => year.slice(from, from + 720).reduce((sum, one) => sum + one, 0) / 720;
+    const mean = (from: number) => year.slice(from, from + 720).reduce((sum, value) => sum + value, 0) / 720;
     expect(mean(0)).toBeLessThan(2);
     expect(mean(4400)).toBeGreaterThan(17);
     expect(dayAt(coldestStart(year))).toMatch(/^(12|01|02)-/);

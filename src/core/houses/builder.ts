@@ -69,7 +69,7 @@ export function house(sketch: HouseSketch): House {
   const plates = new Plates([
     [place.id, screwsFrom(sketch.plate ?? [])],
     [PLUG, []],
-    ...[first, ...further].map((one): [string, Screw[]] => [one.id, one.screws])
+    ...[first, ...further].map((machine): [string, Screw[]] => [machine.id, machine.screws])
   ]);
   const conductors = sketch.strands.map((line, index) =>
     conductor(line, index, { plates, wall: place.id, board: machine.id, continuity: sketch.continuity })
@@ -78,23 +78,26 @@ export function house(sketch: HouseSketch): House {
     link(line, index, { plates, wall: place.id, board: machine.id })
   );
   const reached = new Set(
-    conductors.flatMap((one) => one.far.on.map((ref) => ref.at)).filter((at) => at !== place.id)
+    conductors.flatMap((conductor) => conductor.far.on.map((ref) => ref.at)).filter((at) => at !== place.id)
   );
   const goesTo = reached.size > 1 || further.length > 0 ? null : machine.id;
   const cable = cableOf(sketch, place.id, goesTo);
   const plugged = conductors.some(isOnPlug);
   const cord = emptyCable(makeId('cable', 'cord'), 'cord', { ...CORD, near: place.id, far: PLUG });
-  const equipment = [first, ...further].map((one) => ({ ...one, screws: plates.at(one.id) }));
+  const equipment = [first, ...further].map((machine) => ({ ...machine, screws: plates.at(machine.id) }));
   const thermostat: Thermostat = {
     ...place,
     screws: plates.at(place.id),
     cables: plugged ? [cable, cord] : [cable],
-    conductors: conductors.map((one) => ({ ...one, cable: isOnPlug(one) ? cord.id : cable.id })),
+    conductors: conductors.map((conductor) => ({
+      ...conductor,
+      cable: isOnPlug(conductor) ? cord.id : cable.id
+    })),
     links,
     observed: sketch.observed ?? {},
     statedFamily: sketch.stated ?? null,
     outlet: sketch.outlet ?? 'near',
-    equipment: equipment.map((one) => one.id)
+    equipment: equipment.map((machine) => machine.id)
   };
   const outlet: Place = {
     id: PLUG,

@@ -8,7 +8,10 @@ import type { House } from './builder';
 export function withThermostat({ job, thermostat }: House, change: Partial<Thermostat>): House {
   const changed = { ...thermostat, ...change };
   return {
-    job: { ...job, thermostats: job.thermostats.map((one) => (one.id === changed.id ? changed : one)) },
+    job: {
+      ...job,
+      thermostats: job.thermostats.map((thermostat) => (thermostat.id === changed.id ? changed : thermostat))
+    },
     thermostat: changed
   };
 }
@@ -36,9 +39,9 @@ export function screwOn({ job }: House, machine: number, mark: string): ScrewRef
 
 /** The house with the print of a screw changed, and what somebody says that it is for. */
 export function withPrint(made: House, ref: ScrewRef, mark: string, means: ScrewRole | null): House {
-  const screws = <T extends { readonly screws: Job['equipment'][number]['screws'] }>(one: T): T => ({
-    ...one,
-    screws: one.screws.map((screw) =>
+  const screws = <T extends { readonly screws: Job['equipment'][number]['screws'] }>(holder: T): T => ({
+    ...holder,
+    screws: holder.screws.map((screw) =>
       screw.id === ref.screw
         ? { ...screw, mark, role: means === null ? null : { means, from: 'diagram' } }
         : screw

@@ -21,7 +21,7 @@ describe('over all families', () => {
     for (const ranked of wrong) expect(ranked.probability, ranked.family).toBeLessThanOrEqual(0.5);
   });
 
-  it.each(cases.filter((one) => one.kind === 'plain'))(
+  it.each(cases.filter((candidate) => candidate.kind === 'plain'))(
     'recognises the plain house: $family',
     ({ family, result }) => {
       expect(result.family).toBe(family);
@@ -29,14 +29,14 @@ describe('over all families', () => {
     }
   );
 
-  it.each(cases.filter((one) => one.kind === 'incomplete'))(
+  it.each(cases.filter((candidate) => candidate.kind === 'incomplete'))(
     'asks on in the incomplete house: $family',
     ({ result }) => {
       expect(result.next.length).toBeGreaterThan(0);
     }
   );
 
-  it.each(cases.filter((one) => one.kind === 'contradictory'))(
+  it.each(cases.filter((candidate) => candidate.kind === 'contradictory'))(
     'names both sides, or stops, in the contradictory house: $family',
     ({ result }) => {
       const named = result.findings.some((finding) => finding.code === 'evidence-disagrees');
@@ -45,8 +45,8 @@ describe('over all families', () => {
   );
 
   it.each(
-    cases.filter((one) =>
-      ['line-voltage', 'millivolt', 'mains-hydronic', 'communicating'].includes(one.family)
+    cases.filter((candidate) =>
+      ['line-voltage', 'millivolt', 'mains-hydronic', 'communicating'].includes(candidate.family)
     )
   )('stops before a dangerous class: $family, $kind', ({ result }) => {
     expect(stops(result).length).toBeGreaterThan(0);
@@ -55,9 +55,9 @@ describe('over all families', () => {
 
   it.each(
     cases.filter(
-      (one) =>
-        one.kind === 'plain' &&
-        !['line-voltage', 'millivolt', 'mains-hydronic', 'communicating'].includes(one.family)
+      (candidate) =>
+        candidate.kind === 'plain' &&
+        !['line-voltage', 'millivolt', 'mains-hydronic', 'communicating'].includes(candidate.family)
     )
   )('stops nothing in a plain 24 V house: $family', ({ result }) => {
     expect(stops(result)).toEqual([]);

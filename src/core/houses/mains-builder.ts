@@ -137,7 +137,7 @@ function wireTo(
   far: MainsEnd
 ): MainsWire {
   const usual = PRESENT[screw.does];
-  const place = device.screws.filter((one) => PRESENT[one.does] === undefined).indexOf(screw);
+  const place = device.screws.filter((screw) => PRESENT[screw.does] === undefined).indexOf(screw);
   return {
     id: makeId('conductor', `m${number}`),
     cable: makeId('cable', device.id.slice(3)),

@@ -35,7 +35,7 @@ function odd({ sketch: more, place, machine, survey, device }: Oddity): House {
   };
   const job: Job = {
     ...base.job,
-    equipment: base.job.equipment.map((one) => ({ ...one, ...machine })),
+    equipment: base.job.equipment.map((known) => ({ ...known, ...machine })),
     thermostats: [thermostat],
     devices: own ? [own] : [],
     survey: { ...base.job.survey, ...survey }

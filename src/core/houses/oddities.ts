@@ -41,13 +41,13 @@ function drawn(house: House, chance: Chance) {
 function link(house: House, a: string, b: string, at: 'wall' | 'equipment'): House | null {
   const where = at === 'wall' ? house.thermostat : house.job.equipment[0];
   const screw = (mark: string) => where?.screws.find((candidate) => candidate.mark === mark);
-  const [one, other] = [screw(a), screw(b)];
-  if (!where || !one || !other) return null;
+  const [first, second] = [screw(a), screw(b)];
+  if (!where || !first || !second) return null;
   const made: Link = {
     id: linkId(`${a}-${b}`.toLowerCase()),
     at: where.id,
-    a: { at: where.id, screw: one.id },
-    b: { at: where.id, screw: other.id },
+    a: { at: where.id, screw: first.id },
+    b: { at: where.id, screw: second.id },
     kind: 'wire'
   };
   if (house.thermostat.links.some((known) => known.id === made.id)) return null;
@@ -77,10 +77,10 @@ export const ODDITIES: readonly Oddity[] = [
   {
     id: 'far ends swapped',
     make: (pair, chance) => {
-      const [one, other] = [drawn(pair.truth, chance), drawn(pair.truth, chance)];
-      if (!one || !other || one.id === other.id) return null;
+      const [first, second] = [drawn(pair.truth, chance), drawn(pair.truth, chance)];
+      if (!first || !second || first.id === second.id) return null;
       return both(pair, (house) =>
-        withConductor(withConductor(house, one.id, { far: other.far }), other.id, { far: one.far })
+        withConductor(withConductor(house, first.id, { far: second.far }), second.id, { far: first.far })
       );
     }
   },

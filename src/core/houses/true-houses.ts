@@ -173,8 +173,8 @@ export function trueHouse(number: number): TrueHouse {
 }
 
 /** Whether a wire is still where it was in the sound house. */
-function sameFar(one: House, other: House, id: string): boolean {
-  const [a, b] = [one, other].map(({ thermostat }) => thermostat.conductors.find((it) => it.id === id));
+function sameFar(first: House, second: House, id: string): boolean {
+  const [a, b] = [first, second].map(({ thermostat }) => thermostat.conductors.find((it) => it.id === id));
   return JSON.stringify(a?.far) === JSON.stringify(b?.far);
 }
 

@@ -45,9 +45,9 @@ export interface Weighed {
 
 /** The evidence that the situation holds. */
 export function weigh(situation: Situation, evidence: readonly Evidence[] = EVIDENCE): Weighed[] {
-  return evidence.flatMap((one) => {
-    const reading = one.read(situation);
-    return reading ? [{ evidence: one, reading }] : [];
+  return evidence.flatMap((piece) => {
+    const reading = piece.read(situation);
+    return reading ? [{ evidence: piece, reading }] : [];
   });
 }
 
@@ -62,7 +62,7 @@ export function chanceTable(evidence: Evidence): readonly Float64Array[] {
     Float64Array.from(CANDIDATES, (family) => {
       if (family === 'unknown') return 1 / count;
       const row = evidence.likelihood[family];
-      return (row[value] ?? 0) / row.reduce((sum, one) => sum + one, 0);
+      return (row[value] ?? 0) / row.reduce((sum, value) => sum + value, 0);
     })
   );
   tables.set(evidence, table);
@@ -97,15 +97,16 @@ export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR)
   const alone = weighed.filter((candidate) => candidate.evidence.witness === undefined);
   const letters = weighed
     .filter((candidate) => candidate.evidence.witness !== undefined)
-    .map((one) => ({ one, says: strength(one) }))
-    .sort((a, b) => b.says - a.says || a.one.evidence.id.localeCompare(b.one.evidence.id));
+    .map((weighed) => ({ weighed, says: strength(weighed) }))
+    .sort((a, b) => b.says - a.says || a.weighed.evidence.id.localeCompare(b.weighed.evidence.id));
   const first = alone.reduce(
-    (beliefs, one) =>
-      update(beliefs, one.evidence, one.reading.value, one.evidence.kind === 'asked' ? ASKED : 1),
+    (beliefs, weighed) =>
+      update(beliefs, weighed.evidence, weighed.reading.value, weighed.evidence.kind === 'asked' ? ASKED : 1),
     prior
   );
   return letters.reduce(
-    (beliefs, { one }, at) => update(beliefs, one.evidence, one.reading.value, at === 0 ? 1 : REPEATED),
+    (beliefs, { weighed }, at) =>
+      update(beliefs, weighed.evidence, weighed.reading.value, at === 0 ? 1 : REPEATED),
     first
   );
 }
@@ -113,8 +114,8 @@ export function beliefsFrom(weighed: readonly Weighed[], prior: Beliefs = PRIOR)
 /** How much a piece says: the spread of its log chances over the families, so that the order does not hang on what is believed. */
 function strength({ evidence, reading }: Weighed): number {
   const row = Array.from(rowOf(evidence, reading.value) ?? [], (share) => Math.log2(Math.max(share, 1e-6)));
-  const mean = row.reduce((sum, one) => sum + one, 0) / (row.length || 1);
-  return row.reduce((sum, one) => sum + (one - mean) ** 2, 0);
+  const mean = row.reduce((sum, value) => sum + value, 0) / (row.length || 1);
+  return row.reduce((sum, value) => sum + (value - mean) ** 2, 0);
 }
 
 /**

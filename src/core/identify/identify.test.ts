@@ -182,7 +182,7 @@ describe('evidence', () => {
   it('starts from shares that add up', () => {
     const beliefs = beliefsFrom([]);
     expect(beliefs).toBe(PRIOR);
-    expect(Object.values(PRIOR).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+    expect(Object.values(PRIOR).reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9);
   });
 
   it('each piece fires in one of the houses and is silent in an empty one', () => {

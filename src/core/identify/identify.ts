@@ -94,7 +94,7 @@ function identified(job: Job, thermostat: Thermostat): Identification {
     voltageClass,
     beliefs,
     candidates,
-    evidence: weighed.map((one) => weightOf(one, beliefs)),
+    evidence: weighed.map((weighed) => weightOf(weighed, beliefs)),
     next: nextObservations(weighed),
     traits,
     findings: sortFindings([
@@ -150,30 +150,31 @@ function sentenceOf({ evidence, reading }: Weighed): string {
 
 /** Both sides by name: what speaks for the family, and what is rare in it. */
 function disagreements(weighed: readonly Weighed[], family: Family): Finding[] {
-  const candidate = CANDIDATES.find((one) => one === family);
+  const candidate = CANDIDATES.find((candidate) => candidate === family);
   if (!candidate || candidate === 'unknown') return [];
-  const best = (one: Weighed) =>
+  const best = (piece: Weighed) =>
     Math.max(
       ...CANDIDATES.filter((other) => other !== 'unknown').map((other) =>
-        chance(one.evidence, other, one.reading.value)
+        chance(piece.evidence, other, piece.reading.value)
       )
     );
   const against = weighed.filter(
-    (one) =>
-      chance(one.evidence, candidate, one.reading.value) < 0.06 && (best(one) > 0.3 || best(one) < 0.06)
+    (weighed) =>
+      chance(weighed.evidence, candidate, weighed.reading.value) < 0.06 &&
+      (best(weighed) > 0.3 || best(weighed) < 0.06)
   );
   const strongest = [...weighed].sort(
     (a, b) =>
       chance(b.evidence, candidate, b.reading.value) / best(b) -
       chance(a.evidence, candidate, a.reading.value) / best(a)
   )[0];
-  return against.map((one) => {
+  return against.map((piece) => {
     const fact = {
-      evidence: sentenceOf(one),
-      against: strongest && strongest !== one ? sentenceOf(strongest) : null,
-      family: best(one) < 0.06 ? null : candidate
+      evidence: sentenceOf(piece),
+      against: strongest && strongest !== piece ? sentenceOf(strongest) : null,
+      family: best(piece) < 0.06 ? null : candidate
     };
-    const because = [...one.reading.because, ...(strongest?.reading.because ?? [])];
+    const because = [...piece.reading.because, ...(strongest?.reading.because ?? [])];
     return finding('warn', 'evidence-disagrees', fact, because);
   });
 }
@@ -183,7 +184,7 @@ function statedAgainst(stated: Family, top: Ranked, weighed: readonly Weighed[])
     'warn',
     'stated-against-evidence',
     { stated, evident: top.family, probability: top.probability },
-    weighed.flatMap((one) => one.reading.because)
+    weighed.flatMap((weighed) => weighed.reading.because)
   );
 }
 

@@ -38,6 +38,6 @@ describe('dangerous houses', () => {
             !identify(job, thermostat).findings.some((finding) => finding.level === 'stop')
         )
     );
-    expect(missed.map((one) => one.family)).toEqual([]);
+    expect(missed.map((house) => house.family)).toEqual([]);
   });
 });

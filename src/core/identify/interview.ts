@@ -31,7 +31,7 @@ export function interview(job: Job, thermostat: Thermostat, order: Order, enough
     const probability = top?.probability ?? 0;
     const reached = probability >= enough && family !== 'unknown';
     const next = reached ? undefined : pick(order, weighed, tried);
-    if (!next) return { asked: weighed.map((one) => one.evidence.id), family, probability, reached };
+    if (!next) return { asked: weighed.map((weighed) => weighed.evidence.id), family, probability, reached };
     tried.add(next.id);
     const reading = next.read(situation);
     if (reading) weighed.push({ evidence: next, reading });
@@ -57,7 +57,7 @@ export interface InterviewSummary {
 export function summarise(
   interviews: readonly { readonly truth: Candidate; readonly result: Interview }[]
 ): InterviewSummary {
-  const counts = interviews.map((one) => one.result.asked.length).sort((a, b) => a - b);
+  const counts = interviews.map((interview) => interview.result.asked.length).sort((a, b) => a - b);
   const reached = interviews.filter((candidate) => candidate.result.reached);
   return {
     houses: interviews.length,

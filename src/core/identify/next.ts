@@ -25,12 +25,12 @@ export function nextObservations(
   evidence: readonly Evidence[] = EVIDENCE
 ): NextObservation[] {
   const beliefs = beliefsFrom(weighed);
-  const made = new Set(weighed.map((one) => one.evidence.id));
+  const made = new Set(weighed.map((weighed) => weighed.evidence.id));
   const open = evidence
     .filter(
       (candidate) => !made.has(candidate.id) && (candidate.after === undefined || made.has(candidate.after))
     )
-    .map((one) => expected(beliefs, one));
+    .map((evidence) => expected(beliefs, evidence));
   return worthAsking(open, (question) => question.evidence.effort);
 }
 

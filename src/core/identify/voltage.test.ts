@@ -112,8 +112,8 @@ describe('what the class stops', () => {
       read('conductor-build', 'thick'),
       read('flue', 'burner')
     ];
-    const [one] = said({}, ...weighed);
-    expect(one!.because).toEqual([ref.observation('measured-volts'), ref.observation('conductor-build')]);
+    const [finding] = said({}, ...weighed);
+    expect(finding!.because).toEqual([ref.observation('measured-volts'), ref.observation('conductor-build')]);
   });
 
   it.each([

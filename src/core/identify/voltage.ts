@@ -73,7 +73,7 @@ export function voltageFindings(
 ): Finding[] {
   const about = weighed
     .filter((candidate) => CLASS_EVIDENCE.includes(candidate.evidence.id))
-    .flatMap((one) => one.reading.because);
+    .flatMap((weighed) => weighed.reading.because);
   switch (voltageClass) {
     case 'line':
       return beliefs['mains-hydronic'] > beliefs['line-voltage']

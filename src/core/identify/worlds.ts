@@ -134,8 +134,8 @@ function believable<T extends string>(
     ? shares
     : shares.map((share) => ({ ...share, share: 1 }));
   const kept = known.filter((world) => world.share >= BELIEVABLE);
-  const total = kept.reduce((sum, one) => sum + one.share, 0);
-  return kept.map((one) => ({ ...one, share: one.share / total }));
+  const total = kept.reduce((sum, value) => sum + value.share, 0);
+  return kept.map((value) => ({ ...value, share: value.share / total }));
 }
 
 /** A wire on Y at the machine starts a compressor, if there is one: in a family of air it counts, whatever else speaks against it. */

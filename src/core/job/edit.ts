@@ -45,8 +45,8 @@ function changedFaults(before: Job, after: Job): Fault[] {
     if (!Array.isArray(list)) return partFaults(Job.entries[key], list, [key]);
     const known = new Set<unknown>(before[key] as readonly unknown[]);
     const [member] = MEMBERS[key as (typeof lists)[number]];
-    return (list as unknown[]).flatMap((one, index) =>
-      known.has(one) ? [] : partFaults(member, one, [key, index])
+    return (list as unknown[]).flatMap((part, index) =>
+      known.has(part) ? [] : partFaults(member, part, [key, index])
     );
   });
 }

@@ -63,8 +63,8 @@ describe('a word typed for an end', () => {
     expect(right.thermostats[0]!.screws.map((screw) => screw.mark)).not.toContain('QQ');
     // One that another conductor is on stays.
     const both = apply(slip, edits.setEndByWord(slip, th, co(4), 'near', 'QQ'));
-    const one = apply(both, edits.setEndByWord(both, th, co(5), 'near', 'C'));
-    expect(one.thermostats[0]!.screws.map((screw) => screw.mark)).toContain('QQ');
+    const entry = apply(both, edits.setEndByWord(both, th, co(5), 'near', 'C'));
+    expect(entry.thermostats[0]!.screws.map((screw) => screw.mark)).toContain('QQ');
   });
 
   it('that is no mark, or has nowhere to be, is refused', () => {
@@ -255,7 +255,7 @@ describe('machines', () => {
     expect(after(machines.removeMachine(more, th, second), more).equipment).toEqual([machine]);
     const shared = apply(more, machines.addThermostat(more, 'beside', second));
     const left = apply(shared, machines.removeMachine(shared, th, second));
-    expect(left.equipment.map((one) => one.id)).toContain(second);
+    expect(left.equipment.map((entry) => entry.id)).toContain(second);
   });
 });
 
@@ -340,7 +340,7 @@ describe('an edit', () => {
     const over: Job = {
       ...job,
       equipment: nine,
-      thermostats: [{ ...thermostat, equipment: nine.map((one) => one.id) }]
+      thermostats: [{ ...thermostat, equipment: nine.map((entry) => entry.id) }]
     };
     expect(edit(over, choices.stateFamily(over, th, 'furnace')).ok).toBe(true);
     expect(edit(over, machines.removeMachine(over, th, makeId('equipment', '9'))).ok).toBe(true);

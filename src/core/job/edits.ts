@@ -166,7 +166,7 @@ function strayScrews(job: Job, conductor: Conductor, side: StrandEnd): Step[] {
   });
 }
 
-const isRef = (one: ScrewRef, other: ScrewRef) => one.at === other.at && one.screw === other.screw;
+const isRef = (first: ScrewRef, second: ScrewRef) => first.at === second.at && first.screw === second.screw;
 
 /** Ids of all that is on a screw or names it: conductors, links, found ends, photos, conductors of others. */
 export function usesOf(job: Job, ref: ScrewRef): string[] {
@@ -278,7 +278,7 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
   const thermostat = thermostatIn(job, th);
   const id = nextId(
     'cable',
-    thermostat.cables.map((one) => one.id)
+    thermostat.cables.map((cable) => cable.id)
   );
   const { colours, far, ...facts } = cable;
   const only = thermostat.equipment.length === 1 ? (thermostat.equipment[0] ?? null) : null;
@@ -328,7 +328,7 @@ export function addLink(job: Job, th: ThermostatId, { at: where, a, b, kind }: N
   const { links } = thermostatIn(job, th);
   const id = nextId(
     'link',
-    links.map((one) => one.id)
+    links.map((link) => link.id)
   );
   const first = screwByName(job, th, where, a);
   const [inserted] = first.steps;

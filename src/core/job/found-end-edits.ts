@@ -17,7 +17,7 @@ export function addFoundEnd(
 ): Step {
   const { foundEnds } = thermostatIn(job, th);
   const label = `End found: ${colourName(end.colour)}`;
-  const taken = foundEnds.map((one) => one.id);
+  const taken = foundEnds.map((foundEnd) => foundEnd.id);
   const state = STATES.find((candidate) => candidate === word.toLowerCase());
   const named = state ? null : screwByName(job, th, where, word);
   const found: FoundEnd = {

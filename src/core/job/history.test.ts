@@ -16,7 +16,7 @@ import { setStep } from './steps';
 
 const job = newJob(makeId('job', 'oak'), 'Oak');
 const step = (name: string) => setStep(job, ['name'], name, name);
-const labels = (history: History) => history.steps.map((one) => one.label);
+const labels = (history: History) => history.steps.map((step) => step.label);
 
 describe('the history of a job', () => {
   it('goes back and forth, and forgets what could be done again once something new is done', () => {
@@ -47,7 +47,7 @@ describe('the history of a job', () => {
         const save = () => {
           const { write, remove } = changeSince(known, history);
           written += write.length;
-          for (const { number, step: one } of write) held.set(number, one);
+          for (const { number, step: entry } of write) held.set(number, entry);
           for (const number of remove) held.delete(number);
           known = history;
         };
@@ -59,7 +59,7 @@ describe('the history of a job', () => {
         });
         save();
         expect([...held].sort(([a], [b]) => a - b)).toEqual(
-          history.steps.map((one, index) => [history.first + index, one])
+          history.steps.map((step, index) => [history.first + index, step])
         );
         expect(written).toBeLessThanOrEqual(acts.filter((act) => act === 'do').length);
       })

@@ -213,10 +213,10 @@ describe('records that cannot be', () => {
   });
 
   it('names a wire landed twice at one end, with its place in the file', () => {
-    const [one] = recordFindings(
+    const [finding] = recordFindings(
       withConductor((conductor) => ({ ...conductor, near: end('landed', 'R', 'RC') }))
     );
-    expect(one).toMatchObject({
+    expect(finding).toMatchObject({
       code: 'landed-twice',
       level: 'stop',
       path: 'thermostats[0].conductors[0].near.on',

@@ -13,7 +13,6 @@ import {
   isProvenDead,
   mainsIn,
   onScrew,
-  recordMainsTest,
   removeController,
   removeUnit,
   removeUnitScrew,
@@ -23,6 +22,7 @@ import {
   startMains,
   UNSEEN_END
 } from './mains-edits';
+import { recordMainsTest } from './mains-after-edits';
 import type { DeadProof } from './mains-schema';
 import type { Job } from './schema';
 import { apply, invert, type Step } from './steps';

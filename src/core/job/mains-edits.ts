@@ -22,19 +22,16 @@ import {
   type ScrewId,
   type ThermostatId
 } from './ids';
-import type {
-  DeadProof,
-  MainsCable,
-  MainsControls,
-  MainsDevice,
-  MainsEnd,
-  MainsTest,
-  MainsWire
-} from './mains-schema';
+import type { DeadProof, MainsCable, MainsControls, MainsDevice, MainsEnd, MainsWire } from './mains-schema';
 import type { Job } from './schema';
 import { apply, batch, insertStep, removeStep, setStep, type Path, type Step } from './steps';
 
-const at = (th: ThermostatId, ...rest: Path): Path => ['thermostats', { id: th }, 'mains', ...rest];
+export const mainsPath = (th: ThermostatId, ...rest: Path): Path => [
+  'thermostats',
+  { id: th },
+  'mains',
+  ...rest
+];
 
 export function mainsIn(job: Job, th: ThermostatId): MainsControls {
   const mains = job.thermostats.find(({ id }) => id === th)?.mains;
@@ -105,7 +102,7 @@ export function centreIn(mains: MainsControls): MainsDevice | undefined {
 /** A device with the screws that such devices usually have, and a cable from it to the wiring centre. */
 export function addUnit(job: Job, th: ThermostatId, part: MainsPart): Step {
   const mains = mainsIn(job, th);
-  const same = mains.devices.filter((one) => one.part === part).length;
+  const same = mains.devices.filter((device) => device.part === part).length;
   const name = same === 0 ? MAINS_PART_NAMES[part] : `${MAINS_PART_NAMES[part]} ${same + 1}`;
   const device = newDevice(
     mains.devices.map(({ id }) => id),
@@ -113,13 +110,13 @@ export function addUnit(job: Job, th: ThermostatId, part: MainsPart): Step {
     name
   );
   const label = `Device: ${name}`;
-  return insertStep(job, at(th, 'devices'), device, label);
+  return insertStep(job, mainsPath(th, 'devices'), device, label);
 }
 
 /** Takes out a device with its cables, wires and links. */
 export function removeUnit(job: Job, th: ThermostatId, id: MainsDeviceId): Step {
   const mains = mainsIn(job, th);
-  const device = mains.devices.find((one) => one.id === id);
+  const device = mains.devices.find((device) => device.id === id);
   const label = `Device removed: ${device?.name ?? id}`;
   const cables = mains.cables.filter(({ near, far }) => near === id || far === id);
   const wires = mains.wires.filter(
@@ -129,13 +126,13 @@ export function removeUnit(job: Job, th: ThermostatId, id: MainsDeviceId): Step 
       wire.far.on?.device === id
   );
   return batch(label, [
-    ...[...wires].reverse().map((wire) => removeStep(job, at(th, 'wires'), wire.id, label)),
-    ...[...cables].reverse().map((cable) => removeStep(job, at(th, 'cables'), cable.id, label)),
+    ...[...wires].reverse().map((wire) => removeStep(job, mainsPath(th, 'wires'), wire.id, label)),
+    ...[...cables].reverse().map((cable) => removeStep(job, mainsPath(th, 'cables'), cable.id, label)),
     ...mains.links
       .filter((link) => link.device === id)
       .reverse()
-      .map((link) => removeStep(job, at(th, 'links'), link.id, label)),
-    removeStep(job, at(th, 'devices'), id, label)
+      .map((link) => removeStep(job, mainsPath(th, 'links'), link.id, label)),
+    removeStep(job, mainsPath(th, 'devices'), id, label)
   ]);
 }
 
@@ -148,12 +145,12 @@ export function setUnit<K extends UnitField>(
   field: K,
   value: MainsDevice[K]
 ): Step {
-  const device = mainsIn(job, th).devices.find((one) => one.id === id);
-  return setStep(job, at(th, 'devices', { id }, field), value, `${device?.name ?? id} changed`);
+  const device = mainsIn(job, th).devices.find((device) => device.id === id);
+  return setStep(job, mainsPath(th, 'devices', { id }, field), value, `${device?.name ?? id} changed`);
 }
 
 export function addUnitScrew(job: Job, th: ThermostatId, device: MainsDeviceId, mark: string): Step {
-  const unit = mainsIn(job, th).devices.find((one) => one.id === device);
+  const unit = mainsIn(job, th).devices.find((candidate) => candidate.id === device);
   const slug =
     mark
       .toLowerCase()
@@ -167,7 +164,7 @@ export function addUnitScrew(job: Job, th: ThermostatId, device: MainsDeviceId, 
   const does: MainsFunction = unit?.part === 'wiring-centre' ? 'joint' : 'unknown';
   return insertStep(
     job,
-    at(th, 'devices', { id: device }, 'screws'),
+    mainsPath(th, 'devices', { id: device }, 'screws'),
     { id, mark, does } as { id: ScrewId },
     `${unit?.name ?? device}: terminal ${mark}`
   );
@@ -180,7 +177,7 @@ export function setUnitScrew(
   id: ScrewId,
   change: { readonly mark?: string; readonly does?: MainsFunction }
 ): Step {
-  const path = at(th, 'devices', { id: device }, 'screws', { id });
+  const path = mainsPath(th, 'devices', { id: device }, 'screws', { id });
   const label =
     change.does === undefined ? 'Terminal’s print' : `Terminal: ${MAINS_FUNCTION_NAMES[change.does]}`;
   return batch(label, [
@@ -198,13 +195,13 @@ export function removeUnitScrew(job: Job, th: ThermostatId, device: MainsDeviceI
     ...mains.wires.flatMap((wire) =>
       (['near', 'far'] as const)
         .filter((end) => on(wire[end]))
-        .map((end) => setStep(job, at(th, 'wires', { id: wire.id }, end), UNSEEN_END, label))
+        .map((end) => setStep(job, mainsPath(th, 'wires', { id: wire.id }, end), UNSEEN_END, label))
     ),
     ...mains.links
       .filter((link) => link.device === device && (link.a === id || link.b === id))
       .reverse()
-      .map((link) => removeStep(job, at(th, 'links'), link.id, label)),
-    removeStep(job, at(th, 'devices', { id: device }, 'screws'), id, label)
+      .map((link) => removeStep(job, mainsPath(th, 'links'), link.id, label)),
+    removeStep(job, mainsPath(th, 'devices', { id: device }, 'screws'), id, label)
   ]);
 }
 
@@ -262,8 +259,8 @@ export function addWire(
   };
   const label = `Wire of the ${unit?.name ?? device}`;
   return batch(label, [
-    ...(known ? [] : [insertStep(job, at(th, 'cables'), cable, label)]),
-    insertStep(job, at(th, 'wires'), wire, label)
+    ...(known ? [] : [insertStep(job, mainsPath(th, 'cables'), cable, label)]),
+    insertStep(job, mainsPath(th, 'wires'), wire, label)
   ]);
 }
 
@@ -287,7 +284,9 @@ export function setWire(
   const label = 'Wire changed';
   return batch(
     label,
-    Object.entries(change).map(([field, value]) => setStep(job, at(th, 'wires', { id }, field), value, label))
+    Object.entries(change).map(([field, value]) =>
+      setStep(job, mainsPath(th, 'wires', { id }, field), value, label)
+    )
   );
 }
 
@@ -298,8 +297,8 @@ export function removeWire(job: Job, th: ThermostatId, id: ConductorId): Step {
   const label = 'Wire removed';
   const last = mains.wires.filter((wire) => wire.cable === cable).length === 1;
   return batch(label, [
-    removeStep(job, at(th, 'wires'), id, label),
-    ...(last && cable ? [removeStep(job, at(th, 'cables'), cable as CableId, label)] : [])
+    removeStep(job, mainsPath(th, 'wires'), id, label),
+    ...(last && cable ? [removeStep(job, mainsPath(th, 'cables'), cable as CableId, label)] : [])
   ]);
 }
 
@@ -314,28 +313,38 @@ export function addMainsLink(
     'link',
     mainsIn(job, th).links.map((link) => link.id)
   );
-  return insertStep(job, at(th, 'links'), { id, device, a, b, kind: 'wire' } as { id: LinkId }, 'Link');
+  return insertStep(
+    job,
+    mainsPath(th, 'links'),
+    { id, device, a, b, kind: 'wire' } as { id: LinkId },
+    'Link'
+  );
 }
 
 export function removeMainsLink(job: Job, th: ThermostatId, id: LinkId): Step {
-  return removeStep(job, at(th, 'links'), id, 'Link removed');
+  return removeStep(job, mainsPath(th, 'links'), id, 'Link removed');
 }
 
 /** Answers about the layout; null takes one back. */
 export function observeLayout(job: Job, th: ThermostatId, id: string, answer: string | null): Step {
-  return setStep(job, at(th, 'observed', id), answer ?? undefined, `Layout: ${id}`);
+  return setStep(job, mainsPath(th, 'observed', id), answer ?? undefined, `Layout: ${id}`);
 }
 
 export function sayWho(job: Job, th: ThermostatId, who: Competence, name: string, time: string): Step {
-  return setStep(job, at(th, 'competence'), { who, name, at: time }, 'Who does the work');
+  return setStep(job, mainsPath(th, 'competence'), { who, name, at: time }, 'Who does the work');
 }
 
 export function proveDead(job: Job, th: ThermostatId, proof: DeadProof | null): Step {
-  return setStep(job, at(th, 'dead'), proof, proof === null ? 'Not proven dead' : 'Proven dead');
+  return setStep(job, mainsPath(th, 'dead'), proof, proof === null ? 'Not proven dead' : 'Proven dead');
 }
 
 export function chooseController(job: Job, th: ThermostatId, controller: ControllerId | null): Step {
-  return setStep(job, at(th, 'choice'), { controller, method: null, variant: null }, 'Controller chosen');
+  return setStep(
+    job,
+    mainsPath(th, 'choice'),
+    { controller, method: null, variant: null },
+    'Controller chosen'
+  );
 }
 
 export function chooseMainsWay(
@@ -343,11 +352,11 @@ export function chooseMainsWay(
   th: ThermostatId,
   way: { readonly controller: ControllerId | null; readonly method: MainsMethod; readonly variant: string }
 ): Step {
-  return setStep(job, at(th, 'choice'), way, MAINS_METHOD_NAMES[way.method]);
+  return setStep(job, mainsPath(th, 'choice'), way, MAINS_METHOD_NAMES[way.method]);
 }
 
 export function addController(job: Job, th: ThermostatId, facts: ControllerFacts): Step {
-  return insertStep(job, at(th, 'controllers'), facts, `Controller: ${facts.maker} ${facts.model}`);
+  return insertStep(job, mainsPath(th, 'controllers'), facts, `Controller: ${facts.maker} ${facts.model}`);
 }
 
 export function removeController(job: Job, th: ThermostatId, id: ControllerId): Step {
@@ -355,31 +364,13 @@ export function removeController(job: Job, th: ThermostatId, id: ControllerId): 
   const label = 'Controller removed';
   return batch(label, [
     ...(choice.controller === id ? [chooseController(job, th, null)] : []),
-    removeStep(job, at(th, 'controllers'), id, label)
+    removeStep(job, mainsPath(th, 'controllers'), id, label)
   ]);
-}
-
-/** A result takes the place of the one before it of the same row. */
-export function recordMainsTest(job: Job, th: ThermostatId, test: MainsTest): Step {
-  const others = mainsIn(job, th).tests.filter(({ row }) => row !== test.row);
-  return setStep(job, at(th, 'tests'), [...others, test], `Test: ${test.result}`);
-}
-
-export function seeMains(job: Job, th: ThermostatId, look: string, answer: string | null): Step {
-  return setStep(job, at(th, 'seen', look), answer ?? undefined, 'Seen');
-}
-
-export function clearSeen(job: Job, th: ThermostatId): Step {
-  return setStep(job, at(th, 'seen'), {}, 'All answers taken back');
-}
-
-export function setMainsSetting(job: Job, th: ThermostatId, id: string, time: string | null): Step {
-  return setStep(job, at(th, 'settings', id), time ?? undefined, `Setting: ${id}`);
 }
 
 /** What was done, into the log; or out of it. */
 export function withMainsLog(job: Job, th: ThermostatId, log: MainsControls['log'], label: string): Step {
-  return setStep(job, at(th, 'log'), log, label);
+  return setStep(job, mainsPath(th, 'log'), log, label);
 }
 
 /** Somebody competent or licensed is named for this job. */

@@ -86,8 +86,8 @@ export function isAnothersZone(
   if (!machine || !ZONED.has(machine.kind)) return false;
   const mark = canonicalMark(screw.mark);
   if (!ZONE_CALLS.has(mark) && !/^Z\d+$/.test(mark)) return false;
-  const isOn = (one: Thermostat) =>
-    one.conductors.some((conductor) =>
+  const isOn = (other: Thermostat) =>
+    other.conductors.some((conductor) =>
       [...conductor.near.on, ...conductor.far.on].some((ref) => ref.at === at && ref.screw === screw.id)
     );
   const own = job.thermostats.find((candidate) => candidate.id === thermostat.id);

@@ -140,8 +140,8 @@ function pointFrom(
     state,
     on: on.map((ref) => plates.ref(point.id, ref.at, ref.mark))
   });
-  const conductors = point.conductors.map(({ wall, equipment, ...one }) => ({
-    ...one,
+  const conductors = point.conductors.map(({ wall, equipment, ...rest }) => ({
+    ...rest,
     near: end(wall),
     far: end(equipment)
   }));

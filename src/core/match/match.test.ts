@@ -41,8 +41,8 @@ describe('the catalogue', () => {
 
 describe('checks', () => {
   it('voltage: a 24 V device is refused on mains, and doubted where the class is open', () => {
-    for (const one of matchAll(lineVoltageHouse().job, lineVoltageHouse().thermostat))
-      expect(one.verdict).toBe('no');
+    for (const match of matchAll(lineVoltageHouse().job, lineVoltageHouse().thermostat))
+      expect(match.verdict).toBe('no');
     expect(codes(house({ strands: [] }), 'de-fellgate')).toContain('voltage-class-unsettled');
     expect(codes(furnaceWithCommon(), 'de-fellgate')).toEqual([]);
   });

@@ -29,7 +29,7 @@ describe('ticks of an older file', () => {
       const keys = planFor(job, was).moves.map(moveKey);
       const fitting = was.oldTicks.filter((tick) => keys.includes(tick.key));
       expect(new Map(thermostat.log.map((entry) => [moveKey(entry.act), entry.at]))).toEqual(
-        new Map(fitting.map((one) => [one.key, one.at]))
+        new Map(fitting.map((entry) => [entry.key, entry.at]))
       );
       const left = new Set(planFor(after, thermostat).moves.map(moveKey));
       for (const { key } of fitting) expect(left.has(key), key).toBe(false);

@@ -5,7 +5,7 @@ import { planFor } from './plan';
 
 const [classroom] = SCHOOLHOUSE.thermostats;
 const ways = planFor(SCHOOLHOUSE, classroom!).options.filter(({ verdict }) => verdict !== 'no');
-const row = (rows: ReturnType<typeof compareWays>, id: string) => rows.find((one) => one.id === id)!;
+const row = (rows: ReturnType<typeof compareWays>, id: string) => rows.find((row) => row.id === id)!;
 
 describe('ways beside each other', () => {
   it('answer the same questions, one cell for each way', () => {
@@ -27,7 +27,7 @@ describe('ways beside each other', () => {
   });
 
   it('know a row in which nothing differs', () => {
-    const [one] = ways;
-    expect(compareWays([one!, one!], {}, SCHOOLHOUSE.units).every(({ same }) => same)).toBe(true);
+    const [option] = ways;
+    expect(compareWays([option!, option!], {}, SCHOOLHOUSE.units).every(({ same }) => same)).toBe(true);
   });
 });

@@ -41,7 +41,7 @@ describe('cutting cable from rolls', () => {
         const runs = list.map((lengthM, at) => ({ ...run(lengthM), for: String(at) }));
         const { rolls } = cutsFor(runs);
         const held = rolls.flatMap((roll) => roll.runs.map((own) => own.for)).sort();
-        expect(held).toEqual(runs.map((one) => one.for).sort());
+        expect(held).toEqual(runs.map((run) => run.for).sort());
         for (const cutRoll of rolls) {
           const used = cutRoll.runs.reduce((sum, own) => sum + own.lengthM, 0);
           expect(used + cutRoll.restM).toBe(cutRoll.lengthM);
@@ -49,7 +49,7 @@ describe('cutting cable from rolls', () => {
           expect(cutRoll.restM).toBeGreaterThanOrEqual(0);
         }
         const cost = rolls.reduce((sum, roll) => sum + roll.cost, 0);
-        const each = runs.map((one) => cutsFor([one]).rolls[0]?.cost ?? 0).reduce((a, b) => a + b, 0);
+        const each = runs.map((run) => cutsFor([run]).rolls[0]?.cost ?? 0).reduce((a, b) => a + b, 0);
         if (runs.length <= 10) expect(cost).toBeLessThanOrEqual(each);
       }),
       { numRuns: 60 }

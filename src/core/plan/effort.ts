@@ -38,13 +38,13 @@ const PRICE = band(0.75, 1, 1.5);
 
 export function sumBands(bands: readonly Band[]): Band {
   return bands.reduce(
-    (sum, one) => band(sum.low + one.low, sum.usual + one.usual, sum.high + one.high),
+    (sum, range) => band(sum.low + range.low, sum.usual + range.usual, sum.high + range.high),
     band(0, 0, 0)
   );
 }
 
-export function scaleBand(one: Band, factor: number): Band {
-  return band(one.low * factor, one.usual * factor, one.high * factor);
+export function scaleBand(range: Band, factor: number): Band {
+  return band(range.low * factor, range.usual * factor, range.high * factor);
 }
 
 /** Whole minutes, or whole dollars. */

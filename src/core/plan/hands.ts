@@ -130,7 +130,7 @@ const LEAST_STEPS = 4;
 
 /** Minutes for each step, measured from one tick to the next; null before there are enough. */
 export function paceOf(done: readonly Pick<LogEntry, 'at'>[]): number | null {
-  const times = done.map(({ at }) => Date.parse(at)).sort((one, other) => one - other);
+  const times = done.map(({ at }) => Date.parse(at)).sort((first, second) => first - second);
   const gaps = times
     .slice(1)
     .map((time, at) => (time - times[at]!) / 60_000)

@@ -96,6 +96,6 @@ export class JointChoice {
     return this.alone
       .filter((candidate) => candidate !== place && candidate.thermostat.id !== place.thermostat.id)
       .filter((candidate) => candidate.thermostat.equipment.some((id) => machines.has(id)))
-      .map((one) => asNeighbour(this.job, one.thermostat, wiringOf(one)));
+      .map((place) => asNeighbour(this.job, place.thermostat, wiringOf(place)));
   }
 }

@@ -43,14 +43,14 @@ export function jointDone(job: Job, places: readonly TakenWay[]): JointDone[] {
   const machines = new Set<string>(job.equipment.map((machine) => machine.id));
   const all = places.flatMap((place) => doneOf(job.thermostats, place));
   const joined: JointDone[] = [];
-  for (const one of all) {
-    const known = isForAll(one.move, machines)
-      ? joined.findIndex((other) => sameAct(other.move, one.move) && !ownersOf(other).includes(one.owner))
+  for (const item of all) {
+    const known = isForAll(item.move, machines)
+      ? joined.findIndex((other) => sameAct(other.move, item.move) && !ownersOf(other).includes(item.owner))
       : -1;
-    const entry = { thermostat: one.owner, entry: one.move.entry.id };
+    const entry = { thermostat: item.owner, entry: item.move.entry.id };
     const before = joined[known];
     if (before) joined[known] = { ...before, entries: [...before.entries, entry] };
-    else joined.push({ move: one.move, entries: [entry] });
+    else joined.push({ move: item.move, entries: [entry] });
   }
   return joined.sort((a, b) => a.move.entry.at.localeCompare(b.move.entry.at));
 }

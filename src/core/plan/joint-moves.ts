@@ -23,7 +23,7 @@ export function jointMoves(places: readonly Place[], machines: ReadonlySet<strin
   const turns = tagged.map((moves) => turnsOf(moves.filter((move) => !move.action.startsWith('power-'))));
   const most = Math.max(0, ...turns.map((turn) => turn.length));
   const work = Array.from({ length: most }, (_, turn) => {
-    const all = turns.flatMap((one) => one[turn] ?? []);
+    const all = turns.flatMap((ofPlace) => ofPlace[turn] ?? []);
     if (turn % 2 === 1) return all;
     // At the machines: one after the other, and at each what is for all.
     const stops = [...new Set(all.map((jointMove) => jointMove.place))];

@@ -107,7 +107,9 @@ function worthOfMethod(plan: Plan, method: MethodId): number {
 function candidates(job: Job, thermostat: Thermostat, plan: Plan): Candidate[] {
   const withPlace = (change: Partial<Thermostat>): Job => ({
     ...job,
-    thermostats: job.thermostats.map((one) => (one.id === thermostat.id ? { ...one, ...change } : one))
+    thermostats: job.thermostats.map((candidate) =>
+      candidate.id === thermostat.id ? { ...candidate, ...change } : candidate
+    )
   });
   return [
     ...spareLooks(thermostat, withPlace),
@@ -211,15 +213,17 @@ function markLooks(job: Job, thermostat: Thermostat): Candidate[] {
     if (!means || !machine) return [];
     const told: Job = {
       ...job,
-      equipment: job.equipment.map((one) =>
-        one.id === machine.id
+      equipment: job.equipment.map((candidate) =>
+        candidate.id === machine.id
           ? {
-              ...one,
-              screws: one.screws.map((it) =>
-                terminalOfScrew(one.id, it.id) === far ? { ...it, role: { means, from: 'diagram' } } : it
+              ...candidate,
+              screws: candidate.screws.map((it) =>
+                terminalOfScrew(candidate.id, it.id) === far
+                  ? { ...it, role: { means, from: 'diagram' } }
+                  : it
               )
             }
-          : one
+          : candidate
       )
     };
     const answers = [

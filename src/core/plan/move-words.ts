@@ -59,10 +59,10 @@ function proofScrews(device: Device): string {
   const hot = ['R', 'RH', 'RC'].map(print).find((candidate) => candidate !== null);
   const common = print('C');
   if (hot && common) return `between ${hot} and ${common}`;
-  const [one, other] = device.screws.filter((screw) =>
+  const [first, second] = device.screws.filter((screw) =>
     ['T', 'TT', 'T1', 'T2'].includes(screw.means[0] ?? '')
   );
-  if (one && other) return `between its two ${one.mark} screws`;
+  if (first && second) return `between its two ${first.mark} screws`;
   return hot ? `from ${hot} to every other screw` : 'between all of its screws';
 }
 

@@ -196,13 +196,13 @@ export class MoveWriter {
     const { link } = change;
     const [a, b] = [printedMark(this.wiring, link.a), printedMark(this.wiring, link.b)];
     const on = change.kind === 'link-on';
-    const [one, other] = [deviceOf(this.wiring, link.a), deviceOf(this.wiring, link.b)];
-    const apart = one !== undefined && other !== undefined && one.id !== other.id;
+    const [first, second] = [deviceOf(this.wiring, link.a), deviceOf(this.wiring, link.b)];
+    const apart = first !== undefined && second !== undefined && first.id !== second.id;
     const made =
       link.kind === 'clip'
         ? `See that the clip joins ${a} and ${b}.`
         : apart
-          ? `Join ${a} of the ${one.name} to ${b} of the ${other.name} with a short piece of 18 AWG; tug both ends.`
+          ? `Join ${a} of the ${first.name} to ${b} of the ${second.name} with a short piece of 18 AWG; tug both ends.`
           : `Join ${a} to ${b} with a short piece of wire (a jumper).`;
     return {
       ...this.standing(link.at),
@@ -213,7 +213,7 @@ export class MoveWriter {
       text: on
         ? made
         : apart
-          ? `Remove the piece of wire between ${a} of the ${one.name} and ${b} of the ${other.name}.`
+          ? `Remove the piece of wire between ${a} of the ${first.name} and ${b} of the ${second.name}.`
           : `Remove the jumper between ${a} and ${b}.`,
       change
     };
@@ -328,18 +328,18 @@ export class MoveWriter {
     );
   }
 
-  otherSupply(one: OtherSupply, action: 'power-off' | 'power-on'): Draft {
+  otherSupply(supply: OtherSupply, action: 'power-off' | 'power-on'): Draft {
     const off = action === 'power-off';
     return {
       end: 'equipment',
-      place: one.name,
+      place: supply.name,
       action,
-      what: one.id,
+      what: supply.id,
       from: off ? 'on' : 'off',
       to: off ? 'off' : 'on',
       text: off
-        ? `Power off: ${one.name}, at its own breaker or disconnect. It has a supply of its own.`
-        : `Power on: ${one.name}.`,
+        ? `Power off: ${supply.name}, at its own breaker or disconnect. It has a supply of its own.`
+        : `Power on: ${supply.name}.`,
       change: null
     };
   }

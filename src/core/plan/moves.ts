@@ -92,13 +92,13 @@ function listOf(
     ...draft.powerOn(after),
     ...others.map((other) => draft.otherSupply(other, 'power-on'))
   ];
-  return drafts.map((one) => ({ ...one, tools: toolsFor(one, both), strip: stripFor(one) }));
+  return drafts.map((draft) => ({ ...draft, tools: toolsFor(draft, both), strip: stripFor(draft) }));
 }
 
 function powerOnOnly(now: Wiring, after: Wiring, others: readonly OtherSupply[]): Unnumbered[] {
   const draft = new MoveWriter(merged(now, after));
   const drafts = [...draft.powerOn(after), ...others.map((other) => draft.otherSupply(other, 'power-on'))];
-  return drafts.map((one) => ({ ...one, tools: [], strip: null }));
+  return drafts.map((draft) => ({ ...draft, tools: [], strip: null }));
 }
 
 /**

@@ -51,8 +51,8 @@ describe('what is known of a thermostat', () => {
   it('stays while only another one is edited', () => {
     const edited = {
       ...SCHOOLHOUSE,
-      thermostats: SCHOOLHOUSE.thermostats.map((one) =>
-        one === second ? { ...one, outlet: 'near' as const } : one
+      thermostats: SCHOOLHOUSE.thermostats.map((thermostat) =>
+        thermostat === second ? { ...thermostat, outlet: 'near' as const } : thermostat
       )
     };
     expect(identify(edited, first!)).toBe(before);

@@ -35,7 +35,7 @@ const mark = fc.constantFrom('R', 'C', 'W', 'Y', 'G', 'O', 'loose', 'coiled', 'u
 const anyHouse = fc
   .record({
     strands: fc.array(
-      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, mark).map((one) => one.join(' ')),
+      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, mark).map((words) => words.join(' ')),
       { minLength: 1, maxLength: 7 }
     ),
     board: fc.subarray(['R', 'C', 'W', 'Y', 'G', 'O']),
@@ -72,7 +72,7 @@ const farEnd = fc.constantFrom(
 const houseWithAdapter = fc
   .record({
     strands: fc.array(
-      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, farEnd).map((one) => one.join(' ')),
+      fc.tuple(fc.constantFrom('RD', 'WH', 'BU', 'GN'), mark, farEnd).map((words) => words.join(' ')),
       { minLength: 1, maxLength: 7 }
     ),
     board: fc.subarray(['R', 'C', 'W', 'Y', 'G']),

@@ -2,15 +2,14 @@
  * A thermostat's plan with what its pages show beside it. It is worked out where the plan is, in a thread: a page needs neither the evidence nor
  * the checks nor a circuit for it.
  */
-import type { BackFed } from '../circuit/back-feed';
 import type { Finding } from '../findings/finding';
-import type { HeatSource } from '../house/heat-source';
-import type { ThermostatId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
 import { chosenFindings } from '../match/chosen';
 import { matchAll, type Match } from '../match/match';
-import { tiedSupplies } from '../safety/tied';
+import { knownSupplies, type KnownSupplies } from '../safety/known-supplies';
+import { beforeBuying, type BeforeBuying } from '../survey/before-buying';
 import { heatSourceIn, savingPlace } from '../survey/heat-source-in';
+import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import type { Plan } from './plan';
 import { savingPrices } from './saving-prices';
@@ -21,25 +20,55 @@ export interface PlannedPlace {
   readonly matches: readonly Match[];
   /** The chosen device has gone from the job. */
   readonly gone: readonly Finding[];
-  /** Supplies that stay live when they are switched off alone. */
-  readonly tied: readonly BackFed[];
-  /** Prices of all that the house saves with: for those every thermostat has to be looked at. */
-  readonly prices: readonly (number | null)[];
-  /** What heats the house, as far as money is concerned. */
-  readonly source: HeatSource;
-  /** Where the figures of the whole house stand; null where nothing can save. */
-  readonly savingAt: ThermostatId | null;
+  readonly known: KnownSupplies;
+  /** The house worked through: cooling, wall work, saving. */
+  readonly study: HouseStudy;
+  /** The verdict before anything is bought, with its reasons. */
+  readonly buying: BeforeBuying;
 }
 
 export function plannedPlace(job: Job, thermostat: Thermostat, plan: Plan): PlannedPlace {
   const { identification } = plan;
-  return {
-    plan,
-    matches: matchAll(job, thermostat, identification),
-    gone: chosenFindings(job, thermostat),
-    tied: tiedSupplies(identification, wiringOf(job, thermostat)),
+  const wiring = wiringOf(job, thermostat);
+  const matches = matchAll(job, thermostat, identification);
+  const study = studied({
+    survey: job.survey,
+    face: thermostat.face,
+    // For the prices of all that the house saves with every thermostat has to be looked at.
     prices: savingPrices(job),
     source: heatSourceIn(job, thermostat, identification),
-    savingAt: savingPlace(job)
+    way: wayMinutes(plan)
+  });
+  const device = matches.find((match) => match.device.id === thermostat.choice.device)?.device ?? null;
+  return {
+    plan,
+    matches,
+    gone: chosenFindings(job, thermostat),
+    known: knownSupplies(job, thermostat, identification, wiring),
+    study,
+    buying: beforeBuying({
+      job,
+      thermostat,
+      identification,
+      wiring,
+      device,
+      study,
+      savingAt: savingPlace(job)
+    })
   };
+}
+
+/** Minutes of the way that is taken; null where none is. */
+function wayMinutes(plan: Plan): MinutesBand | null {
+  const taken = plan.options.find((option) => option.method === plan.taken);
+  return taken && taken.method !== 'none' ? taken.minutesBand : null;
+}
+
+/** The last house that was worked through: it takes longer than all else beside the plan, and most edits are none of its business. */
+let last: { readonly key: string; readonly study: HouseStudy } | null = null;
+
+function studied(input: StudyInput): HouseStudy {
+  const key = JSON.stringify(input);
+  if (last?.key !== key) last = { key, study: studyHouse(input) };
+  return last.study;
 }

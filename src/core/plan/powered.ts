@@ -49,11 +49,11 @@ export function powerPlan(plan: Plan, which: WiringState, wanted: Call | null = 
   if ('code' in subject) return { calls: [], findings: [subject] };
   const calls: PoweredCall[] = [];
   for (const call of wanted === null ? subject.calls : [wanted]) {
-    const one = simulate(subject.wiring, subject.world, call);
-    if (!one.ok) {
-      return { calls: [], findings: [unsolvable(one, subject.world)] };
+    const outcome = simulate(subject.wiring, subject.world, call);
+    if (!outcome.ok) {
+      return { calls: [], findings: [unsolvable(outcome, subject.world)] };
     }
-    calls.push({ result: one.result, findings: harmFindings(one.result) });
+    calls.push({ result: outcome.result, findings: harmFindings(outcome.result) });
   }
   return { calls, findings: [] };
 }

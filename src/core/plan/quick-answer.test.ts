@@ -13,6 +13,7 @@ import { planFor } from './plan';
 import { quickAnswer } from './quick-answer';
 import { standingOf, type StandingFacts } from './standing';
 import { thermostatFindings } from '../job/record-findings';
+import { knownSupplies } from '../safety/known-supplies';
 import { safetyOf } from '../safety/standing';
 import { wiringOf } from '../wiring/from-job';
 
@@ -109,7 +110,11 @@ describe('the one next step', () => {
     return {
       thermostat,
       identification,
-      safety: safetyOf(job, thermostat, identification, wiringOf(job, thermostat), null, []),
+      safety: safetyOf(
+        thermostat,
+        knownSupplies(job, thermostat, identification, wiringOf(job, thermostat)),
+        null
+      ),
       recordFindings: thermostatFindings(job, thermostat),
       plan,
       match: null

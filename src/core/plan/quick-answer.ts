@@ -75,8 +75,10 @@ function asUsual(job: Job, thermostat: Thermostat): { readonly job: Job; readonl
     thermostat: seen,
     job: {
       ...job,
-      equipment: job.equipment.map((one) => (one === machine ? { ...one, screws: screwsFrom(marks) } : one)),
-      thermostats: job.thermostats.map((one) => (one === thermostat ? seen : one))
+      equipment: job.equipment.map((candidate) =>
+        candidate === machine ? { ...candidate, screws: screwsFrom(marks) } : candidate
+      ),
+      thermostats: job.thermostats.map((candidate) => (candidate === thermostat ? seen : candidate))
     }
   };
 }

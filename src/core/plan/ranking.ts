@@ -56,7 +56,8 @@ export function rankOptions(
     .map((option) => priced(option, others, done))
     .sort((a, b) => compareOptions(a.facts, b.facts, minds));
   const byMethod = new Map<MethodId, Priced[]>();
-  for (const one of all) byMethod.set(one.option.method, [...(byMethod.get(one.option.method) ?? []), one]);
+  for (const priced of all)
+    byMethod.set(priced.option.method, [...(byMethod.get(priced.option.method) ?? []), priced]);
   const leads = new Set(
     [...byMethod].map(([method, same]) => {
       const chosen =

@@ -78,7 +78,7 @@ describe('what is on offer for several', () => {
   const cases = [2, 4, 6].flatMap((count) =>
     [20, 40, null].flatMap((va) => ['de-fellgate', 'de-moistly'].map((device) => ({ count, va, device })))
   );
-  const planned = cases.map((one) => planTogether(choosing(zonedHouse(one.count, one.va), one.device)));
+  const planned = cases.map((size) => planTogether(choosing(zonedHouse(size.count, size.va), size.device)));
 
   it('holds with all of them at once, in the circuit of all', () => {
     planned.forEach(({ places }, at) => {

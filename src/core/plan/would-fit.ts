@@ -46,7 +46,7 @@ export function wouldFit(
   const instead = stopped
     ? matchAll(job, thermostat)
         .filter((candidate) => candidate.verdict !== 'no')
-        .map((one) => deviceName(one.device))
+        .map((match) => deviceName(match.device))
     : [];
   if (stopped && instead.length === 0 && !codes.has('voltage-class-unsettled'))
     steps.push('Nothing makes it fit here, and no other of the devices known here would.');

@@ -75,7 +75,7 @@ describe('loads in the corners', () => {
 
 describe('transformers in the loaded corner', () => {
   const giving = (...supplies: Parameters<typeof supply>[0][]) =>
-    call({ supplies: supplies.map((one) => supply(one)) });
+    call({ supplies: supplies.map((supplyResult) => supply(supplyResult)) });
 
   it('give the most that any gives', () => {
     expect(limits({ loaded: [giving({ amps: 0.5 }), giving({ amps: 1.2 }, { amps: 0.1 })] }).amps).toBe(1.2);
@@ -86,7 +86,7 @@ describe('transformers in the loaded corner', () => {
       loaded: [giving({ amps: 2 }), giving({ amps: 3 }), giving({ amps: 2.5 }), giving({ id: 'b', amps: 4 })],
       today: (corner) => (corner === 'loaded' ? [giving({ amps: 1.9 })] : [])
     });
-    expect(excess.map((one) => [one.supply.id, one.supply.amps, one.ampsToday])).toEqual([
+    expect(excess.map((excess) => [excess.supply.id, excess.supply.amps, excess.ampsToday])).toEqual([
       ['eq-1:secondary', 3, 1.9],
       ['b', 4, null]
     ]);

@@ -58,10 +58,10 @@ describe('harm', () => {
   });
 
   it('is two supplies that copper joins, a relay without rest, and a coil that hums', () => {
-    const [one, other] = [supply().part, coil('other')];
+    const [first, second] = [supply().part, coil('other')];
     const found = harmFindings(
       solvedCall([], {
-        tied: [[one, other]],
+        tied: [[first, second]],
         chattering: [coil('a')],
         starved: [coil('b'), coil('c')],
         coils: [
@@ -72,7 +72,7 @@ describe('harm', () => {
       })
     );
     expect(found).toEqual([
-      { code: 'supplies-tied', level: 'stop', params: {}, because: [one, other] },
+      { code: 'supplies-tied', level: 'stop', params: {}, because: [first, second] },
       {
         code: 'relay-chatter',
         level: 'stop',

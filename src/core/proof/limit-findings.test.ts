@@ -73,8 +73,8 @@ describe('a transformer whose plate nobody has read', () => {
   const unread = (amps: number) => supply(amps, { leastVa: 20 });
 
   it('may be of the smallest size: then it is read first', () => {
-    const [one] = limitFindings([limit('heat1', { ...beyond(unread(0.9)), ...today(0.6) })], all);
-    expect(one).toMatchObject({ code: 'transformer-unread', level: 'warn' });
+    const [finding] = limitFindings([limit('heat1', { ...beyond(unread(0.9)), ...today(0.6) })], all);
+    expect(finding).toMatchObject({ code: 'transformer-unread', level: 'warn' });
   });
 
   it('is not of the smallest where it gives more than that today, in whichever call', () => {
@@ -85,8 +85,8 @@ describe('a transformer whose plate nobody has read', () => {
 
   it('is judged by the usual size then, and that is said to be taken', () => {
     const calls = [limit('heat1', { ...beyond(unread(1.8)), ...today(0.9) })];
-    const [one] = limitFindings(calls, all);
-    expect(one!.params).toMatchObject({ ratedVa: 40, read: false });
+    const [finding] = limitFindings(calls, all);
+    expect(finding!.params).toMatchObject({ ratedVa: 40, read: false });
   });
 });
 

@@ -80,16 +80,16 @@ function excessFindings(
 ): Finding[] {
   const worst = new Map<string, Worst>();
   for (const { call, excess } of limits) {
-    for (const one of excess) {
-      const known = worst.get(one.supply.id);
-      if (!carried(call, one.supply.id) || (known && known.excess.supply.amps >= one.supply.amps)) continue;
-      worst.set(one.supply.id, { call, excess: one });
+    for (const over of excess) {
+      const known = worst.get(over.supply.id);
+      if (!carried(call, over.supply.id) || (known && known.excess.supply.amps >= over.supply.amps)) continue;
+      worst.set(over.supply.id, { call, excess: over });
     }
   }
-  return [...worst.values()].flatMap((one) => {
-    const { id } = one.excess.supply;
+  return [...worst.values()].flatMap((most) => {
+    const { id } = most.excess.supply;
     const today = Math.max(0, ...limits.map((limit) => limit.today.get(id) ?? 0));
-    return excessFinding(one, today, thermostats);
+    return excessFinding(most, today, thermostats);
   });
 }
 

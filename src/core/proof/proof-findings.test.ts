@@ -132,7 +132,9 @@ describe('a row of the proof', () => {
     expect(said({ gained: ['compressor'] })).toEqual([
       { code: 'load-runs-uncalled', level: 'stop', params: { call: 'heat1', loads: ['compressor'] }, because }
     ]);
-    expect(said({ gained: ['burner'], before: ['blower'] }).map((one) => one.code)).toEqual(['made-to-work']);
+    expect(said({ gained: ['burner'], before: ['blower'] }).map((finding) => finding.code)).toEqual([
+      'made-to-work'
+    ]);
   });
 
   it('says what the thermostat gets where that is too little, nothing or too much', () => {

@@ -52,10 +52,17 @@ interface Crowded {
 export function crowdFindings({ crowd, cases }: Crowded, thermostats: number): Finding[] {
   if (crowd === null) return [];
   const alone = new Set(cases.flatMap((result) => harmFindings(result)).map(subjectKey));
-  return harmFindings(crowd).flatMap((one) => {
-    if (one.code !== 'fuse-opens' && one.code !== 'transformer-overloaded') return [];
-    if (alone.has(subjectKey(one))) return [];
-    return [finding(one.level, 'overloaded-together', { ...one.params, thermostats }, one.because)];
+  return harmFindings(crowd).flatMap((harmFinding) => {
+    if (harmFinding.code !== 'fuse-opens' && harmFinding.code !== 'transformer-overloaded') return [];
+    if (alone.has(subjectKey(harmFinding))) return [];
+    return [
+      finding(
+        harmFinding.level,
+        'overloaded-together',
+        { ...harmFinding.params, thermostats },
+        harmFinding.because
+      )
+    ];
   });
 }
 
@@ -105,7 +112,7 @@ export function rowFindings(
 
 /** "Dead in every call" is one sentence, not one for each call. */
 export function foldSupply(findings: readonly Finding[]): Finding[] {
-  const unfed = findings.flatMap((one) => (one.code === 'thermostat-unfed' ? [one] : []));
+  const unfed = findings.flatMap((finding) => (finding.code === 'thermostat-unfed' ? [finding] : []));
   const [first] = unfed;
   if (!first || unfed.length < 2) return [...findings];
   const because = unfed.flatMap((findingOf) => findingOf.because);

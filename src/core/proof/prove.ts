@@ -63,8 +63,8 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
     }));
   return {
     ...printed,
-    findings: foldSupply([...printed.findings, ...more.flatMap((one) => one.findings)]),
-    solves: [printed, ...more].reduce((sum, one) => sum + one.solves, 0)
+    findings: foldSupply([...printed.findings, ...more.flatMap((entry) => entry.findings)]),
+    solves: [printed, ...more].reduce((sum, entry) => sum + entry.solves, 0)
   };
 }
 
@@ -91,13 +91,14 @@ function proveBehaviour(
   const solved: SolvedCall[] = [];
   const findings: Finding[] = [];
   for (const call of calls) {
-    const one = solveCall(input, allAfter, { own: behaviour, joint: jointWorld }, call);
-    if ('ok' in one) return { world, proof: null, findings: [unsolvable(one, world)], solves: 0, cooled: [] };
-    solved.push(one);
+    const entry = solveCall(input, allAfter, { own: behaviour, joint: jointWorld }, call);
+    if ('ok' in entry)
+      return { world, proof: null, findings: [unsolvable(entry, world)], solves: 0, cooled: [] };
+    solved.push(entry);
     const own = [
-      ...crowdFindings(one, neighbours.length + 1),
-      ...rowFindings(one.row, behaviour, input.needsSupply),
-      ...worstHarm(one.cases)
+      ...crowdFindings(entry, neighbours.length + 1),
+      ...rowFindings(entry.row, behaviour, input.needsSupply),
+      ...worstHarm(entry.cases)
     ];
     const fresh = notOpenAlready(own, findings);
     findings.push(...(isCombined(call) ? newWith(fresh, findings) : fresh));
@@ -115,7 +116,7 @@ function proveBehaviour(
     before: solved.map((solvedCall) => solvedCall.was),
     after: solved.flatMap((solvedCall) => solvedCall.cases.slice(0, 1))
   };
-  const solves = [...solved, ...limits].reduce((sum, one) => sum + (one?.solves ?? 0), 0);
+  const solves = [...solved, ...limits].reduce((sum, entry) => sum + (entry?.solves ?? 0), 0);
   return { world, proof, findings, solves, cooled: cooledCalls(solved, limits) };
 }
 

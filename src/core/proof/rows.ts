@@ -51,7 +51,7 @@ export function nominalRow({ call, was, cases, crowd }: Omit<SolvedCall, 'row' |
   const before = running(was.loads);
   const always = cases
     .map((result) => running(result.loads))
-    .reduce((common, one) => common.filter((load) => one.includes(load)));
+    .reduce((common, loads) => common.filter((load) => loads.includes(load)));
   const ever = new Set(cases.flatMap((result) => running(result.loads)));
   const all = [...cases, ...(crowd ? [crowd] : [])];
   const own = new Set(cases.flatMap((result) => result.feeds.map((feed) => feed.device)));

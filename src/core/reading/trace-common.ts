@@ -48,7 +48,7 @@ export interface CommonTrace {
   readonly findings: readonly Finding[];
 }
 
-const spotKey = (one: TraceFinding) => canonicalMark(one.spot.replace(/\s+/g, ' '));
+const spotKey = (found: TraceFinding) => canonicalMark(found.spot.replace(/\s+/g, ' '));
 
 function meansCommon({ mark, role }: Equipment['screws'][number]): boolean {
   return role === null ? usualMeanings(mark).includes('C') : ROLE_MARKS[role.means] === 'C';

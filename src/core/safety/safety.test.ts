@@ -8,14 +8,14 @@ import { furnaceWithSpare, heatOnly } from '../houses/houses';
 import type { House } from '../houses/builder';
 import { wiringOf } from '../wiring/from-job';
 import { safetyOf, stopFindings } from './standing';
-import { tiedSupplies } from './tied';
+import { knownSupplies } from './known-supplies';
 import { STOP_QUESTIONS } from './stops';
 
 const AT = '2026-02-01T10:00:00.000Z';
 const standing = ({ job, thermostat }: House, change: Partial<Thermostat> = {}, now: string | null = AT) => {
   const whole = { ...thermostat, ...change };
   const [identification, wiring] = [identify(job, whole), wiringOf(job, whole)];
-  return safetyOf(job, whole, identification, wiring, now, tiedSupplies(identification, wiring));
+  return safetyOf(whole, knownSupplies(job, whole, identification, wiring), now);
 };
 const codes = (result: ReturnType<typeof standing>) => result.findings.map((finding) => finding.code);
 const allNo = Object.fromEntries(
@@ -138,8 +138,10 @@ describe('supplies that are tied', () => {
   };
 
   it('are not dead when one of them is off: both are named, with volts at the screws and at the mains side', () => {
-    const found = standing(tied()).findings.flatMap((one) => (one.code === 'off-is-not-dead' ? [one] : []));
-    expect(found.map(({ because }) => because.map((one) => ('id' in one ? one.id : '')).sort())).toEqual([
+    const found = standing(tied()).findings.flatMap((finding) =>
+      finding.code === 'off-is-not-dead' ? [finding] : []
+    );
+    expect(found.map(({ because }) => because.map((ref) => ('id' in ref ? ref.id : '')).sort())).toEqual([
       ['eq-1', 'eq-2'],
       ['eq-1', 'eq-2']
     ]);

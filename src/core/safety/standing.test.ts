@@ -7,7 +7,7 @@ import { identify } from '../identify/identify';
 import type { Thermostat } from '../job/schema';
 import { wiringOf } from '../wiring/from-job';
 import { safetyOf, stopFindings, TRUSTED_HOURS } from './standing';
-import { tiedSupplies } from './tied';
+import { knownSupplies } from './known-supplies';
 import { STOP_QUESTIONS } from './stops';
 
 const AT = '2026-02-01T10:00:00.000Z';
@@ -15,7 +15,7 @@ const hoursLater = (hours: number) => new Date(Date.parse(AT) + hours * 3_600_00
 const standing = ({ job, thermostat }: House, change: Partial<Thermostat> = {}, now: string | null = AT) => {
   const whole = { ...thermostat, ...change };
   const [identification, wiring] = [identify(job, whole), wiringOf(job, whole)];
-  return safetyOf(job, whole, identification, wiring, now, tiedSupplies(identification, wiring));
+  return safetyOf(whole, knownSupplies(job, whole, identification, wiring), now);
 };
 const answers = (answer: 'yes' | 'no', count = STOP_QUESTIONS.length) =>
   Object.fromEntries(
@@ -56,7 +56,7 @@ describe('safe to go on', () => {
 });
 
 describe('a supply', () => {
-  const one = (record: object | null, now: string | null = AT) => {
+  const supplyAfter = (record: object | null, now: string | null = AT) => {
     const { supplies, findings } = standing(
       heatOnly(),
       { stops: answers('no'), off: record === null ? {} : { 'eq-1': { ...off, ...record } } },
@@ -69,12 +69,12 @@ describe('a supply', () => {
   it('that nobody has cut, or proven off, is not off', () => {
     const { name, why } = standing(heatOnly()).supplies[0]!.supply;
     const said = { code: 'supply-not-off', level: 'warn', params: { name, why }, because };
-    expect(one(null)).toEqual({ off: false, findings: [said] });
-    expect(one({ proof: 'none' })).toEqual({ off: false, findings: [said] });
+    expect(supplyAfter(null)).toEqual({ off: false, findings: [said] });
+    expect(supplyAfter({ proof: 'none' })).toEqual({ off: false, findings: [said] });
   });
 
   it('is not proven off by a dark display', () => {
-    expect(one({ proof: 'display-dark' })).toEqual({
+    expect(supplyAfter({ proof: 'display-dark' })).toEqual({
       off: false,
       findings: [
         { code: 'proves-nothing', level: 'warn', params: { what: 'display-dark', name: 'furnace' }, because }
@@ -83,12 +83,12 @@ describe('a supply', () => {
   });
 
   it.each(['ran-and-stopped', 'meter', 'both'])('is proven off by %s', (proof) => {
-    expect(one({ proof })).toEqual({ off: true, findings: [] });
+    expect(supplyAfter({ proof })).toEqual({ off: true, findings: [] });
   });
 
   it('is trusted for so many hours, and without a clock', () => {
-    expect(one({}, hoursLater(TRUSTED_HOURS)).off).toBe(true);
-    expect(one({}, hoursLater(TRUSTED_HOURS + 1))).toEqual({
+    expect(supplyAfter({}, hoursLater(TRUSTED_HOURS)).off).toBe(true);
+    expect(supplyAfter({}, hoursLater(TRUSTED_HOURS + 1))).toEqual({
       off: false,
       findings: [
         {
@@ -99,7 +99,7 @@ describe('a supply', () => {
         }
       ]
     });
-    expect(one({}, null)).toEqual({ off: true, findings: [] });
+    expect(supplyAfter({}, null)).toEqual({ off: true, findings: [] });
   });
 });
 

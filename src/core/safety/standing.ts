@@ -1,14 +1,13 @@
 /** Whether it is safe to go on: stops answered, supplies off and proven off, what proves nothing, what is too long ago. */
 import type { BackFed } from '../circuit/back-feed';
 import { ref } from '../findings/refs';
-import type { Identification } from '../identify/identify';
 import type { StopAnswer, SupplyOff } from '../job/reading-schema';
-import type { Job, Thermostat } from '../job/schema';
+import type { Thermostat } from '../job/schema';
 import { finding, sortFindings, type Finding } from '../findings/finding';
 import { asMetered } from '../trade/figures';
-import type { Wiring } from '../wiring/graph';
 import { findStop, STOP_QUESTIONS, type StopQuestion } from './stops';
-import { impliedSupplies, type ImpliedSupply } from './supplies';
+import type { KnownSupplies } from './known-supplies';
+import type { ImpliedSupply } from './supplies';
 
 /** After so many hours somebody may have switched it on again. */
 export const TRUSTED_HOURS = 12;
@@ -41,16 +40,13 @@ export interface SafetyStanding {
   readonly findings: readonly Finding[];
 }
 
-/** `tied`: supplies that stay live when they are switched off alone (`tied.ts`), which takes a circuit. `now` is ISO time, or null where no clock is at hand: then nothing counts as too long ago. */
+/** `known`: the supplies, and what ties them (`known-supplies.ts`). `now` is ISO time, or null where no clock is at hand: then nothing counts as too long ago. */
 export function safetyOf(
-  job: Job,
   thermostat: Thermostat,
-  identification: Identification,
-  wiring: Wiring,
-  now: string | null,
-  tied: readonly BackFed[]
+  { supplies: implied, tied }: KnownSupplies,
+  now: string | null
 ): SafetyStanding {
-  const supplies = impliedSupplies(job, thermostat, identification, wiring).map((supply): SupplyStanding => {
+  const supplies = implied.map((supply): SupplyStanding => {
     const record = thermostat.off[supply.id] ?? null;
     const proven = record !== null && record.proof !== 'none' && record.proof !== 'display-dark';
     const hoursAgo = record && now ? (Date.parse(now) - Date.parse(record.at)) / 3_600_000 : null;

@@ -17,16 +17,11 @@ import { recordFindings } from '../job/record-findings';
 import { makeId } from '../job/ids';
 import type { Job, Thermostat } from '../job/schema';
 import { CATALOGUE, findDevice } from '../match/catalogue';
-import { matchAll, matchDevice } from '../match/match';
 import { planFor } from '../plan/plan';
+import { plannedPlace } from '../plan/planned-place';
 import { unmatchedFindings } from '../reading/match-ends';
 import { traceOf } from '../reading/trace-common';
 import { safetyOf } from '../safety/standing';
-import { tiedSupplies } from '../safety/tied';
-import { beforeBuying } from '../survey/before-buying';
-import { heatSourceIn, pricesIn, savingPlace } from '../survey/heat-source-in';
-import { studyHouse } from '../survey/house-study';
-import { wiringOf } from '../wiring/from-job';
 import { FINDING_CODES, findingText } from '../words/findings/table';
 
 const V1 = 'src/core/formats/fixtures/v1';
@@ -60,16 +55,9 @@ const WITH_ALL_SHEETS = new Set(['furnaceWithSpare', 'heatOnly', 'boilerPlusAcHo
 /** Whatever any part of the program says of a house. */
 function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const identification = identify(job, thermostat);
-  const wiring = wiringOf(job, thermostat);
   const device =
     thermostat.choice.device === null ? null : (findDevice(job, thermostat.choice.device) ?? null);
-  const study = studyHouse({
-    survey: job.survey,
-    face: thermostat.face,
-    prices: pricesIn(job, (id) => findDevice(job, id)?.price ?? null),
-    source: heatSourceIn(job, thermostat, identification),
-    way: null
-  });
+  const place = plannedPlace(job, thermostat, planFor(job, thermostat));
   // Every kind of sheet in some ordinary houses; the others with one.
   const models = WITH_ALL_SHEETS.has(name) ? PLANNED : PLANNED.slice(0, 1);
   const devices = device ? [device] : CATALOGUE.filter((candidate) => models.includes(candidate.id));
@@ -77,28 +65,13 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
     ...identification.findings,
     ...unmatchedFindings(thermostat),
     ...job.equipment.flatMap((machine) => traceOf(machine).findings),
-    ...safetyOf(
-      job,
-      thermostat,
-      identification,
-      wiring,
-      '2026-03-02T10:00:00.000Z',
-      tiedSupplies(identification, wiring)
-    ).findings,
-    ...(device ? [matchDevice(job, thermostat, device)] : matchAll(job, thermostat)).flatMap(
-      (match) => match.findings
-    ),
-    ...beforeBuying({
-      job,
-      thermostat,
-      identification,
-      wiring,
-      device,
-      study,
-      savingAt: savingPlace(job)
-    }).findings,
-    ...devices.flatMap((one) => {
-      const plan = planFor(job, thermostat, { device: one });
+    ...safetyOf(thermostat, place.known, '2026-03-02T10:00:00.000Z').findings,
+    ...place.matches
+      .filter((match) => device === null || match.device.id === device.id)
+      .flatMap((match) => match.findings),
+    ...place.buying.findings,
+    ...devices.flatMap((sheet) => {
+      const plan = planFor(job, thermostat, { device: sheet });
       return [...plan.today, ...plan.options.flatMap((option) => option.findings)];
     })
   ];

@@ -99,7 +99,7 @@ interface Told {
 }
 
 const HOUSES: Readonly<Record<string, Told>> = {
-  'C loose at the equipment': { causes: ['conductor-loose:C:far'], ends: 'tug-eq', mostLooks: 5 },
+  'C loose at the equipment': { causes: ['conductor-loose:C:far'], ends: 'tug-eq-display', mostLooks: 5 },
   'C and Y swapped at one end': {
     wiring: furnace(['R', 'W', 'G', 'Y', 'C']),
     causes: ['conductors-swapped:Y:C:far'],

@@ -40,15 +40,15 @@ export function lessKnown(house: House): LessKnown[] {
           what: `${screw.mark} of ${machine.id} is a mark that nobody knows`,
           gone: ids(ref.machine(machine.id), ref.screw(machine.id, screw.id)),
           house: withJob(house, {
-            equipment: job.equipment.map((one) =>
-              one.id === machine.id
+            equipment: job.equipment.map((candidate) =>
+              candidate.id === machine.id
                 ? {
-                    ...one,
-                    screws: one.screws.map((it) =>
+                    ...candidate,
+                    screws: candidate.screws.map((it) =>
                       it.id === screw.id ? { ...it, mark: 'QX', role: null } : it
                     )
                   }
-                : one
+                : candidate
             )
           })
         }))
@@ -59,8 +59,8 @@ export function lessKnown(house: House): LessKnown[] {
         what: `the plate of ${machine.id} is not read`,
         gone: ids(ref.machine(machine.id)),
         house: withJob(house, {
-          equipment: job.equipment.map((one) =>
-            one.id === machine.id ? { ...one, transformerVa: null } : one
+          equipment: job.equipment.map((candidate) =>
+            candidate.id === machine.id ? { ...candidate, transformerVa: null } : candidate
           )
         })
       })),

@@ -14,17 +14,17 @@ const sound = mainsHouse('two-valve');
 const sketched = (change: Partial<MainsSketch>): MainsControls => mainsOf({ ...TWO_VALVE, ...change });
 const wire = (change: Partial<MainsControls['wires'][number]>): MainsControls => ({
   ...sound,
-  wires: sound.wires.map((one, at) => (at === 0 ? { ...one, ...change } : one))
+  wires: sound.wires.map((wire, at) => (at === 0 ? { ...wire, ...change } : wire))
 });
 const device = (
   part: string,
-  change: (one: MainsControls['devices'][number]) => Partial<MainsControls['devices'][number]>
+  change: (device: MainsControls['devices'][number]) => Partial<MainsControls['devices'][number]>
 ): MainsControls => ({
   ...sound,
-  devices: sound.devices.map((one) => (one.part === part ? { ...one, ...change(one) } : one))
+  devices: sound.devices.map((device) => (device.part === part ? { ...device, ...change(device) } : device))
 });
 const without = (part: string): MainsControls => {
-  const gone = sound.devices.find((one) => one.part === part)?.id;
+  const gone = sound.devices.find((device) => device.part === part)?.id;
   return {
     ...sound,
     devices: sound.devices.filter(({ id }) => id !== gone),
@@ -83,7 +83,7 @@ describe('what is said of mains controls', () => {
   it.each(MAINS_CODES.filter((code) => !unsolved.includes(code)))(
     '%s is said of one house and not of another',
     (code) => {
-      const in_ = said.filter((findings) => findings.some((one) => one.code === code));
+      const in_ = said.filter((findings) => findings.some((finding) => finding.code === code));
       expect(in_.length).toBeGreaterThan(0);
       // What every change of mains wiring is told is said wherever there is a way.
       if (code !== 'mains-local-code' && code !== 'mains-competent-only')

@@ -114,7 +114,7 @@ const feed = (unit: MainsUnit) => screw(unit, screws(unit, 'live').length > 0 ? 
 function drawing(unit: MainsUnit): Pair[] {
   const to = screw(unit, 'neutral');
   const pairs = (...does: string[]): Pair[] =>
-    does.filter((one) => screws(unit, one).length > 0).map((one) => [screw(unit, one), to]);
+    does.filter((duty) => screws(unit, duty).length > 0).map((duty) => [screw(unit, duty), to]);
   switch (unit.part) {
     case 'two-port-valve':
       return pairs('motor');
@@ -169,8 +169,8 @@ function sidesOf(spurs: readonly MainsUnit[], pairs: readonly Pair[]): Sides {
 
 function readOff(units: readonly MainsUnit[], pairs: readonly Pair[], { live, neutral }: Sides): Reached {
   const fed = (unit: MainsUnit, does: string) => {
-    const [one, other] = [screw(unit, does), screw(unit, 'neutral')];
-    return (live.has(one) && neutral.has(other)) || (neutral.has(one) && live.has(other));
+    const [first, second] = [screw(unit, does), screw(unit, 'neutral')];
+    return (live.has(first) && neutral.has(second)) || (neutral.has(first) && live.has(second));
   };
   const calling = units.filter(
     (unit) =>

@@ -19,7 +19,9 @@ describe('houses with mains controls, made odd in one place', () => {
   const STRIDE = 83;
   const sample = [...mainsCases()].filter((_, at) => at % STRIDE === 0);
   it('have nothing on offer that is wrong in the true house', () => {
-    const wrong = sample.flatMap((one) => mainsViolations(one).map((what) => `${one.id}: ${what}`));
+    const wrong = sample.flatMap((mainsCase) =>
+      mainsViolations(mainsCase).map((what) => `${mainsCase.id}: ${what}`)
+    );
     expect(wrong).toEqual([]);
     expect(sample.length).toBeGreaterThan(200);
   });

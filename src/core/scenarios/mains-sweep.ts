@@ -88,15 +88,15 @@ function recordOddities(
       device.screws.map((screw) =>
         recorded(`${device.id} ${screw.mark} unread`, {
           ...sound,
-          devices: sound.devices.map((one) =>
-            one.id === device.id
+          devices: sound.devices.map((candidate) =>
+            candidate.id === device.id
               ? {
-                  ...one,
-                  screws: one.screws.map((it) =>
+                  ...candidate,
+                  screws: candidate.screws.map((it) =>
                     it.id === screw.id ? { ...it, does: 'unknown' as const } : it
                   )
                 }
-              : one
+              : candidate
           )
         })
       )
@@ -113,11 +113,15 @@ function recordOddities(
     );
   const input = recorded('boiler input unread', {
     ...sound,
-    devices: sound.devices.map((one) => (one.part === 'boiler' ? { ...one, input: 'unknown' } : one))
+    devices: sound.devices.map((device) =>
+      device.part === 'boiler' ? { ...device, input: 'unknown' } : device
+    )
   });
   const contacts = recorded('timer contacts unread', {
     ...sound,
-    devices: sound.devices.map((one) => (one.part === 'timer' ? { ...one, contacts: 'unknown' } : one))
+    devices: sound.devices.map((device) =>
+      device.part === 'timer' ? { ...device, contacts: 'unknown' } : device
+    )
   });
   return [...perScrew, ...perDevice, input, contacts];
 }
@@ -131,18 +135,18 @@ export function* mainsCases(): Generator<MainsCase> {
 }
 
 /** What is wrong with what is on offer; empty where nothing is. */
-export function mainsViolations(one: MainsCase): string[] {
-  const plan = planMains(one.record, { controller: one.controller });
-  const truth = wiringFromMains(one.truth);
+export function mainsViolations(mainsCase: MainsCase): string[] {
+  const plan = planMains(mainsCase.record, { controller: mainsCase.controller });
+  const truth = wiringFromMains(mainsCase.truth);
   const inputs = inputsOf(truth);
   return plan.ways
     .filter(({ method, verdict }) => method !== 'keep' && verdict !== 'no')
     .flatMap((way) =>
-      wayViolations(one, way, truth, inputs).map((text) => `${way.method} ${way.variant.id}: ${text}`)
+      wayViolations(mainsCase, way, truth, inputs).map((text) => `${way.method} ${way.variant.id}: ${text}`)
     );
 }
 
-function wayViolations(one: MainsCase, way: MainsWay, truth: Wiring, inputs: MainsInputs): string[] {
+function wayViolations(mainsCase: MainsCase, way: MainsWay, truth: Wiring, inputs: MainsInputs): string[] {
   if (way.verdict !== 'pro') return [`offered as ${way.verdict} though nobody competent is named`];
   let after = truth;
   for (const { change, text } of way.moves) {
@@ -153,7 +157,12 @@ function wayViolations(one: MainsCase, way: MainsWay, truth: Wiring, inputs: Mai
       return [`a move does not fit the house: ${text} (${error instanceof Error ? error.message : ''})`];
     }
   }
-  const solved = truthTable({ wiring: after, inputs, layout: MAINS_LAYOUT_OF[one.house], dead: way.dead });
+  const solved = truthTable({
+    wiring: after,
+    inputs,
+    layout: MAINS_LAYOUT_OF[mainsCase.house],
+    dead: way.dead
+  });
   if (!isTable(solved)) return [solved.why];
   const wrong = solved.rows.filter(({ amiss }) => amiss.length > 0);
   return [

@@ -73,8 +73,8 @@ function startsOf(family: Family, world: World, marks: readonly string[]): [mark
       return [
         ['Y1', ['compressor']],
         ['G', ['blower']],
-        ...['O', 'B', 'OB'].map((one): [string, LoadId[]] => [one, ['reversing-valve']]),
-        ...['W1', 'W2', 'AUX', 'E'].map((one): [string, LoadId[]] => [one, ['strips']])
+        ...['O', 'B', 'OB'].map((word): [string, LoadId[]] => [word, ['reversing-valve']]),
+        ...['W1', 'W2', 'AUX', 'E'].map((word): [string, LoadId[]] => [word, ['strips']])
       ];
     case 'boiler':
       return [water];

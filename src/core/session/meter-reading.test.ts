@@ -36,10 +36,10 @@ function house(near: End, far: End, continuity: 'proven' | 'broken' = 'proven') 
     ],
     links: [{ id: 'clip', at: 'wall', a: 'th.RH', b: 'th.RC', kind: 'clip' }]
   });
-  return (one: ProbePoint, other: ProbePoint, mode: MeterMode = 'high', call: Call = 'idle') => {
+  return (first: ProbePoint, second: ProbePoint, mode: MeterMode = 'high', call: Call = 'idle') => {
     const made = powerUp(wiring, worldOf('furnace-ac'), call);
     if (!made.ok) throw new Error(made.why);
-    return readMeter({ wiring, meter: made.meter }, [one, other], mode);
+    return readMeter({ wiring, meter: made.meter }, [first, second], mode);
   };
 }
 

@@ -38,10 +38,10 @@ const NOTHING: MeterReading = { volts: null, phantom: false };
 
 export function readMeter(
   metered: Metered,
-  [one, other]: readonly [ProbePoint, ProbePoint],
+  [first, second]: readonly [ProbePoint, ProbePoint],
   mode: MeterMode
 ): MeterReading {
-  const [a, b] = [copperAt(metered, one), copperAt(metered, other)];
+  const [a, b] = [copperAt(metered, first), copperAt(metered, second)];
   if (a.node !== null && b.node !== null) {
     const volts = metered.meter.volts(a.node, b.node);
     if (volts !== null) return { volts, phantom: false };

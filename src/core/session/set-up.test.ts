@@ -65,10 +65,10 @@ describe('a thermostat that is set up', () => {
   it('that joins its hot sides ties two supplies where two machines feed them, and none where one does', () => {
     const ties = (house: House, device: string) => {
       const { wiring, worlds } = finished(chosen(house, device));
-      const devices = wiring.devices.map((one) =>
-        one.kind === 'new-thermostat'
-          ? { ...one, facts: { ...one.facts, rails: 'joined-inside' as const } }
-          : one
+      const devices = wiring.devices.map((device) =>
+        device.kind === 'new-thermostat'
+          ? { ...device, facts: { ...device.facts, rails: 'joined-inside' as const } }
+          : device
       );
       return joiningTies({ ...wiring, devices }, worlds[0]!.world);
     };

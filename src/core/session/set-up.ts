@@ -64,13 +64,13 @@ function controlWorld(right: MachineWorld, { kind, fan, valve, auxiliary }: SetU
   };
 }
 
-function sameKind(one: Family, other: Family): boolean {
+function sameKind(first: Family, second: Family): boolean {
   const groups: readonly (readonly Family[])[] = [
     ['furnace', 'furnace-ac', 'electric-furnace'],
     ['boiler', 'boiler-plus-ac'],
     ['heat-pump', 'dual-fuel']
   ];
-  return one === other || groups.some((group) => group.includes(one) && group.includes(other));
+  return first === second || groups.some((group) => group.includes(first) && group.includes(second));
 }
 
 /** Who starts the blower in heating is told to a thermostat for warm air only. */

@@ -67,7 +67,7 @@ export function pathConditions({ before }: SupplySituation): Finding[] {
         'warn',
         'cable-path-unknown',
         {},
-        unknown.map((one) => ref.cable(one.id))
+        unknown.map((cable) => ref.cable(cable.id))
       )
     );
   }

@@ -191,11 +191,11 @@ function brittleCables(after: Wiring): Finding[] {
 /** To leave everything alone is open always, as is to make the repairs alone; what closes the other ways is why. */
 function left(method: Method, variant: Variant | null, asked: SupplySituation): Offer {
   const offer = explained(method.offer(asked, variant?.id ?? null), asked);
-  const because = asked.closed.flatMap((one) => one.because);
+  const because = asked.closed.flatMap((finding) => finding.because);
   return {
     ...offer,
     findings: [
-      ...offer.findings.map((one) => ({ ...one, because: [...one.because, ...because] })),
+      ...offer.findings.map((finding) => ({ ...finding, because: [...finding.because, ...because] })),
       ...asked.riddles.map((riddle): Finding => ({ ...riddle.finding, level: 'warn' }))
     ]
   };
@@ -229,11 +229,11 @@ function assemble({ method, variant, offer }: Offered, situation: Situation, pro
 }
 
 function functionLosses(findings: readonly Finding[]): Loss[] {
-  return findings.flatMap((one): Loss[] => {
-    if (one.code === 'function-lost')
-      return [{ what: 'function', ...one.params, worlds: one.worlds ?? null }];
-    if (one.code === 'dead-before')
-      return [{ what: 'stays-dead', ...one.params, worlds: one.worlds ?? null }];
+  return findings.flatMap((finding): Loss[] => {
+    if (finding.code === 'function-lost')
+      return [{ what: 'function', ...finding.params, worlds: finding.worlds ?? null }];
+    if (finding.code === 'dead-before')
+      return [{ what: 'stays-dead', ...finding.params, worlds: finding.worlds ?? null }];
     return [];
   });
 }

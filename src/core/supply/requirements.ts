@@ -56,6 +56,6 @@ export function callPair({ before }: SupplySituation, board: Board): CallPair | 
   ]);
 }
 
-export function isFinding(one: object): one is Finding {
-  return 'code' in one;
+export function isFinding(found: object): found is Finding {
+  return 'code' in found;
 }

@@ -4,16 +4,7 @@ import { sortFindings, type Finding } from '../findings/finding';
 import type { HouseStudy } from './house-study';
 import { REASONS } from './reasons/registry';
 import type { Asks, SurveySituation } from './types';
-
-export const BUYING_VERDICTS = ['buy-now', 'buy-and-wait', 'prepare-first', 'do-not-buy'] as const;
-export type BuyingVerdict = (typeof BUYING_VERDICTS)[number];
-
-export const BUYING_NAMES: Readonly<Record<BuyingVerdict, string>> = {
-  'buy-now': 'Buy now',
-  'buy-and-wait': 'Buy, but wait for the day',
-  'prepare-first': 'Prepare first',
-  'do-not-buy': 'Do not buy'
-};
+import type { BuyingVerdict } from './verdicts';
 
 export interface BeforeBuying {
   readonly verdict: BuyingVerdict;

@@ -57,8 +57,6 @@ export interface StudyInput {
   readonly source: HeatSource;
   /** Minutes of the chosen way; null before one is. */
   readonly way: MinutesBand | null;
-  /** The year to work with, where the caller has fetched one. */
-  readonly weather?: Weather;
 }
 
 /** Minutes of work as they usually are, and when things do not go well. */
@@ -67,14 +65,8 @@ export interface MinutesBand {
   readonly high: number;
 }
 
-export function studyHouse({
-  survey,
-  face,
-  prices,
-  source,
-  way,
-  weather = weatherOf(survey.building)
-}: StudyInput): HouseStudy {
+export function studyHouse({ survey, face, prices, source, way }: StudyInput): HouseStudy {
+  const weather = weatherOf(survey.building);
   const model = thermalModel(survey.building);
   const coldest = coldestStart(weather.hourly, 24);
   const spent = prices.reduce<number>((sum, price) => sum + (price ?? USUAL_PRICE), 0);

@@ -88,6 +88,6 @@ function setName(requests: readonly Request[]): string {
   const [first, ...rest] = others;
   const fan = requests.includes('fan');
   if (first === undefined) return CALL_NAMES.fan;
-  const named = [CALL_NAMES[first], ...rest.map((one) => CALL_NAMES[one])].join(' with ');
+  const named = [CALL_NAMES[first], ...rest.map((word) => CALL_NAMES[word])].join(' with ');
   return fan ? `${named} with the fan held on` : named;
 }

@@ -77,7 +77,7 @@ describe('transformers and coils', () => {
   it('draw at 24 V what their plates say', () => {
     for (const { va } of Object.values(COILS)) expect((24 * 24) / coilOhms(va)).toBeCloseTo(va, 9);
     // The largest dip in a house is its contactor pulling in.
-    const pulls = Object.entries(COILS).map(([name, one]) => [name, one.va * one.inrush] as const);
+    const pulls = Object.entries(COILS).map(([name, first]) => [name, first.va * first.inrush] as const);
     expect(pulls.sort((a, b) => b[1] - a[1])[0]?.[0]).toBe('contactor');
     expect(Object.values(COILS).every((coil) => coil.powerFactor > 0 && coil.powerFactor <= 1)).toBe(true);
   });

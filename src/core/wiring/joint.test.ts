@@ -27,7 +27,7 @@ describe('several thermostats as one graph', () => {
     const wiring = joined(3);
     expect(boards(wiring)).toHaveLength(1);
     for (const list of [wiring.devices, wiring.strands, wiring.cables, wiring.links]) {
-      const ids = list.map((one) => one.id);
+      const ids = list.map((entry) => entry.id);
       expect(new Set(ids).size).toBe(ids.length);
     }
     expect(wiring.devices.filter((device) => device.kind === 'new-thermostat')).toHaveLength(3);
@@ -77,7 +77,7 @@ describe('several thermostats as one graph', () => {
     };
     const falling = [own, joined(2), joined(3), joined(4)].map(volts);
     expect([...falling].sort((a, b) => b - a)).toEqual(falling);
-    expect(new Set(falling.map((one) => one.toFixed(3))).size).toBe(4);
+    expect(new Set(falling.map((value) => value.toFixed(3))).size).toBe(4);
   });
 });
 

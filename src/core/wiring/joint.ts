@@ -31,8 +31,8 @@ function join(joint: Wiring, neighbour: Neighbour): Wiring {
   const { wiring, thermostat } = neighbour;
   const name = (id: string) => jointName(thermostat, id);
   const terminal = (id: string) => (shared.has(terminalAt(wiring, id)?.device.id ?? '') ? id : name(id));
-  const landing = (one: Landing): Landing =>
-    one.state === 'landed' ? { ...one, terminal: terminal(one.terminal) } : one;
+  const landing = (landing: Landing): Landing =>
+    landing.state === 'landed' ? { ...landing, terminal: terminal(landing.terminal) } : landing;
   const renamed = (device: Device): Device => ({
     ...device,
     id: name(device.id),

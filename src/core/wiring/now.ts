@@ -98,9 +98,9 @@ function needsOne(
 function touched(found: Wiring, log: readonly LogEntry[], change: Change): string[] {
   switch (change.kind) {
     case 'end': {
-      const devices = [change.from, change.to].flatMap((one) => {
-        if (one.state !== 'landed' || terminalAt(found, one.terminal)) return [];
-        const own = broughtBy(log, one.terminal);
+      const devices = [change.from, change.to].flatMap((entry) => {
+        if (entry.state !== 'landed' || terminalAt(found, entry.terminal)) return [];
+        const own = broughtBy(log, entry.terminal);
         return own === undefined ? [] : [`device ${own}`];
       });
       return [`end ${change.strand} ${change.side}`, `strand ${change.strand}`, ...devices];

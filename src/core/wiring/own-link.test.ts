@@ -75,8 +75,8 @@ describe('the list of moves', () => {
   const withC = ['RD R R', 'WH W W', 'BU C C'];
 
   it('says to leave it in with one supply, and to take it out before the head goes on with two', () => {
-    const one = said(withC, 'de-fellgate', 'existing-c');
-    expect(one.some((text) => text === 'See that the clip joins RH and RC.')).toBe(true);
+    const moves = said(withC, 'de-fellgate', 'existing-c');
+    expect(moves.some((text) => text === 'See that the clip joins RH and RC.')).toBe(true);
     const two = said(['RD R R', 'WH W W'], 'de-fellgate', 'plug-in-transformer');
     const out = two.findIndex((text) => text.startsWith('Take the jumper between RH and RC out'));
     const mounted = two.findIndex((text) => text.startsWith('Level the plate of the Tarnwick'));

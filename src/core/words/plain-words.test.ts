@@ -80,7 +80,7 @@ describe('plain words', () => {
       const grades = all
         .filter((text) => text.split(' ').length > 4)
         .map((text) => readability.fleschKincaidGrade(text));
-      expect(grades.reduce((sum, one) => sum + one, 0) / grades.length).toBeLessThanOrEqual(grade);
+      expect(grades.reduce((sum, value) => sum + value, 0) / grades.length).toBeLessThanOrEqual(grade);
     }
   );
 });

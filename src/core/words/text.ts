@@ -11,13 +11,13 @@ export function capital(sentence: string): string {
 }
 
 /** One of two words by the number. */
-export function plural(count: number, one: string, several: string): string {
-  return count === 1 ? one : several;
+export function plural(count: number, word: string, several: string): string {
+  return count === 1 ? word : several;
 }
 
 /** "1 wire", "3 wires". */
-export function counted(count: number, one: string, several: string): string {
-  return `${count} ${plural(count, one, several)}`;
+export function counted(count: number, word: string, several: string): string {
+  return `${count} ${plural(count, word, several)}`;
 }
 
 /** A probability, 0 to 1, in per cent. */

@@ -118,12 +118,12 @@ export class Bench {
 
   /** The next free probe goes on the terminal; with both on, the first moves. */
   probe(terminal: string): void {
-    const [one, other] = this.probes;
-    if (one === terminal) this.probes = [null, other];
-    else if (other === terminal) this.probes = [one, null];
-    else if (one === null) this.probes = [terminal, other];
-    else if (other === null) this.probes = [one, terminal];
-    else this.probes = [other, terminal];
+    const [first, second] = this.probes;
+    if (first === terminal) this.probes = [null, second];
+    else if (second === terminal) this.probes = [first, null];
+    else if (first === null) this.probes = [terminal, second];
+    else if (second === null) this.probes = [first, terminal];
+    else this.probes = [second, terminal];
   }
 
   caseText(supplyCase: SupplyCase): string {

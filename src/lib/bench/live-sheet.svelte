@@ -16,7 +16,7 @@
   const view = $derived(sheetView(powered.wiring));
 
   function terminalOf(row: RowView, kind: CellKind): string | null {
-    const strand = powered.wiring.strands.find((one) => one.id === row.id);
+    const strand = powered.wiring.strands.find((strand) => strand.id === row.id);
     return strand && (kind === 'wall' || kind === 'equipment')
       ? landedTerminal(strand[kind === 'wall' ? 'near' : 'far'])
       : null;

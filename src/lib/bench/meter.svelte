@@ -40,10 +40,10 @@
   );
   let mode = $state<MeterMode>('high');
   const reading = $derived.by((): MeterReading | null => {
-    const [one, other] = bench.probes;
-    if (one === null || other === null) return null;
+    const [first, other] = bench.probes;
+    if (first === null || other === null) return null;
     const metered = { wiring: powered.wiring, meter: powered.seen.meter };
-    return readMeter(metered, [pointOf(one), pointOf(other)], mode);
+    return readMeter(metered, [pointOf(first), pointOf(other)], mode);
   });
 
   /** A probe is kept as the id of a screw, or as a wire with its end. */

@@ -23,7 +23,7 @@
       at: new Date(clock.now).toISOString(),
       wiring: bench.which,
       call: bench.call,
-      faults: bench.inside.slice(0, 20).map((one) => short(one.says)),
+      faults: bench.inside.slice(0, 20).map((fault) => short(fault.says)),
       showed: [powered.seen.headline, ...powered.causes.reasons].slice(0, 40).map(short)
     };
     setThermostat(

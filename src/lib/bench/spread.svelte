@@ -12,7 +12,7 @@
   let { bench }: Props = $props();
   const DRAWS = 10_000;
   const run = new LongWork('tolerance');
-  const spread = $derived(run.result?.calls.find((one) => one.call === bench.call) ?? null);
+  const spread = $derived(run.result?.calls.find((candidate) => candidate.call === bench.call) ?? null);
   const window = $derived(run.result?.window ?? null);
   const sorted = $derived(spread ? Float32Array.from(spread.volts).sort() : new Float32Array());
   const at = (share: number) =>
@@ -69,8 +69,8 @@
       data={[
         {
           type: 'bar',
-          x: bins.map((one) => one.volts),
-          y: bins.map((one) => one.count),
+          x: bins.map((bin) => bin.volts),
+          y: bins.map((bin) => bin.count),
           width: BIN,
           marker: { color: 'rgba(110,115,120,0.75)' },
           hovertemplate: '%{x:.1f} V: %{y}<extra></extra>'

@@ -12,8 +12,8 @@
   const supplies = $derived(bench.everyCall[0]?.supplies ?? []);
   const patterns = ['', '/', 'x', '.'] as const;
   const share = (call: number, supply: number) => {
-    const one = bench.everyCall[call]?.supplies[supply];
-    return one ? (100 * one.amps) / (one.ratedVa / 24) : 0;
+    const row = bench.everyCall[call]?.supplies[supply];
+    return row ? (100 * row.amps) / (row.ratedVa / 24) : 0;
   };
   const most = $derived(
     Math.max(110, ...bench.everyCall.flatMap((_, call) => supplies.map((_, at) => share(call, at))))
@@ -28,9 +28,9 @@
     data={supplies.map((supply, at) => ({
       type: 'bar' as const,
       name: `${supply.name}, ${supply.ratedVa} VA`,
-      x: bench.everyCall.map((one) => callName(one.call)),
+      x: bench.everyCall.map((row) => callName(row.call)),
       y: bench.everyCall.map((_, call) => share(call, at)),
-      text: bench.everyCall.map((one) => `${(one.supplies[at]?.va ?? 0).toFixed(0)} VA`),
+      text: bench.everyCall.map((row) => `${(row.supplies[at]?.va ?? 0).toFixed(0)} VA`),
       textposition: 'auto' as const,
       marker: { color: 'rgba(110,115,120,0.75)', pattern: { shape: patterns[at % 4] ?? '' } }
     }))}
@@ -43,8 +43,8 @@
     }}
   />
   <ul class="sr-only">
-    {#each bench.everyCall as one (one.call)}<li>
-        {callName(one.call)}: {one.supplies
+    {#each bench.everyCall as row (row.call)}<li>
+        {callName(row.call)}: {row.supplies
           .map((it) => `${it.name} ${it.va.toFixed(1)} of ${it.ratedVa} VA`)
           .join(', ')}
       </li>{/each}

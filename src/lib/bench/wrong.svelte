@@ -31,7 +31,7 @@
     'head-not-seated': 'Seat the head badly'
   };
   const kinds = $derived(
-    (Object.keys(KINDS) as FaultKind[]).filter((kind) => bench.faults.some((one) => one.kind === kind))
+    (Object.keys(KINDS) as FaultKind[]).filter((kind) => bench.faults.some((fault) => fault.kind === kind))
   );
   let kind = $state<FaultKind>('conductor-loose');
   const shown = $derived(kinds.includes(kind) ? kind : kinds[0]);
@@ -47,11 +47,11 @@
         value={shown}
         onchange={(event) => (kind = event.currentTarget.value as FaultKind)}
       >
-        {#each kinds as one (one)}<option value={one}>{KINDS[one]}</option>{/each}
+        {#each kinds as kind (kind)}<option value={kind}>{KINDS[kind]}</option>{/each}
       </select></label
     >
     <ul class="mt-3 flex max-h-64 flex-col gap-1 overflow-y-auto">
-      {#each bench.faults.filter((one) => one.kind === shown) as fault (fault.id)}
+      {#each bench.faults.filter((fault) => fault.kind === shown) as fault (fault.id)}
         {@const inside = bench.wrong.includes(fault.id)}
         <li>
           <button

@@ -14,7 +14,7 @@
   const valid = $derived(/^[A-Za-z0-9+\-/]{1,8}$/.test(other.trim()));
 
   function toggle(mark: string): void {
-    onchange(marks.includes(mark) ? marks.filter((one) => one !== mark) : [...marks, mark]);
+    onchange(marks.includes(mark) ? marks.filter((candidate) => candidate !== mark) : [...marks, mark]);
   }
 
   function add(event: SubmitEvent): void {

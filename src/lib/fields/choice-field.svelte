@@ -15,7 +15,7 @@
 <label class="flex flex-col gap-1 text-sm"
   ><span>{label}</span>
   <select
-    class={['select w-full', small && 'select-sm']}
+    class={['select h-auto w-full py-1.5 pe-8 whitespace-normal', small ? 'select-sm min-h-8' : 'min-h-10']}
     {value}
     onchange={(event) => onset(event.currentTarget.value as T)}
   >

@@ -1,12 +1,12 @@
 <script lang="ts" generics="P extends Record<string, unknown>">
-  /** A dialog that is loaded when it is first opened; where it cannot be, that is said. */
+  /** A part that is loaded when it is first wanted; where it cannot be, that is said. */
   import type { Component } from 'svelte';
 
   interface Props {
     /** Whether it is wanted. */
     open: boolean;
     load: () => Promise<{ readonly default: Component<P> }>;
-    /** Of the dialog. */
+    /** Of the part. */
     given: P;
   }
 
@@ -14,8 +14,8 @@
 </script>
 
 {#if open}
-  {#await load() then { default: Dialog }}
-    <Dialog {...given} />
+  {#await load() then { default: Part }}
+    <Part {...given} />
   {:catch}
     <p class="sheet-of-paper border-2 p-3" role="alert">
       This part could not be loaded: the network is gone. Nothing is lost; try again once it is back.

@@ -1,7 +1,7 @@
 /** The stations of the work in its four groups, with what each still lacks. */
 import type { StationId } from '$core/plan/next-step';
 import { untestedCalls } from '$core/plan/untested';
-import { BUYING_NAMES } from '$core/survey/before-buying';
+import { BUYING_NAMES } from '$core/survey/verdicts';
 import { FAMILY_NAMES } from '$core/trade/vocabulary';
 import { counted } from '$core/words/text';
 import type { Place } from '../state/place.svelte';

@@ -14,7 +14,7 @@
   const { jobs, onexport, onremove }: Props = $props();
   /** What is put off in all of them, the soonest first. */
   const due = $derived(
-    jobs.flatMap((job) => job.due).sort((one, other) => one.until.localeCompare(other.until))
+    jobs.flatMap((job) => job.due).sort((first, second) => first.until.localeCompare(second.until))
   );
   const MOST_DUE = 12;
   const growing = new Growing(() => jobs.length);

@@ -137,7 +137,8 @@
           >
           <label class="flex flex-col gap-1 text-sm"
             >does<select class="select w-full" bind:value={screw.does}>
-              {#each functions as one (one)}<option value={one}>{MAINS_FUNCTION_NAMES[one]}</option>{/each}
+              {#each functions as does (does)}<option value={does}>{MAINS_FUNCTION_NAMES[does]}</option
+                >{/each}
             </select></label
           >
           <button

@@ -81,14 +81,14 @@
             : '· other end not read'}
         </li>
       {:else}<li class="quiet">No wire is recorded under it.</li>{/each}
-      {#each links as one (one.id)}
-        {@const other = row.strip.screws.find(({ id }) => id === (one.a === row.screw.id ? one.b : one.a))}
+      {#each links as link (link.id)}
+        {@const other = row.strip.screws.find(({ id }) => id === (link.a === row.screw.id ? link.b : link.a))}
         <li class="flex items-center justify-between gap-2">
           <span>Link to {other?.mark ?? '?'}</span>
           <button
             type="button"
             class="btn btn-ghost btn-sm"
-            onclick={() => place.session.edit(removeMainsLink(place.job, place.thermostat.id, one.id))}
+            onclick={() => place.session.edit(removeMainsLink(place.job, place.thermostat.id, link.id))}
             >Remove this link</button
           >
         </li>
@@ -101,16 +101,16 @@
           >Its cable goes to
           <select class="select w-full" bind:value={device} required>
             <option value="" disabled>choose a device</option>
-            {#each devices as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+            {#each devices as device (device.id)}<option value={device.id}>{device.name}</option>{/each}
           </select></label
         >
         <label class="flex flex-col gap-1 text-sm"
           >There it is on
           <select class="select w-full" bind:value={screw}>
             <option value="">not read yet</option>
-            {#each chosen?.screws ?? [] as one (one.id)}
-              <option value={one.id}
-                >{one.mark === '' ? '(no print)' : one.mark} · {MAINS_FUNCTION_NAMES[one.does]}</option
+            {#each chosen?.screws ?? [] as screw (screw.id)}
+              <option value={screw.id}
+                >{screw.mark === '' ? '(no print)' : screw.mark} · {MAINS_FUNCTION_NAMES[screw.does]}</option
               >
             {/each}
           </select></label
@@ -133,8 +133,8 @@
         >A link from it to
         <select class="select w-full" bind:value={link}>
           <option value="">none</option>
-          {#each row.strip.screws.filter(({ id }) => id !== row.screw.id) as one (one.id)}
-            <option value={one.id}>{one.mark}</option>
+          {#each row.strip.screws.filter(({ id }) => id !== row.screw.id) as screw (screw.id)}
+            <option value={screw.id}>{screw.mark}</option>
           {/each}
         </select></label
       >

@@ -80,8 +80,8 @@
   function land(screw: MainsScrew, value: string): void {
     const now = numberOf(mains, device, screw);
     const [strip, number] = value.split(' ');
-    const unit = strips.find((one) => one.id === strip);
-    const to = unit?.screws.find((one) => one.id === number);
+    const unit = strips.find((candidate) => candidate.id === strip);
+    const to = unit?.screws.find((screw) => screw.id === number);
     if (unit && to && now === null)
       edit(
         addWire(place.job, id, {
@@ -128,7 +128,7 @@
       <ChoiceField
         label="It works for"
         value={device.serves}
-        choices={SERVES.map((one) => [one, SERVES_NAMES[one]] as const)}
+        choices={SERVES.map((serve) => [serve, SERVES_NAMES[serve]] as const)}
         onset={(serves) => edit(setUnit(place.job, id, device.id, 'serves', serves))}
       />
     {/if}
@@ -136,7 +136,7 @@
       <ChoiceField
         label="Its contacts"
         value={device.contacts}
-        choices={CONTACTS.map((one) => [one, CONTACT_NAMES[one]] as const)}
+        choices={CONTACTS.map((contact) => [contact, CONTACT_NAMES[contact]] as const)}
         onset={(contacts) => edit(setUnit(place.job, id, device.id, 'contacts', contacts))}
       />
       <ChoiceField
@@ -150,7 +150,7 @@
       <ChoiceField
         label="What it wants at its thermostat input"
         value={device.input}
-        choices={BOILER_INPUTS.map((one) => [one, INPUT_NAMES[one]] as const)}
+        choices={BOILER_INPUTS.map((input) => [input, INPUT_NAMES[input]] as const)}
         onset={(input) => edit(setUnit(place.job, id, device.id, 'input', input))}
       />
       <ChoiceField
@@ -179,7 +179,7 @@
           small
           label="does"
           value={screw.does}
-          choices={functions.map((one) => [one, MAINS_FUNCTION_NAMES[one]] as const)}
+          choices={functions.map((does) => [does, MAINS_FUNCTION_NAMES[does]] as const)}
           onset={(does) => edit(setUnitScrew(place.job, id, device.id, screw.id, { does }))}
         />
         {#if device.part !== 'wiring-centre'}

@@ -51,7 +51,7 @@ export function stripRows(mains: MainsControls): NumberRow[] {
           strip,
           screw,
           left: here.filter(isLeft),
-          right: here.filter((one) => !isLeft(one)),
+          right: here.filter((wire) => !isLeft(wire)),
           linked: mains.links.flatMap((link) => {
             if (link.device !== strip.id) return [];
             const other = link.a === screw.id ? link.b : link.b === screw.id ? link.a : null;
@@ -68,8 +68,8 @@ export function numberOf(
   device: MainsDevice,
   screw: MainsScrew
 ): { readonly wire: MainsWire; readonly at: string | null } | null {
-  const wire = mains.wires.find((one) =>
-    [one.near, one.far].some(({ on }) => on?.device === device.id && on.screw === screw.id)
+  const wire = mains.wires.find((wire) =>
+    [wire.near, wire.far].some(({ on }) => on?.device === device.id && on.screw === screw.id)
   );
   if (!wire) return null;
   const here = wire.near.on?.device === device.id && wire.near.on.screw === screw.id ? 'near' : 'far';

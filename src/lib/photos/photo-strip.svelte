@@ -18,7 +18,7 @@
   let { of, equipment = null, label, ontaken }: Props = $props();
   const place = getPlace();
   const photos = $derived(
-    place.thermostat.photos.filter((one) => one.of === of && one.equipment === equipment)
+    place.thermostat.photos.filter((photo) => photo.of === of && photo.equipment === equipment)
   );
   let trouble = $state('');
   let busy = $state(false);

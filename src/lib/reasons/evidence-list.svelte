@@ -8,7 +8,7 @@
 
   const place = getPlace();
   const family = $derived(
-    CANDIDATES.find((one) => one === place.identification.family) ??
+    CANDIDATES.find((candidate) => candidate === place.identification.family) ??
       place.identification.candidates[0]?.family ??
       'unknown'
   );

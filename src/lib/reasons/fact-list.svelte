@@ -10,7 +10,7 @@
 
   let { refs }: Props = $props();
   const place = getPlace();
-  const shown = $derived([...new Map(refs.map((one) => [refId(one), one])).values()]);
+  const shown = $derived([...new Map(refs.map((ref) => [refId(ref), ref])).values()]);
 
   function address({ station, conductor, device }: Where): string {
     const base = `/job/${place.job.id}/${place.thermostat.id}/${station}`;
@@ -20,8 +20,8 @@
 </script>
 
 <ul class="list-disc pl-5">
-  {#each shown as one (refId(one))}
-    {@const fact = factOf(place.job, place.thermostat, one)}
+  {#each shown as ref (refId(ref))}
+    {@const fact = factOf(place.job, place.thermostat, ref)}
     <li>
       {fact.kind}:
       {#if fact.where}<a class="underline" href={address(fact.where)}>{fact.text}</a>{:else}{fact.text}{/if}

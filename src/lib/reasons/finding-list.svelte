@@ -3,9 +3,9 @@
   import type { Finding } from '$core/findings/finding';
   import { getPlace } from '../state/context';
   import { factKey } from '$core/findings/finding';
-  import { findingText } from '$core/words/findings/table';
-  import FactList from './fact-list.svelte';
   import FindingLine from './finding-line.svelte';
+  import { findingWords } from './finding-words.svelte';
+  import WhyFacts from './why-facts.svelte';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -21,12 +21,9 @@
 <ul class="flex flex-col gap-2">
   {#each findings as finding (factKey(finding))}
     <FindingLine level={finding.level} code={finding.code}>
-      {say(findingText(finding, place.job.units))}
+      {say(findingWords(finding, place.job.units))}
       {#if finding.because.length > 0 && !compact}
-        <details class="mt-0.5 text-sm">
-          <summary class="quiet cursor-pointer">Why</summary>
-          <FactList refs={finding.because} />
-        </details>
+        <WhyFacts refs={finding.because} />
       {/if}
     </FindingLine>
   {/each}

@@ -12,7 +12,7 @@
 
   let { proof }: Props = $props();
   const names = (loads: readonly LoadId[]) =>
-    loads.length === 0 ? 'nothing' : loads.map((one) => LOAD_NAMES[one]).join(', ');
+    loads.length === 0 ? 'nothing' : loads.map((load) => LOAD_NAMES[load]).join(', ');
   const most = ({ fuse, ampsMost }: ProofRow) =>
     ampsMost === null ? (fuse?.amps ?? 0).toFixed(1) : `up to ${ampsMost.toFixed(1)}`;
   const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -24,10 +24,13 @@
     );
   }
 
-  function resolve(one: StopStanding): void {
-    if (!one.answer || how.trim() === '') return;
+  function resolve(stopStanding: StopStanding): void {
+    if (!stopStanding.answer || how.trim() === '') return;
     const resolved = { at: new Date().toISOString(), how: how.trim().slice(0, 120) };
-    const stops = { ...place.thermostat.stops, [one.question.id]: { ...one.answer, resolved } };
+    const stops = {
+      ...place.thermostat.stops,
+      [stopStanding.question.id]: { ...stopStanding.answer, resolved }
+    };
     setThermostat(place, 'stops', stops, 'Stop resolved');
     resolving = null;
     how = '';
@@ -35,60 +38,60 @@
 
   function allNo(): void {
     const at = new Date().toISOString();
-    const open = place.safety.stops.filter((one) => one.answer === null);
+    const open = place.safety.stops.filter((stop) => stop.answer === null);
     const stops = {
       ...place.thermostat.stops,
       ...Object.fromEntries(
-        open.map((one) => [one.question.id, { answer: 'no' as const, at, resolved: null }])
+        open.map((stop) => [stop.question.id, { answer: 'no' as const, at, resolved: null }])
       )
     };
     setThermostat(place, 'stops', stops, 'Stop questions answered with no');
   }
 
-  const open = $derived(place.safety.stops.filter((one) => one.answer === null).length);
+  const open = $derived(place.safety.stops.filter((stop) => stop.answer === null).length);
 </script>
 
 <section class="sheet-of-paper p-4">
   <h2 class="section-title mb-1">Stops, in the order of danger</h2>
   <ol class="flex flex-col">
-    {#each place.safety.stops as one (one.question.id)}
-      <li class="border-b border-base-300 py-3 last:border-none" data-stop={one.question.id}>
+    {#each place.safety.stops as stop (stop.question.id)}
+      <li class="border-b border-base-300 py-3 last:border-none" data-stop={stop.question.id}>
         <div class="flex flex-wrap items-center justify-between gap-2">
-          <span class="min-w-0 flex-1 basis-64">{one.question.ask}</span>
-          <span class="join flex-none" role="group" aria-label={one.question.ask}>
+          <span class="min-w-0 flex-1 basis-64">{stop.question.ask}</span>
+          <span class="join flex-none" role="group" aria-label={stop.question.ask}>
             <button
               type="button"
-              class="btn join-item min-w-16 {one.answer?.answer === 'no' ? 'btn-neutral' : 'btn-outline'}"
-              aria-pressed={one.answer?.answer === 'no'}
-              onclick={() => answer(one.question.id, 'no')}>No</button
+              class="btn join-item min-w-16 {stop.answer?.answer === 'no' ? 'btn-neutral' : 'btn-outline'}"
+              aria-pressed={stop.answer?.answer === 'no'}
+              onclick={() => answer(stop.question.id, 'no')}>No</button
             >
             <button
               type="button"
-              class="btn join-item min-w-16 {one.answer?.answer === 'yes' ? 'btn-neutral' : 'btn-outline'}"
-              aria-pressed={one.answer?.answer === 'yes'}
-              onclick={() => answer(one.question.id, 'yes')}>Yes</button
+              class="btn join-item min-w-16 {stop.answer?.answer === 'yes' ? 'btn-neutral' : 'btn-outline'}"
+              aria-pressed={stop.answer?.answer === 'yes'}
+              onclick={() => answer(stop.question.id, 'yes')}>Yes</button
             >
           </span>
         </div>
-        {#if one.stops}
+        {#if stop.stops}
           <div class="stop mt-2 p-3" role="alert">
             <p class="flex gap-2 text-lg font-bold">
-              <OctagonX size={24} class="flex-none" aria-hidden="true" />{one.question.then}
+              <OctagonX size={24} class="flex-none" aria-hidden="true" />{stop.question.then}
             </p>
             <p class="mt-1">
-              Call <b>{one.question.call}</b>. The instructions of the later stations stay locked until this
+              Call <b>{stop.question.call}</b>. The instructions of the later stations stay locked until this
               is resolved; the record stays open.
             </p>
-            {#if resolving === one.question.id}
+            {#if resolving === stop.question.id}
               <form
                 class="mt-2 flex flex-wrap items-end gap-2"
                 onsubmit={(event) => {
                   event.preventDefault();
-                  resolve(one);
+                  resolve(stop);
                 }}
               >
                 <label class="flex flex-1 basis-60 flex-col gap-1 text-sm"
-                  >Resolved, when {one.question.resolvedWhen}: by whom, how?
+                  >Resolved, when {stop.question.resolvedWhen}: by whom, how?
                   <input
                     class="input w-full text-base-content"
                     maxlength={SHORT_TEXT}
@@ -98,16 +101,16 @@
                 <button class="btn" disabled={how.trim() === ''}>It is resolved</button>
               </form>
             {:else}
-              <button type="button" class="btn mt-2" onclick={() => (resolving = one.question.id)}
+              <button type="button" class="btn mt-2" onclick={() => (resolving = stop.question.id)}
                 >It was resolved …</button
               >
             {/if}
           </div>
-        {:else if one.answer}
+        {:else if stop.answer}
           <p class="quiet text-sm">
-            Answered {timeText(one.answer.at)}{#if one.answer.resolved}; resolved {timeText(
-                one.answer.resolved.at
-              )}: {one.answer.resolved.how}{/if}
+            Answered {timeText(stop.answer.at)}{#if stop.answer.resolved}; resolved {timeText(
+                stop.answer.resolved.at
+              )}: {stop.answer.resolved.how}{/if}
           </p>
         {/if}
       </li>

@@ -12,18 +12,22 @@
 
   const place = getPlace();
 
-  function record(one: SupplyStanding, change: Partial<SupplyOff>): void {
-    const before = one.record ?? { cut: one.supply.cuts[0] ?? 'both', proof: 'none' as const, at: '' };
+  function record(supplyStanding: SupplyStanding, change: Partial<SupplyOff>): void {
+    const before = supplyStanding.record ?? {
+      cut: supplyStanding.supply.cuts[0] ?? 'both',
+      proof: 'none' as const,
+      at: ''
+    };
     const off = {
       ...place.thermostat.off,
-      [one.supply.id]: { ...before, ...change, at: new Date().toISOString() }
+      [supplyStanding.supply.id]: { ...before, ...change, at: new Date().toISOString() }
     };
-    setThermostat(place, 'off', off, `Supply of ${one.supply.name}`);
+    setThermostat(place, 'off', off, `Supply of ${supplyStanding.supply.name}`);
   }
 
-  function clear(one: SupplyStanding): void {
-    const { [one.supply.id]: _gone, ...rest } = place.thermostat.off;
-    setThermostat(place, 'off', rest, `Supply of ${one.supply.name}: on again`);
+  function clear(supplyStanding: SupplyStanding): void {
+    const { [supplyStanding.supply.id]: _gone, ...rest } = place.thermostat.off;
+    setThermostat(place, 'off', rest, `Supply of ${supplyStanding.supply.name}: on again`);
   }
 </script>
 
@@ -34,34 +38,34 @@
     live, a dark one no sign of dead.
   </p>
   <ul class="flex flex-col">
-    {#each place.safety.supplies as one (one.supply.id)}
-      <li class="border-b border-base-300 py-3 last:border-none" data-supply={one.supply.id}>
+    {#each place.safety.supplies as standing (standing.supply.id)}
+      <li class="border-b border-base-300 py-3 last:border-none" data-supply={standing.supply.id}>
         <p class="flex items-center gap-2 font-semibold">
-          {#if one.off}<CircleCheck size={22} aria-hidden="true" />{:else}<CircleDashed
+          {#if standing.off}<CircleCheck size={22} aria-hidden="true" />{:else}<CircleDashed
               size={22}
               aria-hidden="true"
             />{/if}
-          {one.supply.name}: {one.off ? 'off' : 'not proven off'}
+          {standing.supply.name}: {standing.off ? 'off' : 'not proven off'}
         </p>
-        <p class="quiet text-sm">{one.supply.why}; {one.supply.where}.</p>
+        <p class="quiet text-sm">{standing.supply.why}; {standing.supply.where}.</p>
         <div class="mt-2 grid grid-cols-2 gap-3">
           <ChoiceField
             label="Cut"
-            value={one.record?.cut ?? one.supply.cuts[0] ?? 'both'}
-            choices={one.supply.cuts.map((cut) => [cut, CUTS[cut]] as const)}
-            onset={(value) => record(one, { cut: value })}
+            value={standing.record?.cut ?? standing.supply.cuts[0] ?? 'both'}
+            choices={standing.supply.cuts.map((cut) => [cut, CUTS[cut]] as const)}
+            onset={(value) => record(standing, { cut: value })}
           />
           <ChoiceField
             label="Proof"
-            value={one.record?.proof ?? 'none'}
+            value={standing.record?.proof ?? 'none'}
             choices={OFF_PROOFS.map((proof) => [proof, PROOFS[proof]] as const)}
-            onset={(value) => record(one, { proof: value })}
+            onset={(value) => record(standing, { proof: value })}
           />
         </div>
-        {#if one.record}
+        {#if standing.record}
           <p class="quiet mt-1 flex items-center justify-between text-sm">
-            <span>{timeText(one.record.at)}</span>
-            <button type="button" class="btn btn-ghost btn-sm" onclick={() => clear(one)}
+            <span>{timeText(standing.record.at)}</span>
+            <button type="button" class="btn btn-ghost btn-sm" onclick={() => clear(standing)}
               >It is on again</button
             >
           </p>

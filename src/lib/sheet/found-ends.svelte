@@ -25,7 +25,7 @@
   let word = $state('');
   let where = $state<WhereId | null>(null);
   const machines = $derived(placesFor(place.job, place.thermostat, 'far'));
-  const machine = $derived(machines.find((one) => one.id === where) ?? machines[0]);
+  const machine = $derived(machines.find((machine) => machine.id === where) ?? machines[0]);
   const full = $derived(place.thermostat.foundEnds.length >= LIMITS['found ends'].most);
   const read = $derived(word.trim() === '' ? null : readEnd(word.trim().toUpperCase()));
 
@@ -48,7 +48,9 @@
     setThermostat(
       place,
       'foundEnds',
-      place.thermostat.foundEnds.flatMap((one) => (one.id !== end.id ? [one] : next ? [next] : [])),
+      place.thermostat.foundEnds.flatMap((foundEnd) =>
+        foundEnd.id !== end.id ? [foundEnd] : next ? [next] : []
+      ),
       label
     );
   }
@@ -64,7 +66,8 @@
       <label class="flex flex-col gap-1 text-sm"
         >Cable
         <select class="select" bind:value={cable}>
-          {#each place.thermostat.cables as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+          {#each place.thermostat.cables as cable (cable.id)}<option value={cable.id}>{cable.name}</option
+            >{/each}
         </select>
       </label>
     {/if}
@@ -76,7 +79,7 @@
           value={machine?.id}
           onchange={(event) => (where = event.currentTarget.value as WhereId)}
         >
-          {#each machines as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+          {#each machines as machine (machine.id)}<option value={machine.id}>{machine.name}</option>{/each}
         </select>
       </label>
     {/if}
@@ -106,11 +109,14 @@
         </p>
         <p class="my-1">{proposal.text}</p>
         <div class="flex flex-wrap gap-2">
-          {#each proposal.candidates as one (one.id)}
-            <button type="button" class="btn btn-outline btn-sm" onclick={() => confirm(proposal.end, one.id)}
+          {#each proposal.candidates as candidate (candidate.id)}
+            <button
+              type="button"
+              class="btn btn-outline btn-sm"
+              onclick={() => confirm(proposal.end, candidate.id)}
               >{proposal.kind === 'one'
                 ? 'Yes, the same'
-                : `It is ${conductorName(one)}${one.near.on[0] ? ` on ${refName(place.job, one.near.on[0])}` : ''}`}</button
+                : `It is ${conductorName(candidate)}${candidate.near.on[0] ? ` on ${refName(place.job, candidate.near.on[0])}` : ''}`}</button
             >
             {#if proposal.kind === 'one'}<button
                 type="button"
@@ -118,7 +124,7 @@
                 onclick={() =>
                   change(
                     proposal.end,
-                    { ...proposal.end, not: [...proposal.end.not, one.id] },
+                    { ...proposal.end, not: [...proposal.end.not, candidate.id] },
                     'Not the same'
                   )}>No, another</button
               >{/if}

@@ -11,7 +11,7 @@
 
   let { links, side, middles }: Props = $props();
 
-  const drawn = $derived(links.filter((one) => one.side === side && one.rows.length > 0));
+  const drawn = $derived(links.filter((link) => link.side === side && link.rows.length > 0));
   const height = $derived((middles.at(-1) ?? 0) + 30);
   const WIDTH = 34;
 

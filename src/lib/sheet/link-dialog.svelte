@@ -20,15 +20,15 @@
     ...placesFor(place.job, place.thermostat, 'far')
   ]);
   let chosen = $state<WhereId | null>(null);
-  const there = $derived(places.find((one) => one.id === chosen) ?? places[0]);
+  const there = $derived(places.find((place) => place.id === chosen) ?? places[0]);
   const full = $derived(place.thermostat.links.length >= LIMITS.links.most);
   let why = $state('');
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     const form = new FormData(event.currentTarget as HTMLFormElement);
-    const [a, b] = [form.get('a'), form.get('b')].map((one) =>
-      String(one ?? '')
+    const [a, b] = [form.get('a'), form.get('b')].map((typed) =>
+      String(typed ?? '')
         .trim()
         .toUpperCase()
     );
@@ -75,7 +75,7 @@
         class="select w-full"
         value={there?.id}
         onchange={(event) => (chosen = event.currentTarget.value as WhereId)}
-        >{#each places as one (one.id)}<option value={one.id}>{one.name}</option>{/each}</select
+        >{#each places as place (place.id)}<option value={place.id}>{place.name}</option>{/each}</select
       >
     </label>
     <label class="flex flex-col gap-1 text-sm"

@@ -33,7 +33,7 @@
   let otherKind: OtherKind = $state('unknown');
   let way = $state<TraceWay>('followed');
   let spot = $state('');
-  const step = $derived(TRACE_STEPS.find((one) => one.way === way));
+  const step = $derived(TRACE_STEPS.find((step) => step.way === way));
   const traceWords = {
     none: 'Nothing found yet: two findings that agree are needed.',
     one: 'One finding; a second one has to agree.',
@@ -145,7 +145,7 @@
     <ul class="mb-2">
       {#each machine.trace as found, at (at)}
         <li class="flex items-center justify-between gap-2">
-          <span>{TRACE_STEPS.find((one) => one.way === found.way)?.title}: <b>{found.spot}</b></span>
+          <span>{TRACE_STEPS.find((step) => step.way === found.way)?.title}: <b>{found.spot}</b></span>
           <button
             type="button"
             class="btn btn-ghost btn-sm"
@@ -165,7 +165,7 @@
       <label class="flex flex-col gap-1 text-sm"
         >How
         <select class="select w-full" bind:value={way}
-          >{#each TRACE_STEPS as one (one.way)}<option value={one.way}>{one.title}</option>{/each}</select
+          >{#each TRACE_STEPS as step (step.way)}<option value={step.way}>{step.title}</option>{/each}</select
         >
       </label>
       <p class="text-sm">{step?.how}</p>

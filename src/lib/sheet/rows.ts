@@ -221,8 +221,8 @@ function linksOf(wiring: Wiring, against: Wiring | null, order: readonly string[
 
 /** Names of the two devices that a link goes between; null where it stays on one. */
 function ownersApart(wiring: Wiring, a: TerminalId, b: TerminalId): [string, string] | null {
-  const [one, other] = [deviceOf(wiring, a), deviceOf(wiring, b)];
-  return one && other && one.id !== other.id ? [one.name, other.name] : null;
+  const [first, second] = [deviceOf(wiring, a), deviceOf(wiring, b)];
+  return first && second && first.id !== second.id ? [first.name, second.name] : null;
 }
 
 function sameMark(a: readonly [Wiring, TerminalId], b: readonly [Wiring, TerminalId]): boolean {

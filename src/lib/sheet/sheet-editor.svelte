@@ -60,7 +60,7 @@
   }
 
   onMount(() => {
-    const row = first === null ? -1 : rows.findIndex((one) => one.id === first.strand);
+    const row = first === null ? -1 : rows.findIndex((row) => row.id === first.strand);
     if (first !== null && row >= 0) focus({ row, column: first.end });
   });
 

@@ -5,8 +5,8 @@ import { thermostatFindings } from '$core/job/record-findings';
 import type { Equipment, Job, Thermostat } from '$core/job/schema';
 import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
-import { beforeBuying, type BeforeBuying } from '$core/survey/before-buying';
-import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '$core/survey/house-study';
+import type { BeforeBuying } from '$core/survey/before-buying';
+import type { HouseStudy } from '$core/survey/house-study';
 import type { Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
@@ -19,10 +19,7 @@ import type { Wiring } from '$core/wiring/graph';
 import { clock } from './clock.svelte';
 import type { PlannedPlace } from '$core/plan/planned-place';
 import type { Planner, PlannerHere } from './planner';
-import { currentWeather } from './weather.svelte';
 import type { JobSession } from './session.svelte';
-
-type Money = Pick<StudyInput, 'prices' | 'source' | 'way'>;
 
 /** So long nothing is edited before looks are weighed. */
 const QUIET_MS = 400;
@@ -81,46 +78,11 @@ export class Place {
     return this.matches.find((match) => match.device.id === device) ?? null;
   });
   readonly device: DeviceFacts | null = $derived.by(() => this.match?.device ?? null);
-  readonly #survey = $derived.by(() => this.job.survey);
-  readonly #face = $derived.by(() => this.thermostat.face);
-  /** As text, so that it is the same where nothing in it has changed: most edits are none of money's business. */
-  readonly #money: string = $derived.by(() =>
-    JSON.stringify({
-      prices: this.#place.prices,
-      source: this.#place.source,
-      way: this.#wayMinutes()
-    } satisfies Money)
-  );
-  /** The house worked through: cooling, wall work, saving. It takes longer than all else that an edit asks for. */
-  readonly study: HouseStudy = $derived.by(() =>
-    studyHouse({
-      survey: this.#survey,
-      face: this.#face,
-      ...(JSON.parse(this.#money) as Money),
-      weather: currentWeather(this.#survey.building)
-    })
-  );
-  /** Minutes of the way that is taken, once there is a plan; by itself it makes none. */
-  #wayMinutes(): MinutesBand | null {
-    const plan = this.#made?.plan;
-    if (plan?.thermostat !== this.thermostat.id) return null;
-    const taken = plan.options.find((option) => option.method === plan.taken);
-    return taken && taken.method !== 'none' ? taken.minutesBand : null;
-  }
-
-  readonly buying: BeforeBuying = $derived.by(() =>
-    beforeBuying({
-      job: this.job,
-      thermostat: this.thermostat,
-      identification: this.identification,
-      wiring: this.wiring,
-      device: this.device,
-      study: this.study,
-      savingAt: this.#place.savingAt
-    })
-  );
+  /** The house worked through: cooling, wall work, saving. */
+  readonly study: HouseStudy = $derived.by(() => this.#place.study);
+  readonly buying: BeforeBuying = $derived.by(() => this.#place.buying);
   readonly safety: SafetyStanding = $derived.by(() =>
-    safetyOf(this.job, this.thermostat, this.identification, this.wiring, clock.now, this.#place.tied)
+    safetyOf(this.thermostat, this.#place.known, clock.now)
   );
   readonly #here: PlannedPlace | null = $derived.by(
     () => this.#plannerHere?.planHere(this.job, this.thermostat) ?? null

@@ -95,7 +95,7 @@ describe('the bench', () => {
       bench.now.ok && bench.now.powered.result.loads.find((load) => load.id === 'compressor')?.energised;
     expect(compressor()).toBe(true);
     bench.toggle(fault.id);
-    expect(bench.inside.map((one) => one.id)).toEqual([fault.id]);
+    expect(bench.inside.map((fault) => fault.id)).toEqual([fault.id]);
     expect(compressor()).toBe(false);
     bench.toggle(fault.id);
     expect(compressor()).toBe(true);

@@ -55,24 +55,24 @@ describe('the open job', () => {
 
   it('shows at once what another tab saved, when nothing here is unsaved', async () => {
     const store = memoryStore();
-    const [one, two] = [await open(store), await open(store)];
-    rename(one, 'Beech');
-    await one.settled();
+    const [first, second] = [await open(store), await open(store)];
+    rename(first, 'Beech');
+    await first.settled();
     await new Promise((done) => setTimeout(done));
-    expect(two.job.name).toBe('Beech');
+    expect(second.job.name).toBe('Beech');
   });
 
   it('never overwrites the other tab: the conflict is told and either side can be taken', async () => {
     const store = memoryStore();
-    const [one, two] = [await open(deaf(store)), await open(deaf(store))];
-    rename(one, 'Beech');
-    await one.settled();
-    rename(two, 'Elm');
-    await two.settled();
-    expect(two.keeping.state).toBe('conflict');
+    const [first, second] = [await open(deaf(store)), await open(deaf(store))];
+    rename(first, 'Beech');
+    await first.settled();
+    rename(second, 'Elm');
+    await second.settled();
+    expect(second.keeping.state).toBe('conflict');
     expect(await store.load('job-oak')).toMatchObject({ record: { job: { name: 'Beech' } } });
-    expect(two.keepMineAs('oak-copy')).toBe('job-oak-copy');
-    await two.settled();
+    expect(second.keepMineAs('oak-copy')).toBe('job-oak-copy');
+    await second.settled();
     expect(await store.load('job-oak-copy')).toMatchObject({ record: { job: { name: 'Elm (copy)' } } });
     expect(await store.load('job-oak')).toMatchObject({ record: { job: { name: 'Beech' } } });
   });
@@ -112,16 +112,16 @@ describe('the open job', () => {
 
   it('takes the other side on request', async () => {
     const store = memoryStore();
-    const [one, two] = [await open(deaf(store)), await open(deaf(store))];
-    rename(one, 'Beech');
-    await one.settled();
-    rename(two, 'Elm');
-    await two.settled();
-    two.takeTheirs();
-    expect(two.job.name).toBe('Beech');
-    rename(two, 'Yew');
-    await two.settled();
-    expect(two.keeping.state).toBe('saved');
+    const [first, second] = [await open(deaf(store)), await open(deaf(store))];
+    rename(first, 'Beech');
+    await first.settled();
+    rename(second, 'Elm');
+    await second.settled();
+    second.takeTheirs();
+    expect(second.job.name).toBe('Beech');
+    rename(second, 'Yew');
+    await second.settled();
+    expect(second.keeping.state).toBe('saved');
   });
 
   it('says that the store is full, keeps the edit in hand, and saves on a retry', async () => {

@@ -33,9 +33,9 @@
   let { option, mistakes, best, number, chosen, open = $bindable(), onchoose }: Props = $props();
   const place = getPlace();
   const conditions = $derived(
-    option.findings.filter((one) => one.level !== 'note' && one.code !== 'function-lost')
+    option.findings.filter((finding) => finding.level !== 'note' && finding.code !== 'function-lost')
   );
-  const notes = $derived(option.findings.filter((one) => one.level === 'note'));
+  const notes = $derived(option.findings.filter((finding) => finding.level === 'note'));
   const losses = $derived(option.loses.length === 0 ? 'nothing' : option.loses.map(lossText).join('; '));
   /** The way in a line. */
   const brief = $derived(

@@ -14,7 +14,9 @@
   const place = getPlace();
   const path = $derived(place.thermostat.path);
   const units = $derived(place.job.units);
-  const used = $derived(place.thermostat.conductors.filter((one) => one.near.state === 'landed').length);
+  const used = $derived(
+    place.thermostat.conductors.filter((conductor) => conductor.near.state === 'landed').length
+  );
   const advice = $derived(cableAdvice(path, used + 1));
   let name = $state('');
   let length = $state('');
@@ -111,7 +113,7 @@
           {advice.gauge === null
             ? `No gauge keeps the drop below ${MOST_DROP_V} V.`
             : `${advice.gauge} AWG is the thinnest that keeps the drop below ${MOST_DROP_V} V at 20 VA (${advice.drops
-                .map((one) => `${one.gauge}: ${one.volts.toFixed(2)} V`)
+                .map((drop) => `${drop.gauge}: ${drop.volts.toFixed(2)} V`)
                 .join(', ')}).`}
           {advice.stapled.length > 0 ? `Stapled: ${advice.stapled.join(', ')}.` : ''}
         </p>

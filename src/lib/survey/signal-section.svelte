@@ -52,7 +52,7 @@
     <p class="mt-3">
       {readings.length}
       {readings.length === 1 ? 'reading' : 'readings'}: {summary.median} dBm in the middle, {summary.worst} at worst{readings.some(
-        (one) => one.source === 'simulated'
+        (reading) => reading.source === 'simulated'
       )
         ? ' (simulated ones among them)'
         : ''}.
@@ -69,12 +69,12 @@
       data={[
         {
           x: readings.map((_, index) => index + 1),
-          y: readings.map((one) => one.dbm),
+          y: readings.map((reading) => reading.dbm),
           mode: 'lines+markers',
           line: { color: ink(), width: 2 },
           marker: {
             size: 8,
-            symbol: readings.map((one) => (one.source === 'simulated' ? 'circle-open' : 'circle'))
+            symbol: readings.map((reading) => (reading.source === 'simulated' ? 'circle-open' : 'circle'))
           },
           name: 'dBm'
         }

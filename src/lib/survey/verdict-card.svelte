@@ -4,7 +4,7 @@
   import CircleCheck from '@lucide/svelte/icons/circle-check';
   import CircleX from '@lucide/svelte/icons/circle-x';
   import Hammer from '@lucide/svelte/icons/hammer';
-  import { BUYING_NAMES } from '$core/survey/before-buying';
+  import { BUYING_NAMES } from '$core/survey/verdicts';
   import { dayText } from '$core/trade/figures';
   import { levelCounts } from '../reasons/levels';
   import FindingList from '../reasons/finding-list.svelte';

@@ -10,17 +10,21 @@
   import { say } from '../words/manner.svelte';
 
   const place = getPlace();
-  const look = $derived(nextLooks(place.identification, place.looks).find((one) => one.question !== null));
+  const look = $derived(
+    nextLooks(place.identification, place.looks).find((nextLook) => nextLook.question !== null)
+  );
   const next = $derived(look?.question ?? undefined);
   const later = $derived(
     EVIDENCE.filter(
-      (one) =>
-        one.kind !== 'read' && place.thermostat.observed[one.id] === undefined && one.id !== next?.evidence.id
+      (candidate) =>
+        candidate.kind !== 'read' &&
+        place.thermostat.observed[candidate.id] === undefined &&
+        candidate.id !== next?.evidence.id
     )
   );
   const opens = $derived(look?.opens ? ', and may open a better way to the C wire' : '');
   let picked = $state<string | null>(null);
-  const shown = $derived(later.find((one) => one.id === picked) ?? next?.evidence);
+  const shown = $derived(later.find((candidate) => candidate.id === picked) ?? next?.evidence);
   const efforts = { look: 'a look', climb: 'a way to the equipment', meter: 'a reading with a meter' };
   let volts = $state('');
   const reading = $derived(Number(volts.replace(',', '.')));
@@ -66,7 +70,7 @@
         {#each shown.values as value (value.value)}
           {@const outcome =
             shown === next?.evidence
-              ? next.answers.find((one) => one.value.value === value.value)
+              ? next.answers.find((answer) => answer.value.value === value.value)
               : undefined}
           <button
             type="button"
@@ -95,7 +99,7 @@
         onchange={(event) => (picked = event.currentTarget.value || null)}
       >
         <option value="">{next ? 'the one that helps most' : 'choose a question'}</option>
-        {#each later as one (one.id)}<option value={one.id}>{say(one.ask)}</option>{/each}
+        {#each later as question (question.id)}<option value={question.id}>{say(question.ask)}</option>{/each}
       </select>
     </label>
   {/if}

@@ -8,7 +8,7 @@
 
   const place = getPlace();
   const traits = $derived(place.identification.traits);
-  const questionOf = (id: string) => TRAIT_QUESTIONS.find((one) => one.trait === id);
+  const questionOf = (id: string) => TRAIT_QUESTIONS.find((question) => question.trait === id);
 </script>
 
 {#if traits.length > 0}
@@ -16,7 +16,9 @@
     <h2 class="section-title mb-2">What else it is</h2>
     <ul class="flex flex-col">
       {#each traits as trait (trait.id)}
-        {@const top = trait.values.reduce((best, one) => (one.probability > best.probability ? one : best))}
+        {@const top = trait.values.reduce((best, value) =>
+          value.probability > best.probability ? value : best
+        )}
         {@const question = questionOf(trait.id)}
         <li class="border-b border-base-300 py-2 last:border-none" data-trait={trait.id}>
           <div class="flex items-baseline justify-between gap-3">
@@ -25,7 +27,9 @@
               <b>{trait.decided === null ? 'not settled' : top.label}</b></span
             >
             <span class="quiet text-sm"
-              >{trait.values.map((one) => `${one.label} ${percentText(one.probability)}`).join(', ')}</span
+              >{trait.values
+                .map((value) => `${value.label} ${percentText(value.probability)}`)
+                .join(', ')}</span
             >
           </div>
           {#if trait.clues.length > 0 || trait.decided === null}

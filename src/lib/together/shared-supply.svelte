@@ -13,7 +13,9 @@
   let { shared }: Props = $props();
   const place = getPlace();
   const names = $derived(
-    place.job.thermostats.filter((one) => shared.thermostats.includes(one.id)).map((one) => one.name)
+    place.job.thermostats
+      .filter((thermostat) => shared.thermostats.includes(thermostat.id))
+      .map((thermostat) => thermostat.name)
   );
   const size = $derived(shared.plannedVa ?? shared.ratedVa);
   const va = (value: number | null) => (value === null ? 'not solved' : `${value.toFixed(1)} VA`);

@@ -11,14 +11,14 @@
   }
 
   let { together }: Props = $props();
-  const pieces = $derived(together.parts.filter((one) => one.run === undefined));
-  const devices = $derived(together.places.filter((one) => one.works));
+  const pieces = $derived(together.parts.filter((part) => part.run === undefined));
+  const devices = $derived(together.places.filter((place) => place.works));
 </script>
 
 <section class="sheet-of-paper p-4" aria-label="To buy">
   <h2 class="section-title mb-2">To buy, for all</h2>
   <ul class="list-disc pl-5">
-    {#each devices as one (one.thermostat.id)}<li>{say(deviceText(one))}</li>{/each}
+    {#each devices as device (device.thermostat.id)}<li>{say(deviceText(device))}</li>{/each}
     {#each pieces as part (part.id)}<li>{say(partText(part))}</li>{/each}
   </ul>
   {#if together.cuts.rolls.length + together.cuts.byTheMetre.length > 0}

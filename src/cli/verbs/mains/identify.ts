@@ -33,9 +33,9 @@ export function layoutLines(mains: MainsControls): string[] {
 export function matchLines(mains: MainsControls): string[] {
   return matchControllers(mains).flatMap(({ facts, verdict, fits, methods }) => [
     `  ${verdict.padEnd(4)}  ${controllerName(facts)} (${facts.id})${fits === null ? '' : `, for ${fits}`}`,
-    ...methods.flatMap((one) => [
-      `        ${one.method}: ${one.verdict}`,
-      ...mainsLines(one.findings, '          ')
+    ...methods.flatMap((match) => [
+      `        ${match.method}: ${match.verdict}`,
+      ...mainsLines(match.findings, '          ')
     ])
   ]);
 }

@@ -23,7 +23,7 @@ export function mainsPlanFor({ mains }: MainsPoint, args: Arguments): MainsPlan 
   const known = controllersFor(mains).map(({ id }) => id as string);
   if (args.model !== undefined && !known.includes(args.model))
     return wrongUse(`No controller ${args.model}; known: ${known.join(', ')}.`);
-  const method = args.method === undefined ? null : MAINS_METHODS.find((one) => one === args.method);
+  const method = args.method === undefined ? null : MAINS_METHODS.find((word) => word === args.method);
   if (method === undefined)
     return wrongUse(`No method ${args.method} for mains controls; known: ${MAINS_METHODS.join(', ')}.`);
   const plan = planMains(mains, {

@@ -20,7 +20,7 @@ export const boardCommonOpen: FaultRule = {
           hits: { device: board.id },
           says: `the common is open inside ${board.name}, behind its screw`,
           apart: true as const,
-          apply: (one) => withUpset(one, { element: common, kind: 'bus-open' })
+          apply: (before) => withUpset(before, { element: common, kind: 'bus-open' })
         }
       ];
     })

@@ -1,5 +1,7 @@
 /** Small steps that faults are made of. */
 import {
+  placeOf,
+  placeOfEnd,
   printedMark,
   sideOf,
   type Landing,
@@ -24,9 +26,11 @@ export function landed(strand: Strand): boolean {
 
 export const LOOSE: Landing = { state: 'loose' };
 
-/** The end of a conductor as one says it. */
-export function endName(end: StrandEnd): string {
-  return end === 'near' ? 'the wall' : 'the equipment';
+/** Where an end of a conductor is, as one says it: a cord ends at a plug-in supply, not at the equipment. */
+export function endName(wiring: Wiring, strand: Strand, end: StrandEnd): string {
+  if (end === 'near') return 'the wall';
+  const place = placeOfEnd(wiring, strand, end);
+  return place !== null && placeOf(wiring, place)?.kind === 'outlet' ? 'the plug-in supply' : 'the equipment';
 }
 
 /** The place of a link or a device as one says it. */

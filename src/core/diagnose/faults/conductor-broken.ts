@@ -10,6 +10,6 @@ export const conductorBroken: FaultRule = {
       kind: 'conductor-broken' as const,
       hits: { strands: [strand.id] },
       says: `the ${strand.name} wire is broken on the way`,
-      apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, continuity: 'broken' }))
+      apply: (before) => withStrand(before, strand.id, (it) => ({ ...it, continuity: 'broken' }))
     }))
 };

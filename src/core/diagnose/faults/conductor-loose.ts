@@ -11,8 +11,8 @@ export const conductorLoose: FaultRule = {
         id: `conductor-loose:${strand.id}:${end}`,
         kind: 'conductor-loose' as const,
         hits: { strands: [strand.id], end },
-        says: `the ${strand.name} wire is loose at ${endName(end)}`,
-        apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, [end]: LOOSE }))
+        says: `the ${strand.name} wire is loose at ${endName(wiring, strand, end)}`,
+        apply: (before) => withStrand(before, strand.id, (it) => ({ ...it, [end]: LOOSE }))
       }))
     )
 };

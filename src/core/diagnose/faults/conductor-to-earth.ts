@@ -15,7 +15,7 @@ export const conductorToEarth: FaultRule = {
           kind: 'conductor-to-earth' as const,
           hits: { strands: [strand.id] },
           says: `the ${strand.name} wire touches earthed metal`,
-          apply: (one) => withUpset(one, { element: far, kind: 'earthed' })
+          apply: (before) => withUpset(before, { element: far, kind: 'earthed' })
         }
       ];
     })

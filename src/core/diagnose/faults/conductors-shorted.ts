@@ -21,7 +21,7 @@ export const conductorsShorted: FaultRule = {
           kind: 'conductors-shorted' as const,
           hits: { strands: [first.id, second.id] },
           says: `the ${first.name} and ${second.name} wires touch inside the cable`,
-          apply: (one) => ({ ...one, links: [...one.links, link] })
+          apply: (before) => ({ ...before, links: [...before.links, link] })
         }
       ];
     });

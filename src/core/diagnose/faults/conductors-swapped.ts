@@ -1,4 +1,4 @@
-import { STRAND_ENDS } from '../../wiring/graph';
+import { placeOfEnd, STRAND_ENDS, type StrandEnd } from '../../wiring/graph';
 import type { FaultRule } from '../types';
 import { endName, landed, withStrand } from './change';
 
@@ -10,21 +10,23 @@ export const conductorsSwapped: FaultRule = {
     return all.slice(1).flatMap((second, at) => {
       const first = all[at];
       if (!first) return [];
-      return STRAND_ENDS.filter((side) => JSON.stringify(first[side]) !== JSON.stringify(second[side])).map(
-        (side) => ({
-          id: `conductors-swapped:${first.id}:${second.id}:${side}`,
-          kind: 'conductors-swapped' as const,
-          hits: { strands: [first.id, second.id], end: side },
-          says: `the ${first.name} and ${second.name} wires are swapped at ${endName(side)}`,
-          apply: (one) => {
-            const end = (id: string) => one.strands.find((it) => it.id === id)?.[side];
-            const [a, b] = [end(first.id), end(second.id)];
-            if (!a || !b) return one;
-            const once = withStrand(one, first.id, (it) => ({ ...it, [side]: b }));
-            return withStrand(once, second.id, (it) => ({ ...it, [side]: a }));
-          }
-        })
-      );
+      // Hands swap what is before them: not a wire at one place with a wire at another.
+      const together = (side: StrandEnd) =>
+        placeOfEnd(wiring, first, side) === placeOfEnd(wiring, second, side) &&
+        JSON.stringify(first[side]) !== JSON.stringify(second[side]);
+      return STRAND_ENDS.filter(together).map((side) => ({
+        id: `conductors-swapped:${first.id}:${second.id}:${side}`,
+        kind: 'conductors-swapped' as const,
+        hits: { strands: [first.id, second.id], end: side },
+        says: `the ${first.name} and ${second.name} wires are swapped at ${endName(wiring, first, side)}`,
+        apply: (before) => {
+          const end = (id: string) => before.strands.find((it) => it.id === id)?.[side];
+          const [a, b] = [end(first.id), end(second.id)];
+          if (!a || !b) return before;
+          const once = withStrand(before, first.id, (it) => ({ ...it, [side]: b }));
+          return withStrand(once, second.id, (it) => ({ ...it, [side]: a }));
+        }
+      }));
     });
   }
 };

@@ -34,7 +34,7 @@ function fault(wiring: Wiring, id: string, world = furnace): Fault {
   if (!found)
     throw new Error(
       `${id} is none of ${all(wiring, world)
-        .map((one) => one.id)
+        .map((fault) => fault.id)
         .join(', ')}`
     );
   return found;
@@ -55,6 +55,22 @@ const strand = (wiring: Wiring, mark: string) =>
   wiring.strands.find(
     (candidate) => candidate.far.state === 'landed' && candidate.far.terminal.endsWith(`.${mark}`)
   )!.id;
+
+describe('faults of the hands', () => {
+  it('swap only wires that end at one place, and say where a cord ends', () => {
+    const cord = plugged.strands.filter(({ id }) => id.startsWith('co-cord')).map(({ id }) => id);
+    expect(cord.length).toBe(2);
+    const ids = all(plugged, worldOf('furnace')).map(({ id, says }) => ({ id, says }));
+    const swaps = ids.filter(({ id }) => id.startsWith('conductors-swapped') && id.endsWith(':far'));
+    // At the furnace, and at the plug-in supply; never one of the one with one of the other.
+    for (const { id } of swaps)
+      expect([0, 2], id).toContain(cord.filter((strand) => id.includes(strand)).length);
+    expect(swaps.some(({ id }) => id.includes(cord[0]!) && id.includes(cord[1]!))).toBe(true);
+    const loose = (end: string) => ids.find(({ id }) => id === `conductor-loose:${cord[0]}:${end}`)?.says;
+    expect(loose('far')).toMatch(/loose at the plug-in supply$/);
+    expect(loose('near')).toMatch(/loose at the wall$/);
+  });
+});
 
 describe('a single fault in a furnace with an air conditioner', () => {
   const of = (mark: string) => strand(whole, mark);
@@ -96,8 +112,8 @@ describe('a single fault in a furnace with an air conditioner', () => {
   it('that touches earthed metal is nothing where the common is not earthed, and a short where it is', () => {
     const made = fault(whole, `conductor-to-earth:${of('R')}`).apply(whole);
     const fuse = (bonded: boolean) => {
-      const one = simulate(made, furnace, 'idle', { bonded, turned: 0 });
-      return one.ok && one.result.supplies.some((supply) => supply.fuseOpen);
+      const outcome = simulate(made, furnace, 'idle', { bonded, turned: 0 });
+      return outcome.ok && outcome.result.supplies.some((supply) => supply.fuseOpen);
     };
     expect([fuse(false), fuse(true)]).toEqual([false, true]);
   });
@@ -168,8 +184,8 @@ describe('links', () => {
     const world = worldOf('furnace');
     const made = fault(plugged, 'link-left-in:de-fellgate', world).apply(plugged);
     const tied = (wiring: Wiring) => {
-      const one = simulate(wiring, world, 'idle');
-      return one.ok ? one.result.tied.length : 0;
+      const outcome = simulate(wiring, world, 'idle');
+      return outcome.ok ? outcome.result.tied.length : 0;
     };
     expect([tied(plugged), tied(made)]).toEqual([0, 1]);
     // With one supply and the link in, there is nothing to be left in.
@@ -181,12 +197,12 @@ describe('all faults of a wiring', () => {
   it('have ids of their own, and say what is wrong of what, in words', () => {
     for (const wiring of [whole, linked]) {
       const faults = all(wiring, furnace);
-      expect(new Set(faults.map((one) => one.id)).size).toBe(faults.length);
-      for (const one of faults) {
-        expect(FAULT_KINDS).toContain(one.kind);
-        expect(one.id.startsWith(`${one.kind}:`)).toBe(true);
-        expect(one.says, one.id).toMatch(/ (is|was|are|touch|touches|has) /);
-        expect(one.says, one.id).not.toMatch(/undefined|eq-1|co-\d/);
+      expect(new Set(faults.map((fault) => fault.id)).size).toBe(faults.length);
+      for (const single of faults) {
+        expect(FAULT_KINDS).toContain(single.kind);
+        expect(single.id.startsWith(`${single.kind}:`)).toBe(true);
+        expect(single.says, single.id).toMatch(/ (is|was|are|touch|touches|has) /);
+        expect(single.says, single.id).not.toMatch(/undefined|eq-1|co-\d/);
       }
     }
   });
@@ -194,7 +210,7 @@ describe('all faults of a wiring', () => {
   it('change the wiring that they are applied to in nothing, and go together', () => {
     const before = structuredClone(whole);
     const faults = all(whole, furnace);
-    for (const one of faults) expect(one.apply(whole)).not.toBe(whole);
+    for (const fault of faults) expect(fault.apply(whole)).not.toBe(whole);
     expect(whole).toEqual(before);
     const [first, second] = faults.filter((candidate) => candidate.kind === 'conductor-loose');
     const both = second!.apply(first!.apply(whole));
@@ -210,11 +226,11 @@ describe('all faults of a wiring', () => {
     const idle = loose.strands.filter(
       (candidate) => candidate.near.state !== 'landed' || candidate.far.state !== 'landed'
     );
-    const hit = all(loose, furnace).map((one) => one.id);
-    for (const one of idle)
+    const hit = all(loose, furnace).map((fault) => fault.id);
+    for (const single of idle)
       expect(
-        hit.some((id) => id.split(':').includes(one.id)),
-        one.id
+        hit.some((id) => id.split(':').includes(single.id)),
+        single.id
       ).toBe(false);
   });
 });

@@ -13,10 +13,10 @@ export const headNotSeated: FaultRule = {
           kind: 'head-not-seated' as const,
           hits: { device: device.id },
           says: 'the head of the thermostat is not seated on its plate',
-          apply: (one) => ({
-            ...one,
+          apply: (before) => ({
+            ...before,
             upsets: [
-              ...(one.upsets ?? []),
+              ...(before.upsets ?? []),
               ...own.map((part) => ({ element: part.id, kind: 'open' as const }))
             ]
           })

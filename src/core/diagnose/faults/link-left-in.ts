@@ -28,7 +28,7 @@ export const linkLeftIn: FaultRule = {
             kind: 'link-left-in' as const,
             hits: { device: device.id },
             says: 'the jumper between RH and RC was left in',
-            apply: (one) => ({ ...one, links: [...one.links, link] })
+            apply: (before) => ({ ...before, links: [...before.links, link] })
           }
         ];
       })

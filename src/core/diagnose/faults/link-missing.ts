@@ -14,7 +14,7 @@ export const linkMissing: FaultRule = {
           kind: 'link-missing' as const,
           hits: { link: link.id },
           says: `the jumper between ${a} and ${b} at ${placeName(wiring, link.at)} is missing`,
-          apply: (one) => ({ ...one, links: one.links.filter((it) => it.id !== link.id) })
+          apply: (before) => ({ ...before, links: before.links.filter((it) => it.id !== link.id) })
         };
       })
 };

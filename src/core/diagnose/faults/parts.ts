@@ -19,7 +19,7 @@ function rule(
         kind,
         hits: { part: part.id, ...(part.part ? { device: part.part.device, partName: part.part.part } : {}) },
         says: says(part, ownerName(wiring, part)),
-        apply: (one) => withUpset(one, { element: part.id, kind: upset })
+        apply: (before) => withUpset(before, { element: part.id, kind: upset })
       }))
   };
 }

@@ -17,7 +17,7 @@ function poorContact(kind: FaultKind, ohms: number, says: (strand: Strand) => st
         kind,
         hits: { strands: [strand.id] },
         says: says(strand),
-        apply: (one) => withStrand(one, strand.id, (it) => ({ ...it, ohms: it.ohms + ohms }))
+        apply: (before) => withStrand(before, strand.id, (it) => ({ ...it, ohms: it.ohms + ohms }))
       }))
   };
 }

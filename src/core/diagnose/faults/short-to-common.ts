@@ -25,7 +25,7 @@ export const shortToCommon: FaultRule = {
           kind: 'short-to-common' as const,
           hits: { strands: [strand.id], end: 'far' as const },
           says: `the ${strand.name} wire touches common at the equipment`,
-          apply: (one) => ({ ...one, links: [...one.links, link] })
+          apply: (before) => ({ ...before, links: [...before.links, link] })
         }
       ];
     })

@@ -29,7 +29,8 @@ export const wrongTerminal: FaultRule = {
             kind: 'wrong-terminal' as const,
             hits: { strands: [strand.id], end: 'near' as const },
             says: `the ${strand.name} wire is on ${other} instead of ${mark} at the wall`,
-            apply: (one: Wiring) => withStrand(one, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
+            apply: (before: Wiring) =>
+              withStrand(before, strand.id, (it) => ({ ...it, near: landedOn(screw.id) }))
           }
         ];
       });

@@ -115,7 +115,7 @@ function swapped(wiring: Wiring): Omit<MainsCause, 'odds'>[] {
   return plates.flatMap((unit) => {
     const ends = unit.screws.flatMap((screw) => {
       const strand = wiring.strands.find(
-        (one) => landedTerminal(one.near) === screw.id && one.far.state === 'landed'
+        (strand) => landedTerminal(strand.near) === screw.id && strand.far.state === 'landed'
       );
       return strand && doesOf(screw) !== 'earth' ? [{ strand, screw }] : [];
     });
@@ -153,7 +153,7 @@ function linksMissing(wiring: Wiring): Omit<MainsCause, 'odds'>[] {
       at: [link.id],
       text: `${where}: the link between ${between} is missing.`,
       remedy: `Power off, proven dead: put the link between ${between} in (${where}).`,
-      wiring: { ...wiring, links: wiring.links.filter((one) => one.id !== link.id) }
+      wiring: { ...wiring, links: wiring.links.filter((candidate) => candidate.id !== link.id) }
     };
   });
 }

@@ -111,6 +111,7 @@ function checkOf(
   return {
     ...LOOK,
     ...look,
+    of: cause.id,
     place: placeOfCause(situation.wiring, cause),
     chances: chancesOf(situation, look.answers, (_, causes) => Number(causes.includes(cause)))
   };
@@ -129,6 +130,7 @@ export const fuses: ObservationRule = {
         power: 'off' as const,
         minutes: 2,
         answers: FUSE,
+        of: cause.id,
         chances: chancesOf(situation, FUSE, (hypothesis, causes) => {
           if (causes.includes(cause)) return 1;
           const { table } = situation;
@@ -149,7 +151,7 @@ export const lamps: ObservationRule = {
     const { wiring, table } = situation;
     return boards(wiring).flatMap((board) => {
       const [hot, common] = [screwThat(board, 'R')?.id, screwThat(board, 'C')?.id];
-      const point = table.points.findIndex(([one, other]) => one === hot && other === common);
+      const point = table.points.findIndex(([first, second]) => first === hot && second === common);
       if (!WITH_LAMP.has(board.machine) || point < 0) return [];
       return [
         {

@@ -36,6 +36,8 @@ export interface Observation {
   /** By itself, without the way to it. */
   readonly minutes: number;
   readonly answers: readonly Answer[];
+  /** Id of the cause that it looks for, where that is one: its second answer says that it is so. */
+  readonly of?: string;
   /** By answer, then by hypothesis: 0 to 1. */
   readonly chances: readonly Float32Array[];
   /** For a reading of volts: a number may be answered instead of a band. */

@@ -132,7 +132,7 @@ function meanVolts(
   const { table, causes } = situation;
   const mine = hypothesis.causes.map((cause) => causes[cause]!);
   if (has(mine, 'something-else')) return NOBODY_KNOWS;
-  const at = table.points.findIndex(([one, other]) => one === point[0] && other === point[1]);
+  const at = table.points.findIndex(([first, second]) => first === point[0] && second === point[1]);
   const row = headOff ? rowWithHeadOff(table, hypothesis, mine) : hypothesis.row;
   if (at < 0 || row === null) return NOBODY_KNOWS;
   // A thermostat that is dark calls for nothing, whatever it is set to.
@@ -198,6 +198,8 @@ function normalBelow(z: number): number {
 }
 
 /** Where the probes are: the wall, or the place of the machine. */
-export function placeOfPoint(wiring: Wiring, [one]: ReadingPoint): string {
-  return wiring.devices.find((device) => device.screws.some(({ id }) => id === one))?.at ?? wallPlace(wiring);
+export function placeOfPoint(wiring: Wiring, [word]: ReadingPoint): string {
+  return (
+    wiring.devices.find((device) => device.screws.some(({ id }) => id === word))?.at ?? wallPlace(wiring)
+  );
 }

@@ -196,8 +196,8 @@ function pointFindings(wiring: Wiring, { terminals, jobs }: Point): MainsFinding
   const [only] = working;
   if (working.some((terminal) => mainsTerminal(wiring, terminal)?.does === 'unknown')) return [];
   if (working.length === 1 && only !== undefined) {
-    const strand = wiring.strands.find((one) =>
-      [one.near, one.far].some((end) => landedTerminal(end) === only)
+    const strand = wiring.strands.find((strand) =>
+      [strand.near, strand.far].some((end) => landedTerminal(end) === only)
     );
     // An output that nothing uses may be parked by itself; what has to be fed or heard, and is alone, has lost its partner, or it is not written down.
     const does = mainsTerminal(wiring, only)?.does ?? 'unknown';

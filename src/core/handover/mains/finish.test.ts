@@ -103,7 +103,7 @@ describe('settings', () => {
     return settingsFor(plan.taken.after, plan.identification.layout, plan.controller, mainsHouse(house));
   };
   const valueOf = (house: MainsHouse, controller: string, id: string) =>
-    settingsOf(house, controller).find((one) => one.id === id)?.value;
+    settingsOf(house, controller).find((setting) => setting.id === id)?.value;
 
   it('follow from what is wired', () => {
     expect(valueOf('two-valve', 'ct-tarnwick-duo', 'channels')).toBe('heating and hot water');

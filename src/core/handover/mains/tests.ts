@@ -128,7 +128,7 @@ function rowsToTest(inputs: MainsInputs): { row: MainsRow; name: string; how: st
       list.push({
         row: {
           ...row(true, false),
-          rooms: Object.fromEntries(inputs.rooms.map((one) => [one, one === room]))
+          rooms: Object.fromEntries(inputs.rooms.map((word) => [word, word === room]))
         },
         name: `One zone alone`,
         how: `Heating on, only this zone calling.`

@@ -91,9 +91,9 @@ function readingsOf(mains: MainsControls): LayoutReading[] {
   return LAYOUT_EVIDENCE.flatMap((evidence): LayoutReading[] => {
     const read = evidence.read?.(mains, wiring) ?? null;
     const answer = mains.observed[evidence.id];
-    const answered = evidence.values.find((one) => one.value === answer);
+    const answered = evidence.values.find((candidate) => candidate.value === answer);
     const chosen = read ?? (answered ? { value: answered.value, because: [evidence.id] } : null);
-    const sentence = evidence.values.find((one) => one.value === chosen?.value)?.sentence;
+    const sentence = evidence.values.find((candidate) => candidate.value === chosen?.value)?.sentence;
     return chosen === null || sentence === undefined
       ? []
       : [{ question: questionOf(evidence), sentence, ...chosen }];
@@ -116,7 +116,7 @@ function chancesOf(reading: LayoutReading): Float64Array {
   const [evidence, { value }] = [evidenceOf(reading), reading];
   return rowOf(
     evidence,
-    evidence.values.findIndex((one) => one.value === value)
+    evidence.values.findIndex((candidate) => candidate.value === value)
   );
 }
 
@@ -136,7 +136,7 @@ function findingsOf(
     const [evidence, { value }] = [evidenceOf(reading), reading];
     const answer = mains.observed[evidence.id];
     const read = evidence.read?.(mains, wiring);
-    const said = evidence.values.find((one) => one.value === answer);
+    const said = evidence.values.find((candidate) => candidate.value === answer);
     if (read && said && said.value !== value)
       findings.push(
         mainsFinding(
@@ -161,8 +161,8 @@ function findingsOf(
     const layout = top.layout as (typeof KNOWN_LAYOUTS)[number];
     for (const reading of readings) {
       const [evidence, { value, sentence }] = [evidenceOf(reading), reading];
-      const at = evidence.values.findIndex((one) => one.value === value);
-      const best = Math.max(...KNOWN_LAYOUTS.map((one) => evidence.likelihood[one][at] ?? 0));
+      const at = evidence.values.findIndex((candidate) => candidate.value === value);
+      const best = Math.max(...KNOWN_LAYOUTS.map((layout) => evidence.likelihood[layout][at] ?? 0));
       if ((evidence.likelihood[layout][at] ?? 0) < 0.1 * best)
         findings.push(
           mainsFinding('warn', 'mains-layout-disagrees', { stated: sentence, layout }, [evidence.id])

@@ -66,7 +66,7 @@ export function mixed(
   for (const [families, row] of rows) {
     const share = families.reduce((total, family) => total + beliefs[family], 0);
     weight += share;
-    row.forEach((one, index) => (sum[index] = (sum[index] ?? 0) + share * one));
+    row.forEach((value, index) => (sum[index] = (sum[index] ?? 0) + share * value));
   }
-  return weight < 0.05 ? null : sum.map((one) => one / weight);
+  return weight < 0.05 ? null : sum.map((value) => value / weight);
 }

@@ -15,16 +15,16 @@ export const accessories: MatchCheck = {
             accessory.kind === 'dehumidifier' ||
             accessory.kind === 'ventilator'
         )
-        .map((accessory) => ({ board, one: accessory }))
+        .map((accessory) => ({ board, accessory }))
     );
-    return there.flatMap(({ board, one }): Finding[] => {
+    return there.flatMap(({ board, accessory }): Finding[] => {
       const because = [ref.machine(board.id), ref.device(device.id)];
       if (device.accessoryOutputs === 'none' || device.accessoryOutputs === 'unknown') {
         const what = device.accessoryOutputs === 'none' ? 'none' : 'none-known';
-        return [finding('warn', 'accessory-output', { what, accessory: one.kind }, because)];
+        return [finding('warn', 'accessory-output', { what, accessory: accessory.kind }, because)];
       }
-      if (device.accessoryOutputs === 'powered' && one.ownRelay === 'yes')
-        return [finding('warn', 'accessory-output', { what: 'powered', accessory: one.kind }, because)];
+      if (device.accessoryOutputs === 'powered' && accessory.ownRelay === 'yes')
+        return [finding('warn', 'accessory-output', { what: 'powered', accessory: accessory.kind }, because)];
       return [];
     });
   }

@@ -37,8 +37,8 @@ describe('heat pump', () => {
   const plain = (family: 'heat-pump' | 'dual-fuel' | 'furnace-ac') => FAMILY_HOUSES[family].plain();
 
   it.each(['heat-pump', 'dual-fuel'] as const)('a device that drives none is refused on a %s', (family) => {
-    const [one] = found(plain(family), 'no-heat-pump', { heatPump: false });
-    expect(one?.level).toBe('stop');
+    const [finding] = found(plain(family), 'no-heat-pump', { heatPump: false });
+    expect(finding?.level).toBe('stop');
     expect(matched(plain(family), { heatPump: false }).verdict).toBe('no');
     expect(found(plain(family), 'no-heat-pump')).toEqual([]);
   });
@@ -84,8 +84,8 @@ describe('terminals', () => {
     ['heat', 'W', 'stop']
   ])('%s has no place where the device has no %s: %s', (spoken, mark, level) => {
     const marks = device().marks.filter((candidate) => candidate !== mark);
-    const [one] = found(furnaceWithCommon(), 'missing-terminal', { marks });
-    expect(one).toMatchObject({ level, params: { what: 'role', role: spoken } });
+    const [finding] = found(furnaceWithCommon(), 'missing-terminal', { marks });
+    expect(finding).toMatchObject({ level, params: { what: 'role', role: spoken } });
   });
 
   it('are asked for by what a wire does at the machine, not by what the old plate called it', () => {

@@ -8,7 +8,7 @@ import { matchControllers, type MethodMatch } from './match';
 function matchOf(mains: MainsControls, id: string, method: MethodMatch['method']): MethodMatch {
   const found = matchControllers(mains)
     .find(({ facts }) => facts.id === id)
-    ?.methods.find((one) => one.method === method);
+    ?.methods.find((match) => match.method === method);
   if (!found) throw new Error(`No ${id}`);
   return found;
 }

@@ -164,7 +164,7 @@ function plateChecks(
   const [timer] = ofPart(mains, 'timer');
   if (timer && method !== 'single-channel') {
     const moved = timer.screws.flatMap((screw) => {
-      const same = facts.plate.find((one) => one.mark !== '' && one.mark === screw.mark);
+      const same = facts.plate.find((candidate) => candidate.mark !== '' && candidate.mark === screw.mark);
       return same && same.does !== screw.does && screw.does !== 'unknown'
         ? [
             `${screw.mark} is “${MAINS_FUNCTION_NAMES[screw.does]}” on the old plate, “${MAINS_FUNCTION_NAMES[same.does]}” on the new`

@@ -186,7 +186,7 @@ function wayFor(
           ...base.questions,
           ...(matches
             .find(({ facts }) => facts.id === controller?.id)
-            ?.methods.find((one) => one.method === method)?.findings ?? []),
+            ?.methods.find((match) => match.method === method)?.findings ?? []),
           ...repaired.findings,
           ...made.findings,
           ...(isTable(solved)

@@ -31,8 +31,8 @@ export function powerMains(
   const row = call === null ? null : rowOfCall(plan, call);
   if (call !== null && row === null) return 'no-such-call';
   const states: RowState[] = [];
-  for (const one of row === null ? rowsOf(plan.inputs) : [row]) {
-    const state = solveRow(mainsWiring(plan, which), one);
+  for (const asked of row === null ? rowsOf(plan.inputs) : [row]) {
+    const state = solveRow(mainsWiring(plan, which), asked);
     if ('ok' in state) return state;
     states.push(state);
   }

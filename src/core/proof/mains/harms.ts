@@ -124,11 +124,15 @@ function structural(wiring: Wiring): MainsTrouble[] {
     if (
       neutrals.length > 0 &&
       isConnected(wiring, unit.id) &&
-      !neutrals.some((one) => reaches(one.id, 'neutral'))
+      !neutrals.some((candidate) => reaches(candidate.id, 'neutral'))
     )
       found.push({ harm: 'neutral-switched', at: [unit.id], row: null });
     const earths = screwsThat(unit, 'earth');
-    if (earths.length > 0 && isConnected(wiring, unit.id) && !earths.some((one) => reaches(one.id, 'earth')))
+    if (
+      earths.length > 0 &&
+      isConnected(wiring, unit.id) &&
+      !earths.some((candidate) => reaches(candidate.id, 'earth'))
+    )
       found.push({ harm: 'earth-not-joined', at: [unit.id], row: null });
   }
   return [...found, ...stray(wiring, reaches)];

@@ -30,7 +30,7 @@ describe('the table of a house as the trade wires it', () => {
   it.each(sound)('%s does in every state what its layout has to do, and harms nobody', (name) => {
     const table = houseTable(name);
     expect(
-      table.rows.filter(({ amiss }) => amiss.length > 0).map(({ state: one }) => rowId(one.row))
+      table.rows.filter(({ amiss }) => amiss.length > 0).map(({ state: outcome }) => rowId(outcome.row))
     ).toEqual([]);
     expect(table.harms).toEqual([]);
   });
@@ -73,7 +73,7 @@ describe('a mid-position valve, by the voltages on white and grey', () => {
 
   it('does not start the boiler for heating alone where hot water off drives nothing', () => {
     const wrong = houseTable('grey-not-driven').rows.filter(({ amiss }) => amiss.length > 0);
-    expect(wrong.map(({ state: one }) => rowId(one.row))).toEqual([
+    expect(wrong.map(({ state: outcome }) => rowId(outcome.row))).toEqual([
       'heating+room:md-room',
       'heating+room:md-room+cylinder'
     ]);
@@ -186,7 +186,7 @@ const HARMED: Readonly<Record<Exclude<MainsHarm, 'live-on-dead-cable'>, MainsSke
 describe('harms', () => {
   it.each(Object.entries(HARMED))('%s is found where it is, and not in the sound house', (harm, sketch) => {
     const wiring = wiringFromMains(mainsOf(sketch));
-    const found = tableOf(wiring, 'two-valve').harms.map((one) => one.harm);
+    const found = tableOf(wiring, 'two-valve').harms.map((trouble) => trouble.harm);
     expect(found).toContain(harm);
   });
 

@@ -95,7 +95,7 @@ export function servesOf(wiring: Wiring, valve: MainsUnit): Serves {
   const motor = nodeFor(valve, 'motor');
   const on = (part: MainsUnit['part'], ...does: Parameters<typeof nodeFor>[1][]) =>
     mainsUnits(wiring).some(
-      (unit) => unit.part === part && does.some((one) => joined.same(nodeFor(unit, one), motor))
+      (unit) => unit.part === part && does.some((duty) => joined.same(nodeFor(unit, duty), motor))
     );
   if (on('cylinder-thermostat', 'call')) return 'water';
   if (on('room-thermostat', 'out')) return 'heating';

@@ -59,7 +59,7 @@ describe('the check of what comes out', () => {
     for (const breaks of [breakText, breakTable]) {
       expect(breaks(chanceFrom(4), text)).toBe(breaks(chanceFrom(4), text));
       const all = Array.from({ length: 30 }, (_, seed) => breaks(chanceFrom(seed), text));
-      expect(all.filter((one) => one !== text).length).toBeGreaterThan(20);
+      expect(all.filter((word) => word !== text).length).toBeGreaterThan(20);
     }
     const bytes = Uint8Array.from({ length: 200 }, (_, at) => at);
     expect(breakBytes(chanceFrom(2), bytes)).not.toEqual(bytes);

@@ -76,8 +76,8 @@ function brokenWires(chance: Chance, means: FuzzMeans): Taken {
   if (!read.ok) return read;
   const edited = {
     ...job,
-    thermostats: job.thermostats.map((one) =>
-      one === thermostat ? { ...one, conductors: [...read.conductors] } : one
+    thermostats: job.thermostats.map((candidate) =>
+      candidate === thermostat ? { ...candidate, conductors: [...read.conductors] } : candidate
     )
   };
   return { ok: true, worked: workedOut(edited, means.plans) };

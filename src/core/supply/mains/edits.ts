@@ -99,7 +99,9 @@ export function withoutUnit(wiring: Wiring, id: string): Wiring {
 export function withEnd(wiring: Wiring, strand: string, end: StrandEnd, landing: Landing): Wiring {
   return {
     ...wiring,
-    strands: wiring.strands.map((one) => (one.id === strand ? { ...one, [end]: landing } : one))
+    strands: wiring.strands.map((candidate) =>
+      candidate.id === strand ? { ...candidate, [end]: landing } : candidate
+    )
   };
 }
 
@@ -128,7 +130,7 @@ export function endsOn(wiring: Wiring, unit: MainsUnit): EndOn[] {
 }
 
 export function doesAt(unit: MainsUnit, terminal: TerminalId): MainsFunction {
-  const screw = unit.screws.find((one) => one.id === terminal);
+  const screw = unit.screws.find((screw) => screw.id === terminal);
   return screw ? doesOf(screw) : 'unknown';
 }
 

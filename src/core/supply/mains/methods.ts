@@ -77,8 +77,8 @@ function joiningPair(
   at: string
 ): { wiring: Wiring; unit: string; pair: readonly [TerminalId, TerminalId] } {
   const centre = centreOf(wiring);
-  const [one, other] = freeNumbers(wiring);
-  if (centre && one && other) return { wiring, unit: centre.id, pair: [one, other] };
+  const [word, other] = freeNumbers(wiring);
+  if (centre && word && other) return { wiring, unit: centre.id, pair: [word, other] };
   const connector = newUnit('low-connector', 'wiring-centre', {
     at: centre?.at ?? at,
     name: 'connector for low voltage',
@@ -103,7 +103,7 @@ function withLowVoltage(wiring: Wiring, controller: MainsUnit, cable: string): W
 
   if (wires.length < 2) return wiring;
   const joining = joiningPair(wiring, controller.at);
-  const [one, other] = joining.pair;
+  const [first, second] = joining.pair;
   const functions = ['low-a', 'low-b'] as const;
   let made = joining.wiring;
   const wall = made.devices.find((device) => device.id === WALL_PART_ID);
@@ -112,7 +112,7 @@ function withLowVoltage(wiring: Wiring, controller: MainsUnit, cable: string): W
     const screw = wall?.screws.find((candidate) => candidate.means[0] === does)?.id;
     if (!wire || !screw) return;
     made = withEnd(made, wire.id, 'near', landed(screw));
-    made = withEnd(made, wire.id, 'far', landed(joining.pair[at] ?? one));
+    made = withEnd(made, wire.id, 'far', landed(joining.pair[at] ?? first));
   });
   return withCable(
     made,
@@ -120,8 +120,8 @@ function withLowVoltage(wiring: Wiring, controller: MainsUnit, cable: string): W
     'low-voltage pair',
     [controller.id, joining.unit],
     [
-      { colour: 'RD', near: nodeFor(controller, 'low-a'), far: one, name: 'red (low voltage)' },
-      { colour: 'WH', near: nodeFor(controller, 'low-b'), far: other, name: 'white (low voltage)' }
+      { colour: 'RD', near: nodeFor(controller, 'low-a'), far: first, name: 'red (low voltage)' },
+      { colour: 'WH', near: nodeFor(controller, 'low-b'), far: second, name: 'white (low voltage)' }
     ]
   );
 }

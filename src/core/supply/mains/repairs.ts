@@ -18,10 +18,12 @@ export function withGreyDriven(now: Wiring): Repaired {
   const grey = valve ? firstScrew(valve, 'grey') : null;
   const nothing = { wiring: now, findings: [] };
   if (off === null || grey === null || joinedIn(now).same(off, grey)) return nothing;
-  const strand = now.strands.find((one) => [one.near, one.far].some((end) => landedTerminal(end) === off));
+  const strand = now.strands.find((strand) =>
+    [strand.near, strand.far].some((end) => landedTerminal(end) === off)
+  );
   const at = now.strands
-    .filter((one) => [one.near, one.far].some((end) => landedTerminal(end) === grey))
-    .map((one) => landedTerminal(landedTerminal(one.near) === grey ? one.far : one.near))
+    .filter((strand) => [strand.near, strand.far].some((end) => landedTerminal(end) === grey))
+    .map((strand) => landedTerminal(landedTerminal(strand.near) === grey ? strand.far : strand.near))
     .find((terminal) => terminal !== null);
   // The wire, its number, and nothing else: what is joined to more has another job.
   if (!strand || !at || joinedIn(now).with(off).length > 2) return nothing;

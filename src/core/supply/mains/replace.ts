@@ -76,8 +76,8 @@ function withJointLinks(
   return now.links
     .filter(({ a, b }) => own.has(a) && own.has(b) && [a, b].some((end) => joints.includes(end)))
     .reduce((made, { a, b }) => {
-      const [one, other] = [placeFor(a), placeFor(b)];
-      return one === null || other === null ? made : withLink(made, timer.at, one, other);
+      const [first, second] = [placeFor(a), placeFor(b)];
+      return first === null || second === null ? made : withLink(made, timer.at, first, second);
     }, wiring);
 }
 

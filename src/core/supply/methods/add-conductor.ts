@@ -34,8 +34,10 @@ export const addConductor: Method = {
       near: landed(sheetTerminal(device, 'C')),
       far: landed(screwThat(board, 'C')?.id ?? '')
     };
-    const off = (one: Strand): Strand =>
-      landedTerminal(one.near) === sheetTerminal(device, 'C') ? { ...one, near: { state: 'coiled' } } : one;
+    const off = (strand: Strand): Strand =>
+      landedTerminal(strand.near) === sheetTerminal(device, 'C')
+        ? { ...strand, near: { state: 'coiled' } }
+        : strand;
     return {
       after: {
         ...wiring,

@@ -42,7 +42,9 @@ export const existingC: Method = {
     return {
       after: {
         ...wiring,
-        strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, near } : one))
+        strands: wiring.strands.map((candidate) =>
+          candidate.id === strand.id ? { ...candidate, near } : candidate
+        )
       },
       findings: [
         ...findings,

@@ -46,7 +46,7 @@ export const repurposeG: Method = {
     return {
       after: {
         ...wiring,
-        strands: wiring.strands.map((one) => (one.id === strand.id ? moved : one)),
+        strands: wiring.strands.map((candidate) => (candidate.id === strand.id ? moved : candidate)),
         links: cooling ? [...wiring.links, link] : wiring.links
       },
       findings: [...findings, ...rules(situation, strand)],

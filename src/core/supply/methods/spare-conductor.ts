@@ -52,7 +52,10 @@ export const spareConductor: Method = {
       far: landedOn(screwThat(board, 'C')?.id ?? '')
     };
     return {
-      after: { ...wiring, strands: wiring.strands.map((one) => (one.id === strand.id ? landed : one)) },
+      after: {
+        ...wiring,
+        strands: wiring.strands.map((candidate) => (candidate.id === strand.id ? landed : candidate))
+      },
       findings: [
         ...findings.filter(
           (candidate) => !candidate.because.some((it) => it.kind === 'conductor' && it.id === strand.id)
@@ -77,8 +80,8 @@ function idleStrands({ before: wiring, device, world }: SupplySituation): Strand
     const mark = landedMark(wiring, strand.near);
     return mark === null || CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
   });
-  const onCommon = fixed.filter((candidate) => candidate.common).map((one) => one.strand);
-  const others = fixed.filter((candidate) => !candidate.common).map((one) => one.strand);
+  const onCommon = fixed.filter((candidate) => candidate.common).map((free) => free.strand);
+  const others = fixed.filter((candidate) => !candidate.common).map((free) => free.strand);
   return [...onCommon, ...freeStrands(wiring), ...others, ...freedBy(wiring, device, world)];
 }
 

@@ -55,6 +55,8 @@ export function isTaken(wiring: Wiring, terminal: string): boolean {
 export function withFar(wiring: Wiring, strand: Strand, terminal: string): Wiring {
   return {
     ...wiring,
-    strands: wiring.strands.map((one) => (one.id === strand.id ? { ...one, far: landed(terminal) } : one))
+    strands: wiring.strands.map((candidate) =>
+      candidate.id === strand.id ? { ...candidate, far: landed(terminal) } : candidate
+    )
   };
 }

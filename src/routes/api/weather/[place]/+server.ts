@@ -18,6 +18,6 @@ export const GET: RequestHandler = ({ params }) => {
     place: place.id,
     name: place.name,
     simulated: true,
-    tenths: Array.from(yearOf(place), (one) => Math.round(one * 10))
+    tenths: Array.from(yearOf(place), (value) => Math.round(value * 10))
   });
 };

@@ -27,7 +27,7 @@
   let picked = $state<string | null>(null);
   const bout = $derived(bench.now);
   const reading = $derived(bout.ok && picked !== null ? bout.powered.seen.strands.get(picked) : undefined);
-  const pickedName = $derived(bench.sound.strands.find((one) => one.id === picked)?.name ?? '');
+  const pickedName = $derived(bench.sound.strands.find((strand) => strand.id === picked)?.name ?? '');
   const pulls = $derived(
     bench.faults.filter(
       (fault) => fault.kind === 'conductor-loose' && (fault.hits.strands ?? []).includes(picked ?? '')
@@ -114,7 +114,8 @@
                   value={bench.caseAt}
                   onchange={(event) => (bench.caseAt = Number(event.currentTarget.value))}
                 >
-                  {#each bench.cases as one, at (at)}<option value={at}>{bench.caseText(one)}</option>{/each}
+                  {#each bench.cases as entry, at (at)}<option value={at}>{bench.caseText(entry)}</option
+                    >{/each}
                 </select></label
               >
             {/if}

@@ -54,21 +54,23 @@
       <h2 class="section-title mb-2">Which one</h2>
       <p class="quiet mb-2 text-sm">Makers and models are invented. Enter your own from its sheet below.</p>
       <ul class="flex flex-col divide-y divide-base-300">
-        {#each sorted(plan.matches) as one (one.facts.id)}
-          {@const chosen = plan.controller?.id === one.facts.id}
-          <li class="py-2" data-controller={one.facts.id}>
+        {#each sorted(plan.matches) as match (match.facts.id)}
+          {@const chosen = plan.controller?.id === match.facts.id}
+          <li class="py-2" data-controller={match.facts.id}>
             <details open={chosen}>
               <summary class="flex cursor-pointer flex-wrap items-center gap-x-3 gap-y-1">
                 <VerdictMark
-                  verdict={one.verdict}
+                  verdict={match.verdict}
                   words={{ go: 'Fits', care: 'Fits, with care', pro: '', no: 'Does not fit' }}
                 />
-                <b>{controllerName(one.facts)}</b>
+                <b>{controllerName(match.facts)}</b>
                 <span class="quiet text-sm"
-                  >{one.fits === null ? '' : `${FITS_FOR[one.fits]}; `}{one.facts.channels === 1
+                  >{match.fits === null ? '' : `${FITS_FOR[match.fits]}; `}{match.facts.channels === 1
                     ? 'one channel'
-                    : 'two channels'}{one.facts.price === null ? '' : `, ${money(one.facts.price)}`}{chosen
-                    ? mains.choice.controller === one.facts.id
+                    : 'two channels'}{match.facts.price === null
+                    ? ''
+                    : `, ${money(match.facts.price)}`}{chosen
+                    ? mains.choice.controller === match.facts.id
                       ? ' · chosen'
                       : ' · best so far'
                     : ''}</span
@@ -76,32 +78,32 @@
               </summary>
               <div class="mt-2 flex flex-col gap-2">
                 <p class="text-sm">
-                  Terminals: {one.facts.plate.map(({ mark }) => mark).join(' ')}. Heating contact {one.facts
-                    .heatingContact === 'linked'
+                  Terminals: {match.facts.plate.map(({ mark }) => mark).join(' ')}. Heating contact {match
+                    .facts.heatingContact === 'linked'
                     ? 'fed inside'
-                    : 'volt-free'}{one.facts.waterContact === null
+                    : 'volt-free'}{match.facts.waterContact === null
                     ? ''
-                    : `, hot-water contact ${one.facts.waterContact === 'linked' ? 'fed inside' : 'volt-free'}`};
+                    : `, hot-water contact ${match.facts.waterContact === 'linked' ? 'fed inside' : 'volt-free'}`};
                   wall part
-                  {one.facts.wallPart === 'wireless'
+                  {match.facts.wallPart === 'wireless'
                     ? 'by radio'
-                    : one.facts.wallPart === 'none'
+                    : match.facts.wallPart === 'none'
                       ? 'in the box'
                       : 'on two wires of low voltage'}.
                 </p>
-                <MainsFindings findings={findingsOf(one)} fold />
+                <MainsFindings findings={findingsOf(match)} fold />
                 <div class="flex gap-2">
                   <button
                     type="button"
                     class="btn btn-outline btn-sm"
-                    disabled={mains.choice.controller === one.facts.id}
-                    onclick={() => pick(one.facts.id)}>Take {controllerName(one.facts)}</button
+                    disabled={mains.choice.controller === match.facts.id}
+                    onclick={() => pick(match.facts.id)}>Take {controllerName(match.facts)}</button
                   >
-                  {#if mains.controllers.some((own) => own.id === one.facts.id)}
+                  {#if mains.controllers.some((own) => own.id === match.facts.id)}
                     <button
                       type="button"
                       class="btn btn-ghost btn-sm"
-                      onclick={() => place.session.edit(removeController(place.job, id, one.facts.id))}
+                      onclick={() => place.session.edit(removeController(place.job, id, match.facts.id))}
                       >Take it out of the record</button
                     >
                   {/if}

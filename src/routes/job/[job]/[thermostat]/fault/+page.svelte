@@ -2,7 +2,7 @@
   /** Station: find out why. What needs no open cover comes first; a tester on the strip only for somebody competent. */
   import { PROBE_WORDS } from '$core/diagnose/mains/looks';
   import { MAINS_SETTLED } from '$core/diagnose/mains/diagnose';
-  import { clearSeen, seeMains } from '$core/job/mains-edits';
+  import { clearSeen, seeMains } from '$core/job/mains-after-edits';
   import { percentText } from '$core/trade/figures';
   import MainsPage from '$lib/mains/mains-page.svelte';
   import { getPlace } from '$lib/state/context';
@@ -27,12 +27,12 @@
         <h2 class="section-title">{look.ask}</h2>
         <p class="mb-2">{say(look.how)} <span class="quiet text-sm">About {look.minutes} min.</span></p>
         <div class="flex flex-wrap gap-2">
-          {#each look.answers as one (one.value)}
+          {#each look.answers as answer (answer.value)}
             <button
               type="button"
               class="btn btn-outline h-auto min-h-11 py-2"
-              onclick={() => place.session.edit(seeMains(place.job, id, look.id, one.value))}
-              >{one.label}</button
+              onclick={() => place.session.edit(seeMains(place.job, id, look.id, answer.value))}
+              >{answer.label}</button
             >
           {/each}
         </div>
@@ -42,10 +42,10 @@
       <section class="sheet-of-paper border-2 p-4" aria-label="Remedy" data-cause={top.causes[0]?.id}>
         <h2 class="section-title">Most likely: {say(top.causes[0]?.text ?? '')}</h2>
         <p>{say(top.causes[0]?.remedy ?? '')}</p>
-        {#each top.causes.slice(1, SHOWN) as one (one.id)}
+        {#each top.causes.slice(1, SHOWN) as cause (cause.id)}
           <p class="mt-1 text-sm">
-            Or, and no look from outside tells it apart: {say(one.text)}
-            {say(one.remedy)}
+            Or, and no look from outside tells it apart: {say(cause.text)}
+            {say(cause.remedy)}
           </p>
         {/each}
       </section>

@@ -44,12 +44,12 @@
         <h2 class="section-title">{next.question.ask}</h2>
         <p class="quiet mb-2">{next.question.how}</p>
         <div class="flex flex-wrap gap-2">
-          {#each next.question.values as one (one.value)}
+          {#each next.question.values as answer (answer.value)}
             <button
               type="button"
               class="btn btn-outline h-auto min-h-11 py-2"
-              onclick={() => place.session.edit(observeLayout(place.job, id, next.question.id, one.value))}
-              >{one.label}</button
+              onclick={() => place.session.edit(observeLayout(place.job, id, next.question.id, answer.value))}
+              >{answer.label}</button
             >
           {/each}
         </div>
@@ -58,15 +58,15 @@
     <section class="sheet-of-paper p-4" aria-label="Evidence">
       <h2 class="section-title mb-2">What that follows from</h2>
       <ul class="flex flex-col gap-1">
-        {#each found.readings as one (one.question.id)}
+        {#each found.readings as reading (reading.question.id)}
           <li class="flex items-start justify-between gap-2">
-            <span>{one.sentence}</span>
-            {#if mains.observed[one.question.id] !== undefined}
+            <span>{reading.sentence}</span>
+            {#if mains.observed[reading.question.id] !== undefined}
               <button
                 type="button"
                 class="btn btn-ghost btn-sm flex-none"
-                aria-label="Take back: {one.sentence}"
-                onclick={() => place.session.edit(observeLayout(place.job, id, one.question.id, null))}
+                aria-label="Take back: {reading.sentence}"
+                onclick={() => place.session.edit(observeLayout(place.job, id, reading.question.id, null))}
                 >Take back</button
               >
             {/if}

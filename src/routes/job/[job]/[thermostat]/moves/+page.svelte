@@ -26,7 +26,7 @@
 
   const place = getPlace();
   const plan = $derived(place.plan);
-  const taken = $derived(plan.options.find((one) => one.method === plan.taken));
+  const taken = $derived(plan.options.find((option) => option.method === plan.taken));
   const before = $derived(sheetView(plan.wiringBefore));
   const after = $derived(plan.wiringAfter && taken ? sheetView(plan.wiringAfter, plan.wiringFound) : null);
   const title = $derived(
@@ -36,7 +36,7 @@
   const groups = $derived(groupMoves(plan.moves));
   const doneGroups = $derived(groupMoves(done));
   const conditions = $derived(
-    [...place.safety.findings, ...(taken?.findings ?? [])].filter((one) => one.level !== 'note')
+    [...place.safety.findings, ...(taken?.findings ?? [])].filter((finding) => finding.level !== 'note')
   );
 
   const next = $derived(plan.moves[0]);
@@ -51,7 +51,7 @@
   async function tick(move: Move): Promise<void> {
     const key = moveKey(move);
     const fresh = await place.freshPlan();
-    const own = fresh.moves.find((one) => moveKey(one) === key);
+    const own = fresh.moves.find((move) => moveKey(move) === key);
     if (own) place.session.edit(doMove(place.job, place.thermostat.id, fresh, own, now()));
   }
 
@@ -70,7 +70,7 @@
           plan,
           taken,
           title: `${place.job.name}, ${place.thermostat.name}`,
-          conditions: conditions.map((one) => findingText(one, place.job.units))
+          conditions: conditions.map((condition) => findingText(condition, place.job.units))
         }
       : null
   );
@@ -95,7 +95,7 @@
   }
 
   function head(name: string): string {
-    const machine = place.machines.find((one) => one.name === name);
+    const machine = place.machines.find((machine) => machine.name === name);
     return machine?.place ? `${name}, ${machine.place}` : placeHead(name);
   }
 </script>

@@ -14,7 +14,7 @@
 
   const place = getPlace();
   const safety = $derived(place.safety);
-  const findings = $derived(safety.findings.filter((one) => one.code !== 'stop-answered'));
+  const findings = $derived(safety.findings.filter((finding) => finding.code !== 'stop-answered'));
 </script>
 
 <svelte:head><title>Power off · {place.thermostat.name} · Ulterum</title></svelte:head>

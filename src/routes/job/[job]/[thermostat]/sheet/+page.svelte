@@ -21,15 +21,12 @@
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ScrewList from '$lib/sheet/screw-list.svelte';
   import FoundEnds from '$lib/sheet/found-ends.svelte';
-  import { NOTHING_SEEN, recordLetters, type QuickLook } from '$core/survey/quick-look';
-  import Letters from '$lib/home/letters.svelte';
   import MachineSection from '$lib/sheet/machine-section.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
   import { page } from '$app/state';
   import { getPlace } from '$lib/state/context';
   import { setThermostat } from '$lib/state/set';
-  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const narrow = new MediaQuery('max-width: 700px');
@@ -40,7 +37,6 @@
   let cableOpen = $state(false);
   let cableId = $state<CableId | null>(null);
   let linksOpen = $state(false);
-  let look = $state.raw<QuickLook>(NOTHING_SEEN);
   let labelsOpen = $state(false);
   let csvFaults = $state<readonly string[]>([]);
 
@@ -54,7 +50,9 @@
     { id: 'equipment', name: 'At the equipment' },
     { id: 'both', name: 'Both ends' }
   ];
-  const ambiguous = $derived(place.identification.findings.filter((one) => one.code === 'mark-ambiguous'));
+  const ambiguous = $derived(
+    place.identification.findings.filter((finding) => finding.code === 'mark-ambiguous')
+  );
   const empty = $derived(place.thermostat.cables.length === 0);
   const read = $derived({
     wall: place.thermostat.conductors.length - place.unread.wall,
@@ -121,18 +119,7 @@
 
   <section class="sheet-of-paper p-3 sm:p-5" aria-label="Strand sheet">
     {#if empty}
-      <p class="mb-3">
-        {say('Photograph the plate first. Then touch what you see; colours and other ends come after.')}
-      </p>
-      <Letters bind:look />
-      <button
-        type="button"
-        class="btn btn-primary mt-3"
-        disabled={look.letters.length === 0 && !look.coiled}
-        onclick={() => place.session.edit(recordLetters(place.job, place.thermostat, look))}
-        >Record these wires</button
-      >
-      <p class="quiet mt-4 text-sm">Or begin with the cable, and count every wire in its sheath.</p>
+      <OnDemand open load={() => import('$lib/sheet/first-letters.svelte')} given={{}} />
     {:else}
       <SheetEditor {only} {first} />
       <p class="quiet mt-3 text-sm">

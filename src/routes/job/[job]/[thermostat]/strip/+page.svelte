@@ -51,7 +51,7 @@
     {@const centre = mains.devices.find(({ part }) => part === 'wiring-centre')}
     <PhotoStrip of="equipment" label="Photo of the wiring centre" />
     <section aria-label="Strip">
-      <StripView {mains} onopen={(row) => (number = row)} onwire={(one) => (wire = one)} />
+      <StripView {mains} onopen={(row) => (number = row)} onwire={(opened) => (wire = opened)} />
       {#if centre}
         <button
           type="button"

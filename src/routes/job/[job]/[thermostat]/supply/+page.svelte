@@ -19,7 +19,8 @@
 
   const place = getPlace();
   const plan = $derived(place.plan);
-  const titleOf = (method: MethodId) => plan.options.find((one) => one.method === method)?.title ?? method;
+  const titleOf = (method: MethodId) =>
+    plan.options.find((option) => option.method === method)?.title ?? method;
   /** Ways that are unfolded. */
   let opened = $state.raw<Partial<Record<MethodId, boolean>>>({});
   const mistakes = new MistakesByWay();
@@ -34,19 +35,20 @@
   });
   const sharing = $derived(
     place.job.thermostats.filter(
-      (one) =>
-        one.id !== place.thermostat.id && one.equipment.some((id) => place.thermostat.equipment.includes(id))
+      (candidate) =>
+        candidate.id !== place.thermostat.id &&
+        candidate.equipment.some((id) => place.thermostat.equipment.includes(id))
     )
   );
   const tooMuch = $derived(
-    plan.options.some((option) => option.findings.some((one) => one.code === 'overloaded-together'))
+    plan.options.some((option) => option.findings.some((finding) => finding.code === 'overloaded-together'))
   );
-  const offered = $derived(plan.options.filter((one) => one.verdict !== 'no'));
-  const refused = $derived(plan.options.filter((one) => one.verdict === 'no'));
-  const shared = $derived(place.identification.findings.filter((one) => one.level === 'stop'));
+  const offered = $derived(plan.options.filter((option) => option.verdict !== 'no'));
+  const refused = $derived(plan.options.filter((option) => option.verdict === 'no'));
+  const shared = $derived(place.identification.findings.filter((finding) => finding.level === 'stop'));
   const sharedKeys = $derived(new Set(shared.map(factKey)));
   const same = (findings: readonly Finding[]) =>
-    shared.length > 0 && findings.every((one) => sharedKeys.has(factKey(one)));
+    shared.length > 0 && findings.every((finding) => sharedKeys.has(factKey(finding)));
 </script>
 
 <svelte:head><title>C wire · {place.thermostat.name} · Ulterum</title></svelte:head>
@@ -75,7 +77,7 @@
 
   {#if sharing.length > 0}
     <p class="sheet-of-paper px-4 py-3">
-      {sharing.map((one) => one.name).join(', ')}
+      {sharing.map((other) => other.name).join(', ')}
       {sharing.length === 1 ? 'hangs' : 'hang'} on the same machine: what they draw counts here too.
       {#if tooMuch}<b
           >Together they ask for more than its transformer gives, though this one alone would do: wired ways

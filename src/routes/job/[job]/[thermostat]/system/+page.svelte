@@ -14,10 +14,14 @@
 
   const place = getPlace();
   const identification = $derived(place.identification);
-  const asked = EVIDENCE.filter((one) => one.kind !== 'read');
-  const answered = $derived(asked.filter((one) => place.thermostat.observed[one.id] !== undefined));
+  const asked = EVIDENCE.filter((candidate) => candidate.kind !== 'read');
+  const answered = $derived(
+    asked.filter((candidate) => place.thermostat.observed[candidate.id] !== undefined)
+  );
   /** Those under 1 % say no more than that they are out of the question. */
-  const likely = $derived(identification.candidates.filter((one, at) => at === 0 || one.probability >= 0.01));
+  const likely = $derived(
+    identification.candidates.filter((candidate, at) => at === 0 || candidate.probability >= 0.01)
+  );
   const remote = $derived(identification.candidates.slice(likely.length));
   const classes = {
     '24v': '24 V class',
@@ -26,12 +30,12 @@
     data: 'data',
     unknown: 'not settled'
   };
-  const states = CANDIDATES.filter((one) => one !== 'unknown');
+  const states = CANDIDATES.filter((candidate) => candidate !== 'unknown');
 
   function labelOf(id: string): string {
     const answer = place.thermostat.observed[id];
-    const evidence = EVIDENCE.find((one) => one.id === id);
-    return evidence?.values.find((one) => one.value === answer)?.label ?? `${answer} V`;
+    const evidence = EVIDENCE.find((candidate) => candidate.id === id);
+    return evidence?.values.find((candidate) => candidate.value === answer)?.label ?? `${answer} V`;
   }
 </script>
 
@@ -73,14 +77,15 @@
         <h2 class="section-title mb-2">Answered</h2>
         {#if answered.length === 0}<p class="quiet">Nothing yet.</p>{/if}
         <ul class="flex flex-col gap-2">
-          {#each answered as one (one.id)}
+          {#each answered as question (question.id)}
             <li class="flex items-start justify-between gap-2 border-b border-base-300 pb-2 last:border-none">
-              <span><span class="quiet text-sm">{one.ask}</span><br /><b>{labelOf(one.id)}</b></span>
+              <span><span class="quiet text-sm">{question.ask}</span><br /><b>{labelOf(question.id)}</b></span
+              >
               <button
                 type="button"
                 class="btn btn-ghost btn-sm flex-none"
-                aria-label="Take back: {one.ask}"
-                onclick={() => place.session.edit(observe(place.job, place.thermostat.id, one.id, null))}
+                aria-label="Take back: {question.ask}"
+                onclick={() => place.session.edit(observe(place.job, place.thermostat.id, question.id, null))}
                 >Take back</button
               >
             </li>
@@ -103,7 +108,9 @@
         {#if remote.length > 0}
           <p class="quiet mt-2 text-sm">
             Under 1 % each: {remote
-              .map((one) => (one.family === 'unknown' ? 'something else' : FAMILY_NAMES[one.family]))
+              .map((question) =>
+                question.family === 'unknown' ? 'something else' : FAMILY_NAMES[question.family]
+              )
               .join(', ')}.
           </p>
         {/if}
@@ -122,7 +129,7 @@
               )}
           >
             <option value="">Let the evidence say</option>
-            {#each states as one (one)}<option value={one}>{FAMILY_NAMES[one]}</option>{/each}
+            {#each states as state (state)}<option value={state}>{FAMILY_NAMES[state]}</option>{/each}
           </select>
         </label>
       </section>

@@ -79,7 +79,7 @@
           </p>
         </details>
         <div class="mt-3 flex-1">
-          {#each byAspect(findings).filter((one) => one.aspect !== 'set') as group (group.aspect)}
+          {#each byAspect(findings).filter((candidate) => candidate.aspect !== 'set') as group (group.aspect)}
             <h3 class="quiet mt-2 text-sm">{ASPECT_NAMES[group.aspect]}</h3>
             <FindingList findings={group.findings} compact />
           {:else}<p class="text-sm">Everything that works today has a terminal on it.</p>{/each}

@@ -27,19 +27,25 @@
   });
   const together = $derived(planned.result);
   const chosen = $derived(
-    new Set<string>(place.job.thermostats.filter((one) => one.choice.method !== null).map((one) => one.id))
+    new Set<string>(
+      place.job.thermostats
+        .filter((thermostat) => thermostat.choice.method !== null)
+        .map((thermostat) => thermostat.id)
+    )
   );
   /** Ways that could be taken now, and are not yet. */
   const open = $derived(
     (together?.places ?? [])
-      .filter((one) => one.works && !one.assumedDevice && !chosen.has(one.thermostat.id))
+      .filter((place) => place.works && !place.assumedDevice && !chosen.has(place.thermostat.id))
       .map(({ thermostat, option }) => ({
         thermostat: thermostat.id,
         method: option.method,
         variant: option.variant?.id ?? null
       }))
   );
-  const nameOf = $derived(new Map<string, string>(place.job.thermostats.map((one) => [one.id, one.name])));
+  const nameOf = $derived(
+    new Map<string, string>(place.job.thermostats.map((thermostat) => [thermostat.id, thermostat.name]))
+  );
   const groups = $derived(jointGroups(together?.moves ?? [], nameOf));
   const pictures = $derived(together ? jointPictures(together) : new Map<string, never>());
   const next = $derived(together?.moves[0]);
@@ -117,15 +123,16 @@
   {#if together}
     <section class="sheet-of-paper p-4" aria-label="Ways taken">
       <ul class="flex flex-col gap-2">
-        {#each together.places as one (one.thermostat.id)}
+        {#each together.places as entry (entry.thermostat.id)}
           <li
             class="flex flex-wrap items-center gap-x-3 border-b border-base-300 pb-2 last:border-none last:pb-0"
           >
-            <a class="min-w-40 font-semibold underline" href="/job/{place.job.id}/{one.thermostat.id}/supply"
-              >{one.thermostat.name}</a
+            <a
+              class="min-w-40 font-semibold underline"
+              href="/job/{place.job.id}/{entry.thermostat.id}/supply">{entry.thermostat.name}</a
             >
-            <VerdictMark verdict={one.option.verdict} size={16} />
-            <span>{say(wayText(one, chosen.has(one.thermostat.id)))}</span>
+            <VerdictMark verdict={entry.option.verdict} size={16} />
+            <span>{say(wayText(entry, chosen.has(entry.thermostat.id)))}</span>
           </li>
         {/each}
       </ul>

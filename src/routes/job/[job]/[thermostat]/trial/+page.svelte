@@ -1,6 +1,6 @@
 <script lang="ts">
   /** Station: set the controller up, then try each state by itself. */
-  import { recordMainsTest, seeMains, setMainsSetting } from '$core/job/mains-edits';
+  import { recordMainsTest, seeMains, setMainsSetting } from '$core/job/mains-after-edits';
   import type { MainsTest } from '$core/job/mains-schema';
   import MainsPage from '$lib/mains/mains-page.svelte';
   import { clock } from '$lib/state/clock.svelte';
@@ -38,14 +38,14 @@
       {#if lamp}
         <p class="mt-2">{lamp.ask}</p>
         <div class="no-print mt-1 flex flex-wrap gap-2">
-          {#each lamp.answers as one (one.value)}
+          {#each lamp.answers as answer (answer.value)}
             <button
               type="button"
-              class="btn btn-sm {mains.seen[lamp.id] === one.value ? 'btn-primary' : 'btn-outline'}"
-              aria-pressed={mains.seen[lamp.id] === one.value}
-              aria-label="Lamp lit: {one.label}"
-              onclick={() => place.session.edit(seeMains(place.job, id, lamp.id, one.value))}
-              >{one.label}</button
+              class="btn btn-sm {mains.seen[lamp.id] === answer.value ? 'btn-primary' : 'btn-outline'}"
+              aria-pressed={mains.seen[lamp.id] === answer.value}
+              aria-label="Lamp lit: {answer.label}"
+              onclick={() => place.session.edit(seeMains(place.job, id, lamp.id, answer.value))}
+              >{answer.label}</button
             >
           {/each}
           {#if mains.seen[lamp.id] === 'no'}<a class="btn btn-sm btn-outline" href="fault">Find out why</a
@@ -57,19 +57,20 @@
       <h2 class="section-title mb-2">Set up</h2>
       {#if view.settings.length === 0}<p class="quiet">Choose a controller first.</p>{/if}
       <ul class="flex flex-col divide-y divide-base-300">
-        {#each view.settings as one (one.id)}
-          <li class="py-1" data-setting={one.id}>
+        {#each view.settings as setting (setting.id)}
+          <li class="py-1" data-setting={setting.id}>
             <label class="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
               <input
                 type="checkbox"
                 class="checkbox mt-0.5 flex-none"
-                checked={one.made !== null}
+                checked={setting.made !== null}
                 onchange={(event) =>
                   place.session.edit(
-                    setMainsSetting(place.job, id, one.id, event.currentTarget.checked ? now() : null)
+                    setMainsSetting(place.job, id, setting.id, event.currentTarget.checked ? now() : null)
                   )}
               /><span
-                ><b>{one.name}: {one.value}</b><span class="quiet block text-sm">{say(one.reason)}</span
+                ><b>{setting.name}: {setting.value}</b><span class="quiet block text-sm"
+                  >{say(setting.reason)}</span
                 ></span
               >
             </label>

@@ -5,6 +5,7 @@
   import { goto } from '$app/navigation';
   import { WIRING_STATE_NAMES, WIRING_STATES } from '$core/job/bench-schema';
   import { gateOfLook } from '$core/plan/hands';
+  import { TRIED_STILL } from '$core/diagnose/observations/tried';
   import { STOP_SIGNS } from '$core/diagnose/stop-signs';
   import ChoiceField from '$lib/fields/choice-field.svelte';
   import { getPlace } from '$lib/state/context';
@@ -64,7 +65,7 @@
         <OctagonX size={26} aria-hidden="true" />Stop: {report.stop.ask.toLowerCase()}
       </p>
       <p class="mt-2 text-lg">{report.stop.then}</p>
-      <button type="button" class="btn btn-outline mt-3" onclick={() => out.takeBack(report.stop!.id)}
+      <button type="button" class="btn btn-outline mt-3" onclick={() => out.takeBack(report.stoppedBy!)}
         >It was something else</button
       >
     </section>
@@ -109,6 +110,12 @@
         <div class="mt-3 flex flex-wrap gap-2">
           <button type="button" class="btn btn-primary btn-lg" onclick={powerAgain}
             >Done. Power up again</button
+          >
+          <button
+            type="button"
+            class="btn btn-outline btn-lg"
+            onclick={() => answer(report.settled!.tried, TRIED_STILL, 'as before')}
+            >Done, and it is as before</button
           >
         </div>
       </section>

@@ -100,7 +100,7 @@
       <p class="sheet-of-paper p-4" role="status">
         This way is closed: {way.findings
           .filter(({ level }) => level === 'stop')
-          .map((one) => say(mainsText(one)))
+          .map((finding) => say(mainsText(finding)))
           .join(' ')}
       </p>
     {:else if moves.length > 0}

@@ -26,7 +26,7 @@
 
   const place = getPlace();
   const photo = $derived<Photo | undefined>(
-    place.thermostat.photos.find((one) => one.id === page.params['photo'])
+    place.thermostat.photos.find((candidate) => candidate.id === page.params['photo'])
   );
   const picture = new Picture(
     () => place.job.id,
@@ -50,10 +50,10 @@
         const where = device ? `${device.name} ${screw?.mark ?? ''}` : 'end not read';
         return { ...wire, name: `${wireName(wire)}, ${where}`, where: '' };
       });
-    return conductors.map((one) => ({
-      ...one,
-      name: conductorName(one),
-      where: one.near.on[0] ? ` on ${refName(place.job, one.near.on[0])}` : ''
+    return conductors.map((conductor) => ({
+      ...conductor,
+      name: conductorName(conductor),
+      where: conductor.near.on[0] ? ` on ${refName(place.job, conductor.near.on[0])}` : ''
     }));
   });
   let mode = $state<'pin' | 'white' | 'colour'>('pin');
@@ -148,14 +148,15 @@
     const { to } = pin;
     if (to.kind === 'terminal')
       return (
-        terminals.find((one) => one.at === to.at && one.screw === to.screw)?.name ?? 'a terminal that is gone'
+        terminals.find((terminal) => terminal.at === to.at && terminal.screw === to.screw)?.name ??
+        'a terminal that is gone'
       );
-    const wire = wires.find((one) => one.id === to.conductor);
+    const wire = wires.find((wire) => wire.id === to.conductor);
     return wire ? `the ${wire.name} wire` : 'a wire that is gone';
   }
 
   function setColour(code: ColourCode): void {
-    const wire = wires.find((one) => one.id === target);
+    const wire = wires.find((wire) => wire.id === target);
     const { id, mains } = place.thermostat;
     if (wire)
       place.session.edit(
@@ -170,7 +171,7 @@
     setAt(
       place,
       ['thermostats', { id: place.thermostat.id }, 'photos'],
-      place.thermostat.photos.filter((one) => one.id !== photo?.id),
+      place.thermostat.photos.filter((candidate) => candidate.id !== photo?.id),
       'Photo taken out'
     );
     await goto(`/job/${place.job.id}/${place.thermostat.id}/sheet`);
@@ -190,16 +191,16 @@
       >
     </div>
     <div class="join" role="group" aria-label="What a touch does">
-      {#each modes as one (one.id)}
+      {#each modes as choice (choice.id)}
         <button
           type="button"
-          class="btn join-item {mode === one.id ? 'btn-neutral' : 'btn-outline'}"
-          aria-pressed={mode === one.id}
-          onclick={() => (mode = one.id)}
-          >{#if one.id === 'pin'}<MapPin size={18} aria-hidden="true" />{:else}<Pipette
+          class="btn join-item {mode === choice.id ? 'btn-neutral' : 'btn-outline'}"
+          aria-pressed={mode === choice.id}
+          onclick={() => (mode = choice.id)}
+          >{#if choice.id === 'pin'}<MapPin size={18} aria-hidden="true" />{:else}<Pipette
               size={18}
               aria-hidden="true"
-            />{/if}{one.name}</button
+            />{/if}{choice.name}</button
         >
       {/each}
     </div>
@@ -223,7 +224,7 @@
           type="button"
           class="field"
           data-ready={read !== null}
-          aria-label="{modes.find((one) => one.id === mode)?.name}: cross at {Math.round(
+          aria-label="{modes.find((candidate) => candidate.id === mode)?.name}: cross at {Math.round(
             cross.x * 100
           )} and {Math.round(cross.y * 100)} per cent"
           onclick={click}
@@ -263,7 +264,7 @@
           >Which wire
           <select class="select w-full max-w-sm" bind:value={target}>
             <option value="">choose one</option>
-            {#each wires as one (one.id)}<option value={one.id}>{one.name}{one.where}</option>{/each}
+            {#each wires as wire (wire.id)}<option value={wire.id}>{wire.name}{wire.where}</option>{/each}
           </select>
         </label>
         <div class="flex flex-wrap gap-2">
@@ -320,22 +321,22 @@
 <Dialog open={pinning !== null} title="What is at this spot?" onclose={() => (pinning = null)}>
   <h3 class="mb-1 font-semibold">A wire</h3>
   <div class="flex flex-wrap gap-2">
-    {#each wires as one (one.id)}
+    {#each wires as wire (wire.id)}
       <button
         type="button"
         class="btn btn-outline"
-        onclick={() => addPin({ kind: 'conductor', conductor: one.id })}
-        ><ColourChip code={one.colour} stripe={one.stripe} />{one.name}</button
+        onclick={() => addPin({ kind: 'conductor', conductor: wire.id })}
+        ><ColourChip code={wire.colour} stripe={wire.stripe} />{wire.name}</button
       >
     {/each}
   </div>
   <h3 class="mt-4 mb-1 font-semibold">A terminal</h3>
   <div class="flex flex-wrap gap-2">
-    {#each terminals as one (one.name)}
+    {#each terminals as choice (choice.name)}
       <button
         type="button"
         class="btn btn-outline"
-        onclick={() => addPin({ kind: 'terminal', at: one.at, screw: one.screw })}>{one.name}</button
+        onclick={() => addPin({ kind: 'terminal', at: choice.at, screw: choice.screw })}>{choice.name}</button
       >
     {/each}
   </div>

@@ -28,7 +28,7 @@
       : null
   );
   const chosen = $derived(device !== undefined && place.thermostat.choice.device === device.id);
-  const shipped = $derived(CATALOGUE.some((one) => one.id === device?.id));
+  const shipped = $derived(CATALOGUE.some((candidate) => candidate.id === device?.id));
 </script>
 
 <svelte:head

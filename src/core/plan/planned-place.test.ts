@@ -1,0 +1,61 @@
+/** What stands beside a plan on its pages: worked out with it, and only anew where it has to be. */
+import { SCHOOLHOUSE } from '$demo/schoolhouse';
+import { describe, expect, it } from 'vitest';
+import { furnaceWithSpare, heatOnly } from '../houses/houses';
+import type { Job, Thermostat } from '../job/schema';
+import { planFor } from './plan';
+import { plannedPlace } from './planned-place';
+
+const [classroom] = SCHOOLHOUSE.thermostats;
+const placeOf = (job: Job, thermostat: Thermostat) => plannedPlace(job, thermostat, planFor(job, thermostat));
+
+describe('what stands beside a plan', () => {
+  it('is the house as answered: a colder floor, fewer hours and another saving', () => {
+    const { study } = placeOf(SCHOOLHOUSE, classroom!);
+    const { survey } = SCHOOLHOUSE;
+    const colder = {
+      ...SCHOOLHOUSE,
+      survey: { ...survey, building: { ...survey.building, floorAreaM2: 400, draughts: 'draughty' as const } }
+    };
+    const after = placeOf(colder, classroom!).study;
+    expect(after.coldest.hours.mid).not.toBe(study.coldest.hours.mid);
+    expect(after.saving).not.toEqual(study.saving);
+  });
+
+  it('is worked through once for edits that are none of its business, and anew for one that is', () => {
+    const first = placeOf(SCHOOLHOUSE, classroom!).study;
+    const noted = { ...classroom!, note: 'The plate was painted over.' };
+    const job = { ...SCHOOLHOUSE, thermostats: [noted, ...SCHOOLHOUSE.thermostats.slice(1)] };
+    expect(placeOf(job, noted).study).toBe(first);
+    const rebate = { ...SCHOOLHOUSE, survey: { ...SCHOOLHOUSE.survey, rebate: 5 } };
+    expect(placeOf(rebate, classroom!).study.outlay).not.toBe(first.outlay);
+  });
+
+  it('takes the minutes of the way that is taken, and none before one is', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const hours = (choice: Partial<Thermostat['choice']>) => {
+      const chosen = { ...thermostat, choice: { ...thermostat.choice, ...choice } };
+      const changed = { ...job, thermostats: [chosen] };
+      return placeOf(changed, chosen).study.withoutHeatH;
+    };
+    const spare = hours({ method: 'spare-conductor' });
+    const none = hours({ method: 'none' });
+    expect(spare.late).toBeGreaterThan(none.late);
+    expect(spare.usual).toBeLessThan(spare.late);
+  });
+
+  it('knows the supplies that have to be off, the outdoor unit that nobody recorded too', () => {
+    const names = ({ job, thermostat }: { readonly job: Job; readonly thermostat: Thermostat }) =>
+      placeOf(job, thermostat).known.supplies.map(({ id }) => id);
+    expect(names(furnaceWithSpare())).toContain('outdoor-unit');
+    expect(names(heatOnly())).not.toContain('outdoor-unit');
+  });
+
+  it('says to buy nothing while a stop is open', () => {
+    const gas = { answer: 'yes' as const, at: '2026-01-05T09:00:00.000Z', resolved: null };
+    const stopped = { ...classroom!, stops: { ...classroom!.stops, 'gas-smell': gas } };
+    const job = { ...SCHOOLHOUSE, thermostats: [stopped, ...SCHOOLHOUSE.thermostats.slice(1)] };
+    expect(placeOf(SCHOOLHOUSE, classroom!).buying.verdict).toBe('buy-now');
+    expect(placeOf(job, stopped).buying.verdict).toBe('do-not-buy');
+  });
+});
