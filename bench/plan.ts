@@ -4,7 +4,7 @@ import { finish } from '$core/circuit/long-run';
 import { togetherRun } from '$core/plan/together';
 import { makeId } from '$core/job/ids';
 import { choosing, zonedHouse } from '$core/houses/zoned-houses';
-import { rememberingProver } from '$core/proof/proof-memory';
+import { prove } from '$core/proof/prove';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import type { Part } from './part';
 import { secondsPer } from './measure';
@@ -15,9 +15,9 @@ export const planBench: Part = {
     '| thermostat | options | solved | a plan |',
     '|---|---|---|---|',
     ...SCHOOLHOUSE.thermostats.map((thermostat) => {
-      const plan = planFor(SCHOOLHOUSE, thermostat);
+      const plan = planFor(SCHOOLHOUSE, thermostat, { prover: prove });
       const solves = plan.options.reduce((sum, option) => sum + (option.proof?.solves ?? 0), 0);
-      const time = secondsPer(20, () => void planFor(SCHOOLHOUSE, thermostat), 3);
+      const time = secondsPer(20, () => void planFor(SCHOOLHOUSE, thermostat, { prover: prove }), 3);
       return `| ${thermostat.name} | ${plan.options.length} | ${solves} | ${(time * 1e3).toFixed(1)} ms |`;
     })
   ]
@@ -31,8 +31,7 @@ export const togetherBench: Part = {
     '|---|---|---|',
     ...[2, 4, 8, 16].map((zones) => {
       const job = choosing(zonedHouse(zones, 100), 'de-fellgate');
-      const prover = rememberingProver(400);
-      const fresh = milliseconds(() => void finish(togetherRun(structuredClone(job), prover)));
+      const fresh = milliseconds(() => void finish(togetherRun(structuredClone(job))));
       // As it reaches the thread: the whole job anew, with one more tick in it.
       const ticked = structuredClone(job);
       ticked.thermostats[0]!.log.push({
@@ -42,7 +41,7 @@ export const togetherBench: Part = {
         change: null,
         undoes: null
       });
-      const again = milliseconds(() => void finish(togetherRun(ticked, prover)));
+      const again = milliseconds(() => void finish(togetherRun(ticked)));
       return `| ${zones} | ${fresh.toFixed(0)} ms | ${again.toFixed(0)} ms |`;
     })
   ]

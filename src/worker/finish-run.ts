@@ -7,21 +7,16 @@ import { testPlanOf } from '$core/handover/test-plan';
 import type { Job, Thermostat } from '$core/job/schema';
 import { neighboursOf } from '$core/plan/neighbours';
 import { planFor } from '$core/plan/plan';
-import type { Prover } from '$core/proof/types';
 import { findingText } from '$core/words/findings/table';
 import type { FinishPlan } from './protocol';
 
-export function finishRun(
-  job: Job,
-  thermostat: Thermostat,
-  prover: Prover
-): LongRun<FinishPlan> | SimulateFailure {
-  const neighbours = neighboursOf(job, thermostat, prover);
-  const finished = finishedOf(job, thermostat, planFor(job, thermostat, { prover, neighbours }));
+export function finishRun(job: Job, thermostat: Thermostat): LongRun<FinishPlan> | SimulateFailure {
+  const neighbours = neighboursOf(job, thermostat);
+  const finished = finishedOf(job, thermostat, planFor(job, thermostat, { neighbours }));
   if ('code' in finished)
     return { ok: false, reason: 'not-solvable', at: thermostat.id, why: findingText(finished) };
   let made: FinishPlan | null = null;
   const make = () =>
-    (made ??= { settings: settingsOf(finished), tests: testPlanOf(finished, { prover, neighbours }) });
+    (made ??= { settings: settingsOf(finished), tests: testPlanOf(finished, { neighbours }) });
   return { total: 1, done: () => (made === null ? 0 : 1), advance: () => void make(), result: make };
 }

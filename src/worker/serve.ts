@@ -5,7 +5,6 @@ import type { Job, Thermostat } from '$core/job/schema';
 import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
 import { plannedPlace, type PlannedPlace } from '$core/plan/planned-place';
-import { rememberingProver } from '$core/proof/proof-memory';
 import { JobJoiner } from './job-parts';
 import { receivedTask } from './sent-task';
 import type { FromThread, PlanTask, Port, SentTask, Task, TaskResult, ToThread } from './protocol';
@@ -83,7 +82,7 @@ function runOf(task: Task): Run | Promise<Run> {
     case 'plan':
       return onPlace(task.request, (place) => placeRun(task.request.job, place));
     case 'looks':
-      return onPlace(task.request, (place) => looksRun(task.request.job, place, { prover }));
+      return onPlace(task.request, (place) => looksRun(task.request.job, place));
     case 'quick':
       return onPlace(task.request, (place) => quickRun(task.request.job, place));
     case 'tolerance':
@@ -96,10 +95,10 @@ function runOf(task: Task): Run | Promise<Run> {
       return import('./mains-run').then(({ mainsRun }) => onPlace(task.request, mainsRun));
     case 'finish':
       return import('./finish-run').then(({ finishRun }) =>
-        onPlace(task.request, (place) => finishRun(task.request.job, place, prover))
+        onPlace(task.request, (place) => finishRun(task.request.job, place))
       );
     case 'together':
-      return import('$core/plan/together').then(({ togetherRun }) => togetherRun(task.request, prover));
+      return import('$core/plan/together').then(({ togetherRun }) => togetherRun(task.request));
   }
 }
 
@@ -111,7 +110,7 @@ function quickRun(job: Job, place: Thermostat): LongRun<QuickAnswer> {
 }
 
 function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {
-  const run = planRun(job, place, { prover });
+  const run = planRun(job, place);
   return {
     get total() {
       return run.total;
@@ -128,9 +127,6 @@ function onPlace({ job, thermostat }: PlanTask, runOn: (place: Thermostat) => Ru
     ? runOn(place)
     : { ok: false, reason: 'not-solvable', at: thermostat, why: 'the job has no such thermostat' };
 }
-
-/** A job comes again after every edit, and most of its circuits are the same. */
-const prover = rememberingProver(400);
 
 /** One slice; returns how many steps to take at once in the next, so that the clock is not asked too often. */
 function advance(run: LongRun<TaskResult>, steps: number, { now, slice }: Surroundings): number {

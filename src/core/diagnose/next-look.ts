@@ -1,7 +1,11 @@
 /**
  * What to look at next: the look with the greatest expected loss of doubt over its effort, the way to it and the switching of the power
  * counted in; two looks ahead among the best of them, where a pair of looks at one place is worth more than the dearer one alone.
+ *
+ * Doubt is 1 less the root of the sum of the squared shares (Arimoto's entropy of order 2, to a factor): nearly the chance that the likeliest
+ * cause is not the one. Bits count every distinction among causes that are unlikely anyway, and lead to what is settled in more minutes.
  */
+import { expectedFrom } from '../belief/bayes';
 import { wallPlace, type Wiring } from '../wiring/graph';
 import type { Ability, Prepared } from './diagnosis';
 import type { Observation } from './observations/types';
@@ -20,7 +24,7 @@ export interface Circumstances {
 
 export interface NextLook {
   readonly observation: Observation;
-  /** Expected loss of doubt, bits. */
+  /** Expected loss of doubt, of 1. */
   readonly gain: number;
   /** With the way to it and the switch. */
   readonly minutes: number;
@@ -37,7 +41,7 @@ export interface NextLook {
 export const WALK_MINUTES = 2;
 /** To switch the power, beside a machine, and see that it is so, minutes. */
 export const SWITCH_MINUTES = 2;
-/** Looks below this many bits are worth nobody's steps. */
+/** Looks that take away less doubt are worth nobody's steps. */
 const LEAST_GAIN = 0.01;
 /** Below this chance that the display is lit, nothing is asked that needs a call. */
 const CALLS_FROM = 0.5;
@@ -133,27 +137,24 @@ interface Expected {
   readonly answers: NextLook['answers'];
 }
 
-/** H(after) is log2 of the chance less the mean of log2 of the joint shares: no share is divided, and no list made, for each answer. */
+/** The doubt after an answer, weighed by its chance, is its chance less the root of the squared joint shares: no share is divided. */
 function expected({ members, shares }: Live, { chances, answers }: Observation): Expected {
-  let total = 0;
-  for (const share of shares) total += share;
-  let before = 0;
-  for (const share of shares) before -= plogp(share / total);
+  const total = sumOf(shares);
   let left = 0;
   const outcomes = chances.map((column, at) => {
     let chance = 0;
-    let spread = 0;
+    let squares = 0;
     let top = 0;
     let most = 0;
     for (let index = 0; index < members.length; index += 1) {
       const joint = (shares[index]! / total) * column[members[index]!]!;
       chance += joint;
-      spread -= plogp(joint);
+      squares += joint * joint;
       if (joint <= most) continue;
       most = joint;
       top = index;
     }
-    left += spread + plogp(chance);
+    left += chance - Math.sqrt(squares);
     return {
       value: answers[at]!.value,
       chance,
@@ -161,14 +162,38 @@ function expected({ members, shares }: Live, { chances, answers }: Observation):
       share: chance > 0 ? most / chance : 0
     };
   });
-  return { gain: Math.max(0, before - left), answers: outcomes };
+  return { gain: Math.max(0, doubtOf(shares, total) - left), answers: outcomes };
 }
 
-function plogp(share: number): number {
-  return share > 0 ? share * Math.log2(share) : 0;
+function sumOf(shares: Float64Array): number {
+  let sum = 0;
+  for (const share of shares) sum += share;
+  return sum;
 }
 
-/** Bits a minute of a look with the best that would follow it from where one then stands. */
+function doubtOf(shares: Float64Array, total: number): number {
+  let squares = 0;
+  for (const share of shares) squares += share * share;
+  return 1 - Math.sqrt(squares) / total;
+}
+
+/** Shannon's measure of what a look is expected to tell, bits. */
+export function bitsOf(
+  prepared: Prepared,
+  belief: Float64Array,
+  circumstances: Circumstances,
+  { chances }: Observation
+): number {
+  const { members, shares } = liveOf(prepared, belief, abilityOf(circumstances));
+  const rows = chances.map((column) => members.map((member) => column[member]!));
+  const total = sumOf(shares);
+  return expectedFrom(
+    shares.map((share) => share / total),
+    rows
+  ).gain;
+}
+
+/** Doubt that goes in a minute of a look with the best that would follow it from where one then stands. */
 function worthAhead(
   live: Live,
   look: NextLook,
@@ -178,7 +203,7 @@ function worthAhead(
   const there = circumstancesAfter(look.observation, circumstances);
   const candidates = others.filter((other) => other !== look).slice(0, DEEP + 3);
   let best = look.gain / look.minutes;
-  let bits = look.gain;
+  let gone = look.gain;
   let minutes = look.minutes;
   for (const [at, outcome] of look.answers.entries()) {
     if (outcome.chance < 0.02) continue;
@@ -195,9 +220,9 @@ function worthAhead(
       itsMinutes = cost;
     }
     if (most < LEAST_GAIN) continue;
-    bits += outcome.chance * most;
+    gone += outcome.chance * most;
     minutes += outcome.chance * itsMinutes;
   }
-  best = Math.max(best, bits / minutes);
+  best = Math.max(best, gone / minutes);
   return best;
 }

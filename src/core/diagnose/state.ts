@@ -48,6 +48,8 @@ export interface DiagnosisState {
   /** Answers to nothing that this house has: they were left out. */
   readonly unknown: readonly Seen[];
   readonly circumstances: Circumstances;
+  /** Share of each hypothesis, by its number. */
+  readonly belief: Float64Array;
 }
 
 export interface Hands {
@@ -110,7 +112,8 @@ export function stateOf(
         stopSign(observation) === null &&
         !known.some((entry) => entry.observation.id === observation && entry.answer === answer)
     ),
-    circumstances
+    circumstances,
+    belief
   };
 }
 

@@ -1,6 +1,6 @@
 /** A diagnosis as plain data: for the command line and the server. */
 import type { Prepared, Seen } from '../diagnose/diagnosis';
-import type { NextLook } from '../diagnose/next-look';
+import { bitsOf, type NextLook } from '../diagnose/next-look';
 import { triedId } from '../diagnose/observations/tried';
 import { remedyOf } from '../diagnose/remedy';
 import { observationNamed, type DiagnosisState } from '../diagnose/state';
@@ -27,8 +27,8 @@ export function diagnoseReport(
       probability,
       touched
     })),
-    nextTest: looks[0] ? lookReport(prepared, looks[0]) : null,
-    otherTests: looks.slice(1, 4).map((look) => lookReport(prepared, look)),
+    nextTest: looks[0] ? lookReport(prepared, state, looks[0]) : null,
+    otherTests: looks.slice(1, 4).map((look) => lookReport(prepared, state, look)),
     settled: settled
       ? { fault: settled.id, tried: triedId(settled.cause.id), remedy: remedyReport(prepared, settled) }
       : null,
@@ -58,7 +58,12 @@ export type LookReport = ReturnType<typeof lookReport>;
 export type SeenReport = ReturnType<typeof seenReport>;
 export type DiagnoseReport = ReturnType<typeof diagnoseReport>;
 
-function lookReport({ situation }: Prepared, { observation, gain, minutes, answers: outcomes }: NextLook) {
+function lookReport(
+  prepared: Prepared,
+  { belief, circumstances }: DiagnosisState,
+  { observation, minutes, answers: outcomes }: NextLook
+) {
+  const { situation } = prepared;
   const { id, ask, how, place, power, needs, answers, volts } = observation;
   return {
     id,
@@ -70,7 +75,7 @@ function lookReport({ situation }: Prepared, { observation, gain, minutes, answe
     minutes,
     /** A figure in volts may be answered. */
     reading: volts !== null,
-    gainBits: gain,
+    gainBits: bitsOf(prepared, belief, circumstances, observation),
     answers: answers.map(({ value, label }) => {
       const outcome = outcomes.find((found) => found.value === value);
       const likeliest = outcome && situation.list[outcome.likeliest];

@@ -6,7 +6,7 @@
 import { expectedLoads, running, uncalledIn } from '../circuit/expected';
 import { isOnCommon, reachableCalls } from '../devices/reach';
 import { isHydronic } from '../devices/roles';
-import { prove } from '../proof/prove';
+import { remembered } from '../proof/proof-memory';
 import type { ProofNeighbour, ProofRow, Prover } from '../proof/types';
 import { jointWiring } from '../wiring/joint';
 import { simulate } from '../circuit/simulate';
@@ -74,7 +74,7 @@ export interface TestMeans {
 
 export function testPlanOf(
   finished: Finished,
-  { prover = prove, neighbours = [] }: TestMeans = {}
+  { prover = remembered, neighbours = [] }: TestMeans = {}
 ): TestPlan {
   const { wiring, worlds, control, plan } = finished;
   const calls = inOrder(callsIn(finished));

@@ -1,17 +1,15 @@
 /** The best of all combinations on one transformer, held against trying every one of them. */
 import { describe, expect, it } from 'vitest';
 import { choosing, zonedHouse } from '../houses/zoned-houses';
-import { rememberingProver } from '../proof/proof-memory';
 import { bestTogether, combinationsOf, holds, MOST_COMBINATIONS } from './best-together';
 import { placeOf, type Place } from './place';
 import { planTogether } from './together';
 
 function placesOf(zones: number, va: number) {
   const job = choosing(zonedHouse(zones, va), 'de-fellgate');
-  const prover = rememberingProver(200);
   return {
     job,
-    places: job.thermostats.map((thermostat) => placeOf(job, thermostat, { neighbours: [], prover }))
+    places: job.thermostats.map((thermostat) => placeOf(job, thermostat, { neighbours: [] }))
   };
 }
 const free = () => false;

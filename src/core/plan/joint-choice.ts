@@ -8,7 +8,6 @@
  * 3. each proven once more in the way that it has, beside all others in theirs.
  */
 import type { Job } from '../job/schema';
-import type { Prover } from '../proof/types';
 import type { ProofNeighbour } from '../proof/types';
 import type { Wiring } from '../wiring/graph';
 import { bestTogether, type Combination } from './best-together';
@@ -23,10 +22,7 @@ export class JointChoice {
   private crowded: boolean | null = null;
   private best: Combination | null = null;
 
-  constructor(
-    private readonly job: Job,
-    private readonly prover: Prover
-  ) {}
+  constructor(private readonly job: Job) {}
 
   get total(): number {
     return 3 * this.job.thermostats.length;
@@ -51,7 +47,7 @@ export class JointChoice {
 
   private planAlone(): void {
     const thermostat = this.job.thermostats[this.alone.length]!;
-    this.alone.push(placeOf(this.job, thermostat, { neighbours: [], prover: this.prover }));
+    this.alone.push(placeOf(this.job, thermostat, { neighbours: [] }));
   }
 
   private settle(): void {
@@ -74,7 +70,7 @@ export class JointChoice {
       const known = this.settled.find((candidate) => candidate.thermostat.id === other.thermostat.id);
       return known ? endOf(known) : this.isChosen(other) ? endOf(other) : todayOf(other);
     });
-    this.settled.push(placeOf(this.job, place.thermostat, { neighbours: beside, prover: this.prover }));
+    this.settled.push(placeOf(this.job, place.thermostat, { neighbours: beside }));
   }
 
   private prove(): void {
@@ -83,7 +79,7 @@ export class JointChoice {
       endOf(this.settled.find((candidate) => candidate.thermostat.id === other.thermostat.id) ?? other)
     );
     this.proven.push(
-      placeOf(this.job, place.thermostat, { neighbours, prover: this.prover, like: place.option })
+      placeOf(this.job, place.thermostat, { neighbours, like: place.option })
     );
   }
 

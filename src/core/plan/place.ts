@@ -1,6 +1,5 @@
 /** A thermostat's place in the plan of a whole job. */
 import type { Job, Thermostat } from '../job/schema';
-import type { Prover } from '../proof/types';
 import type { ProofNeighbour } from '../proof/types';
 import type { Wiring } from '../wiring/graph';
 import { planFor, type Plan, type PlannedOption } from './plan';
@@ -18,14 +17,10 @@ export interface Place {
 export function placeOf(
   job: Job,
   thermostat: Thermostat,
-  {
-    neighbours,
-    prover,
-    like
-  }: { neighbours: readonly ProofNeighbour[]; prover: Prover; like?: PlannedOption }
+  { neighbours, like }: { neighbours: readonly ProofNeighbour[]; like?: PlannedOption }
 ): Place {
   const settled = like ? { method: like.method, variant: like.variant?.id ?? null } : {};
-  const plan = planFor(job, thermostat, { neighbours, prover, ...settled });
+  const plan = planFor(job, thermostat, { neighbours, ...settled });
   const option = plan.options.find((plannedOption) => plannedOption.method === plan.taken);
   if (!option) throw new Error('A plan takes one of its options');
   return { thermostat, plan, option, works: option.verdict !== 'no' && option.moves.length > 0 };

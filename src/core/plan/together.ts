@@ -6,8 +6,6 @@ import { finish, type LongRun } from '../circuit/long-run';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Job, Thermostat } from '../job/schema';
 import { OUTDOOR_ID } from '../safety/supplies';
-import { rememberingProver } from '../proof/proof-memory';
-import type { Prover } from '../proof/types';
 import type { Part } from '../supply/types';
 import { cutsFor, type Cuts } from './cuts';
 import {
@@ -56,8 +54,8 @@ export function planTogether(job: Job): Together {
 }
 
 /** A step for each thermostat in each round of the choice; what they have in common comes with the result. */
-export function togetherRun(job: Job, prover: Prover = rememberingProver(MOST_PROOFS)): LongRun<Together> {
-  const choice = new JointChoice(job, prover);
+export function togetherRun(job: Job): LongRun<Together> {
+  const choice = new JointChoice(job);
   return {
     total: choice.total,
     done: () => choice.done,
@@ -67,9 +65,6 @@ export function togetherRun(job: Job, prover: Prover = rememberingProver(MOST_PR
     result: () => jointPlan(job, choice.result())
   };
 }
-
-/** The three rounds ask for many of the same proofs. */
-const MOST_PROOFS = 400;
 
 function jointPlan(job: Job, { places, alone }: ReturnType<JointChoice['result']>): Together {
   const working = places.filter((place) => place.works);

@@ -25,7 +25,7 @@ describe('proofs that are remembered', () => {
     for (const make of [furnaceFourWires, furnaceWithSpare, furnaceFourWires]) {
       const { job, thermostat } = make();
       expect(planFor(job, thermostat, { device, prover: remembering })).toEqual(
-        planFor(job, thermostat, { device })
+        planFor(job, thermostat, { device, prover: prove })
       );
     }
   });

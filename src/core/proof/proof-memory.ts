@@ -7,11 +7,14 @@ import type { Wiring } from '../wiring/graph';
 import { prove } from './prove';
 import type { Proof, ProofInput, Prover } from './types';
 
-/** A prover that remembers; the oldest proof goes when there are more than `most`. */
+/** A prover that remembers; the one that was not asked for the longest goes when there are more than `most`. */
 export function rememberingProver(most: number, solve: Prover = prove): Prover {
   const known = recently<Proof>(most);
   return (input) => known(proofKey(input), () => solve(input));
 }
+
+/** What proves unless another is asked for. A job comes again after every edit, and most of its circuits are the same. */
+export const remembered: Prover = rememberingProver(400);
 
 function proofKey({ before, after, worlds, needsSupply, calls = [], neighbours = [] }: ProofInput): string {
   const others = neighbours

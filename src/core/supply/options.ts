@@ -4,7 +4,7 @@ import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
 import { leavesAlone } from '../explain/explain';
 import { heatPump } from '../match/checks/heat-pump';
-import { prove } from '../proof/prove';
+import { remembered } from '../proof/proof-memory';
 import type { Proof, ProofInput, ProofNeighbour, Prover } from '../proof/types';
 import type { MethodId, Verdict } from '../trade/vocabulary';
 import type { Landing, Wiring } from '../wiring/graph';
@@ -72,7 +72,7 @@ export function provenOptions(
   situation: Situation,
   device: DeviceFacts,
   offers: readonly Offered[],
-  { prover = prove, neighbours = [] }: ProofMeans = {}
+  { prover = remembered, neighbours = [] }: ProofMeans = {}
 ): Option[] {
   const conditions = [
     ...situation.conditions,

@@ -22,6 +22,12 @@ describe('what was worked out lately', () => {
     expect(made).toEqual(['a']);
   });
 
+  it('keeps what is asked for again, though it is older', () => {
+    const { made, ask } = counted(2);
+    for (const key of ['a', 'b', 'a', 'c', 'a']) ask(key);
+    expect(made).toEqual(['a', 'b', 'c']);
+  });
+
   it('gives up the oldest when there are more than it may hold, and keeps the rest', () => {
     const { made, ask } = counted(2);
     for (const key of ['a', 'b', 'c', 'b', 'c', 'a']) ask(key);
