@@ -65,8 +65,12 @@ const records: readonly MainsControls[] = [
   }
 ];
 
-const said = records.map((record) =>
-  [...CONTROLLERS, ...record.controllers].flatMap(({ id }): MainsFinding[] => {
+/** Every controller in every fourth record; one that does all and one that does little in the others. */
+const said = records.map((record, number) =>
+  [
+    ...CONTROLLERS.filter((_, at) => number % 4 === 0 || at === 0 || at === CONTROLLERS.length - 1),
+    ...record.controllers
+  ].flatMap(({ id }): MainsFinding[] => {
     const plan = planMains(record, { controller: id });
     return [
       ...plan.questions,

@@ -16,14 +16,14 @@ describe('houses with mains controls, made odd in one place', () => {
   });
 
   /** A prime, so that the sample goes through all houses, oddities and controllers. */
-  const STRIDE = 83;
+  const STRIDE = 127;
   const sample = [...mainsCases()].filter((_, at) => at % STRIDE === 0);
   it('have nothing on offer that is wrong in the true house', () => {
     const wrong = sample.flatMap((mainsCase) =>
       mainsViolations(mainsCase).map((what) => `${mainsCase.id}: ${what}`)
     );
     expect(wrong).toEqual([]);
-    expect(sample.length).toBeGreaterThan(200);
+    expect(sample.length).toBeGreaterThan(150);
   });
 
   it('are told where the house is otherwise than its record', () => {

@@ -14,7 +14,7 @@ import { lessKnown } from './less-known';
 import { checkOddHouse } from './odd-check';
 
 const MODELS = ['de-fellgate', 'de-onebar', 'de-sipper', 'de-twobridge'];
-const SAMPLE = Array.from({ length: 360 }, (_, at) => at);
+const SAMPLE = Array.from({ length: 220 }, (_, at) => at);
 
 describe('odd houses', () => {
   it('are never hurt, and nothing is left dead without a word, when a plan is carried out in the house as it is', () => {
@@ -85,7 +85,7 @@ function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
 
 const records: [string, House][] = [
   ...Object.entries(HOUSES).map(([name, make]): [string, House] => [name, make()]),
-  ...SAMPLE.slice(0, 20).map((number): [string, House] => [
+  ...SAMPLE.slice(0, 12).map((number): [string, House] => [
     `odd house ${number}: ${trueHouse(number).oddities.join('; ')}`,
     trueHouse(number).record
   ])
