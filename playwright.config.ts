@@ -7,8 +7,8 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.e2e.ts',
   // Only there to end what hangs: the longest walks through all stations, and machines differ.
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   fullyParallel: true,
   workers: 3,
   forbidOnly: Boolean(process.env['CI']),

@@ -53,7 +53,6 @@ test.describe('on a phone', () => {
     page,
     browser
   }) => {
-    test.setTimeout(180_000);
     await openDemo(page, 'classroom', 'supply');
     await workOffline(page);
     await workThrough(page);

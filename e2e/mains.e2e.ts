@@ -46,7 +46,6 @@ async function addWire(
 }
 
 test('from an empty wiring centre to the printed plan, by keyboard', async ({ page }) => {
-  test.setTimeout(180_000);
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).press('Enter');
   await page.getByLabel('Which house').fill('Tannery Yard');
@@ -130,7 +129,6 @@ test.describe('on a phone', () => {
   }
 
   test('the demo house is worked, tested and handed over', async ({ page }) => {
-    test.setTimeout(180_000);
     await open(page, '/demo/quarry-row');
     await page.waitForURL('**/th-quarry-house/strip');
     await station(page, 'strip');
