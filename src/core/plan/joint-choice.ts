@@ -78,9 +78,7 @@ export class JointChoice {
     const neighbours = this.beside(place, (other) =>
       endOf(this.settled.find((candidate) => candidate.thermostat.id === other.thermostat.id) ?? other)
     );
-    this.proven.push(
-      placeOf(this.job, place.thermostat, { neighbours, like: place.option })
-    );
+    this.proven.push(placeOf(this.job, place.thermostat, { neighbours, like: place.option }));
   }
 
   private isChosen({ thermostat: { choice } }: Place): boolean {
