@@ -50,6 +50,37 @@ describe('what is stored and does not hold', () => {
   });
 });
 
+describe('the list of jobs', () => {
+  const kept = async () => {
+    const name = fresh();
+    const raw = localforage.createInstance({ name, storeName: 'jobs' });
+    const store = browserStore(name);
+    const job = newJob(makeId('job', 'elm'), 'The elm house');
+    await store.save({ job, saved: '2026-03-01T09:00:00.000Z', history: NO_HISTORY }, 0, NO_HISTORY);
+    const change = async (change: (record: { job: object; listed: object }) => object) =>
+      raw.setItem('job-elm', change((await raw.getItem('job-elm'))!));
+    return { store, change };
+  };
+
+  it('says of each what was written with it, and does not look through the job for that', async () => {
+    const { store, change } = await kept();
+    expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'The elm house' }]);
+    await change((record) => ({ ...record, job: { ...record.job, thermostats: 'none' } }));
+    expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'The elm house' }]);
+    expect(await store.load('job-elm')).toMatchObject({ ok: false, reason: 'damaged' });
+  });
+
+  it.each([
+    ['no summary', undefined],
+    ['a summary of another form', { of: 0, summary: { id: 'job-elm', name: 'old' } }],
+    ['the summary of another job', { of: 1, summary: { id: 'job-oak', name: 'oak' } }]
+  ])('is made from the job where there is %s', async (_, listed) => {
+    const { store, change } = await kept();
+    await change((record) => ({ ...record, job: { ...record.job, name: 'Renamed' }, listed }));
+    expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'Renamed' }]);
+  });
+});
+
 describe('a job that an earlier version stored', () => {
   const stored = (name: string) =>
     JSON.parse(readFileSync(`src/core/formats/fixtures/v1/${name}.json`, 'utf8'));

@@ -18,7 +18,7 @@ import {
   type NewRecord,
   type SaveResult
 } from './port';
-import { headOf, StepStore, type StoredRecord } from './step-store';
+import { headOf, LISTED_FORM, StepStore, type StoredRecord } from './step-store';
 
 const CHANNEL = 'ulterum-jobs';
 
@@ -76,6 +76,8 @@ export function browserStore(name = 'ulterum'): JobStore {
 
 /** A record that does not hold stands in the list as well, so that it can be taken out. */
 function summaryOfStored(key: string, value: unknown): JobSummary {
+  const known = (value as Partial<StoredRecord> | null)?.listed;
+  if (known?.of === LISTED_FORM && known.summary.id === key) return known.summary;
   const read = readRecord(value);
   return read.ok
     ? summaryOf(read.record)
@@ -117,7 +119,14 @@ async function compareAndSave(
     const { job, saved } = record;
     // The steps first: the record is what makes them count.
     await history.write(job.id, revision + 1, known, record.history);
-    await forage.setItem(job.id, { job, saved, revision: revision + 1, history: headOf(record.history) });
+    const kept: StoredRecord = {
+      job,
+      saved,
+      revision: revision + 1,
+      history: headOf(record.history),
+      listed: { of: LISTED_FORM, summary: summaryOf(record) }
+    };
+    await forage.setItem(job.id, kept);
     channel?.postMessage(record.job.id);
     return { ok: true, revision: revision + 1 };
   } catch (error) {

@@ -6,7 +6,7 @@ import { withUniqueIds } from '$core/formats/unique-ids';
 import { changeSince, NO_HISTORY, type History } from '$core/job/history';
 import type { Job } from '$core/job/schema';
 import { STEP_VERSION, type Step } from '$core/job/steps';
-import type { LoadResult } from './port';
+import type { JobSummary, LoadResult } from './port';
 
 /** What a job's record says of its steps. */
 interface HistoryHead {
@@ -24,7 +24,18 @@ export interface StoredRecord {
   readonly saved: string;
   /** Null where an older version kept the steps within the record. */
   readonly history: HistoryHead | null;
+  /** What the list of jobs shows of it, written with it: a large job is not looked through for its name. Older records have none. */
+  readonly listed?: Listed;
 }
+
+/** `of`: the form of the summary; another one is made anew from its job. */
+interface Listed {
+  readonly of: typeof LISTED_FORM;
+  readonly summary: JobSummary;
+}
+
+/** Goes up when a summary says more, or says it otherwise. */
+export const LISTED_FORM = 1;
 
 export function headOf({ first, steps, cursor }: History): HistoryHead {
   return { version: STEP_VERSION, first, cursor, end: first + steps.length };
