@@ -3,7 +3,8 @@ import { finish } from '../circuit/long-run';
 import { furnaceWithSpare } from '../houses/houses';
 import { plannedHouse, twoSupplyHouse } from '../houses/powered-houses';
 import { beliefAfter, prepareRun, rankedCauses, type Prepared } from './diagnosis';
-import { minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
+import { entropy } from '../belief/bayes';
+import { bitsOf, minutesOf, nextLooks, startAt, SWITCH_MINUTES, WALK_MINUTES } from './next-look';
 import { planFor } from '../plan/plan';
 import { diagnosisRequest } from './from-plan';
 import { CAUSE_ODDS } from './causes/odds';
@@ -81,6 +82,31 @@ describe('a diagnosis', () => {
       screws.minutes + WALK_MINUTES + SWITCH_MINUTES
     );
     expect(minutesOf(far, { ...start, at: far.place, power: 'off' })).toBe(far.minutes);
+  });
+
+  it('weighs a look by the chance to be wrong that it takes away, and tells its bits beside', () => {
+    const belief = beliefAfter(prepared, [{ observation: look('display'), answer: 'dark' }]);
+    /** Shares of what no look tells apart, as one. */
+    const classes = (shares: Float64Array) => {
+      const sums = new Map<number, number>();
+      shares.forEach((share, at) => {
+        const alike = prepared.alike.hands[at]!;
+        sums.set(alike, (sums.get(alike) ?? 0) + share);
+      });
+      return [...sums.values()];
+    };
+    const wrong = (shares: Float64Array) => 1 - Math.hypot(...classes(shares));
+    const start = startAt(prepared.situation.wiring);
+    const [next] = nextLooks(prepared, belief, start, new Set(['display']));
+    const left = (measure: (shares: Float64Array) => number) =>
+      next!.observation.chances.reduce((sum, column) => {
+        const joint = belief.map((share, at) => share * column[at]!);
+        const chance = joint.reduce((total, share) => total + share, 0);
+        return sum + chance * measure(joint.map((share) => share / chance));
+      }, 0);
+    expect(next!.gain).toBeCloseTo(wrong(belief) - left(wrong), 3);
+    const bits = (shares: Float64Array) => entropy(classes(shares));
+    expect(bitsOf(prepared, belief, start, next!.observation)).toBeCloseTo(bits(belief) - left(bits), 2);
   });
 
   it('asks for a meter only of who has said that they can use one', () => {
