@@ -1,6 +1,6 @@
 /** What the verbs and the server say of mains heating controls, as plain JSON. */
 import type { MainsDiagnosis } from '../diagnose/mains/diagnose';
-import { PROBE_WORDS } from '../diagnose/mains/looks';
+import { PROBE_WORDS, triedCode, TRIED_STILL } from '../diagnose/mains/looks';
 import type { MainsFinding } from '../findings/mains';
 import type { LayoutIdentification } from '../identify/mains/layout';
 import { controllerName } from '../match/mains/controllers';
@@ -118,7 +118,14 @@ export function mainsDiagnosisReport(thermostat: string, found: MainsDiagnosis) 
     thermostat,
     causes: found.causes.slice(0, 12).map(({ causes, probability }) => ({
       probability,
-      causes: causes.map(({ id, kind, text, remedy }) => ({ id, kind, text, remedy }))
+      causes: causes.map(({ id, kind, text, remedy }) => ({
+        id,
+        kind,
+        text,
+        remedy,
+        /** What to say where it was put right, and it is as before. */
+        tried: `${triedCode(id)}=${TRIED_STILL}`
+      }))
     })),
     sound: found.sound,
     nextTest:

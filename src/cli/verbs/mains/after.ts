@@ -3,7 +3,7 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { causesIn } from '$core/diagnose/mains/causes';
 import { diagnoseMains } from '$core/diagnose/mains/diagnose';
-import { looksIn, PROBE_WORDS, readMainsSeen } from '$core/diagnose/mains/looks';
+import { looksIn, PROBE_WORDS, readMainsSeen, triedCode, TRIED_STILL } from '$core/diagnose/mains/looks';
 import { isCompetent } from '$core/job/mains-edits';
 import { writeLeftCodes } from '$core/formats/left-code';
 import { mainsDiagnosisReport } from '$core/formats/mains-reports';
@@ -66,7 +66,10 @@ export function diagnoseOutcome(point: MainsPoint, args: Arguments, which: Wirin
               ({ value, label }) => `    --seen ${found.next?.look.id}=${value}   ${label}`
             )
           ]
-        : wrap(`Remedy: ${found.causes[0]?.causes[0]?.remedy ?? ''}`, '  ', '    '))
+        : [
+            ...wrap(`Remedy: ${found.causes[0]?.causes[0]?.remedy ?? ''}`, '  ', '    '),
+            `    --seen ${triedCode(found.causes[0]?.causes[0]?.id ?? '')}=${TRIED_STILL}   Done, and it is as before`
+          ])
     ].join('\n')
   };
 }

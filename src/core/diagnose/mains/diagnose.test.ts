@@ -5,8 +5,8 @@ import { inputsOf } from '../../proof/mains/rows';
 import { wiringFromMains } from '../../wiring/from-mains';
 import type { Wiring } from '../../wiring/graph';
 import { causesIn, MAINS_CAUSE_KINDS, TOUCHED_TIMES } from './causes';
-import { diagnoseMains, MAINS_SETTLED, type MainsDiagnosis } from './diagnose';
-import { looksIn, shownIn } from './looks';
+import { diagnoseMains, isSettled, MAINS_SETTLED, type MainsDiagnosis } from './diagnose';
+import { looksIn, readMainsSeen, shownIn, triedCode, TRIED_STILL } from './looks';
 
 const after = (controller: string, house: Parameters<typeof mainsHouse>[0] = 'mid-position'): Wiring => {
   const plan = planMains(mainsHouse(house), { controller, method: 'replace-both' });
@@ -89,6 +89,31 @@ describe('finding out why', () => {
     const [first, ...rest] = Object.entries(seen);
     const wrong = { ...Object.fromEntries(rest), [first?.[0] ?? '']: first?.[1] === 'yes' ? 'no' : 'yes' };
     expect(diagnoseMains({ wiring, inputs, seen: wrong, competent: false }).sound).toBe(false);
+  });
+
+  it('goes on where a remedy changed nothing: that cause is out by name, and what was seen stays', () => {
+    const inputs = inputsOf(wiringFromMains(mainsHouse('mid-position')));
+    const cause = causesIn(wiring).find(({ kind }) => kind === 'supply-off')!;
+    const shown = shownIn(cause.wiring!, inputs, looksIn(wiring, inputs));
+    const seen: Record<string, string> = {};
+    let found = diagnoseMains({ wiring, inputs, seen, competent: false });
+    for (; found.next; found = diagnoseMains({ wiring, inputs, seen, competent: false }))
+      seen[found.next.look.id] = shown.get(found.next.look.id) ?? 'no';
+    const first = found.causes[0]!.causes[0]!;
+    const read = readMainsSeen(wiring, inputs, [`${triedCode(first.id)}=${TRIED_STILL}`]);
+    expect(read).toEqual({ seen: { [triedCode(first.id)]: TRIED_STILL } });
+    const tried = diagnoseMains({
+      wiring,
+      inputs,
+      seen: { ...seen, [triedCode(first.id)]: TRIED_STILL },
+      competent: false
+    });
+    expect(tried.tried.map(({ id }) => id)).toEqual([first.id]);
+    expect(tried.causes.flatMap(({ causes }) => causes.map(({ id }) => id))).not.toContain(first.id);
+    expect(tried.causes.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 9);
+    // Where the house goes on from: a look, or another cause that is likely enough.
+    expect(tried.next !== null || isSettled(tried.causes[0])).toBe(true);
+    expect(readMainsSeen(wiring, inputs, ['tried-nothing=as-before'])).toHaveProperty('unknown');
   });
 
   it('stops asking once one cause is likely enough, and not before', () => {

@@ -3,12 +3,20 @@ import { expectedFrom, posterior } from '../../belief/bayes';
 import type { MainsInputs } from '../../proof/mains/rows';
 import type { Wiring } from '../../wiring/graph';
 import { causesIn, type MainsCause } from './causes';
-import { askedOf, looksIn, shownIn, type MainsLook, type MainsQuestion } from './looks';
+import {
+  askedOf,
+  looksIn,
+  shownIn,
+  triedCode,
+  TRIED_STILL,
+  type MainsLook,
+  type MainsQuestion
+} from './looks';
 
 export interface MainsDiagnosisInput {
   readonly wiring: Wiring;
   readonly inputs: MainsInputs;
-  /** Answers, by the id of the look. */
+  /** Answers, by the id of the look; and remedies that changed nothing, by `triedCode`. */
   readonly seen: Readonly<Record<string, string>>;
   readonly touched?: ReadonlySet<string>;
   /** Somebody competent may open covers. */
@@ -28,6 +36,8 @@ export interface MainsDiagnosis {
   readonly causes: readonly MainsCauseBelief[];
   readonly next: { readonly look: MainsQuestion; readonly gain: number } | null;
   readonly looks: readonly MainsQuestion[];
+  /** Causes whose remedy was done, and it is as before: they are out. */
+  readonly tried: readonly NamedCause[];
   /** The sound wiring would show all that was seen. */
   readonly sound: boolean;
 }
@@ -38,6 +48,11 @@ const ERR = 0.03;
 const EVEN = 0.5;
 /** From here a remedy is worth more than another look. */
 export const MAINS_SETTLED = 0.8;
+/** Whether its remedy is worth more than another look: likely enough, and something that has one. */
+export function isSettled(top: MainsCauseBelief | undefined): boolean {
+  return top !== undefined && top.probability >= MAINS_SETTLED;
+}
+
 /** Below this many bits no look is worth its minutes. */
 const LEAST_GAIN = 0.02;
 
@@ -51,8 +66,10 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
     if (shown === undefined) return EVEN;
     return shown === answer ? 1 - ERR : ERR;
   };
-  const total = causes.reduce((sum, { odds }) => sum + odds, 0);
-  const prior = Float64Array.from(causes, ({ odds }) => odds / total);
+  const isTried = ({ id }: NamedCause) => seen[triedCode(id)] === TRIED_STILL;
+  const oddsOf = (cause: MainsCause) => (isTried(cause) ? 0 : cause.odds);
+  const total = causes.reduce((sum, cause) => sum + oddsOf(cause), 0);
+  const prior = Float64Array.from(causes, (cause) => oddsOf(cause) / total);
   const answered = looks.filter(({ id }) => seen[id] !== undefined);
   const beliefs = answered.reduce<Float64Array>(
     (now, look) =>
@@ -74,14 +91,23 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
     .filter(({ gain }) => gain >= LEAST_GAIN)
     .sort((a, b) => b.gain / b.look.minutes - a.gain / a.look.minutes);
   const sound = shownIn(wiring, inputs, looks);
-  const grouped = groups(causes, beliefs, table, looks, competent);
-  const settled = (grouped[0]?.probability ?? 0) >= MAINS_SETTLED;
+  // What is out is named no more, not as the last of its kind either.
+  const grouped = groups(causes, beliefs, table, looks, competent).flatMap((group) => {
+    const left = group.causes.filter((cause) => !isTried(cause));
+    return left.length > 0 ? [{ ...group, causes: left }] : [];
+  });
+  const settled = isSettled(grouped[0]);
   return {
     causes: grouped,
     next: settled || !next[0] ? null : { ...next[0], look: askedOf(next[0].look) },
     looks: looks.map(askedOf),
+    tried: causes.filter(isTried).map(named),
     sound: answered.length > 0 && answered.every((look) => sound.get(look.id) === seen[look.id])
   };
+}
+
+function named({ wiring: _wiring, ...cause }: MainsCause): NamedCause {
+  return cause;
 }
 
 /** Causes that show the same in every look that this person can make are told as one. */
@@ -98,8 +124,7 @@ function groups(
     const shown = table[at];
     const key = shown ? own.map(({ id }) => shown.get(id) ?? '').join() : cause.id;
     const group = byShown.get(key) ?? { causes: [], probability: 0 };
-    const { wiring: _wiring, ...named } = cause;
-    group.causes.push(named);
+    group.causes.push(named(cause));
     group.probability += beliefs[at] ?? 0;
     byShown.set(key, group);
   });

@@ -4,6 +4,7 @@
  */
 import { nodeFor } from '../../devices/mains/screws';
 import type { SimulateFailure } from '../../circuit/simulate';
+import { causesIn } from './causes';
 import { rowFor, unitsOf, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { servesOf, solveRow, type RowState } from '../../proof/mains/ways';
 import { landedTerminal, printedMark, type TerminalId, type Wiring } from '../../wiring/graph';
@@ -39,6 +40,13 @@ const yesNo = [
   { value: 'no', label: 'No' }
 ] as const;
 const on = (is: boolean) => (is ? 'yes' : 'no');
+
+/** What the answer is kept under, where the remedy of a cause was done. */
+export function triedCode(cause: string): string {
+  return `tried-${cause}`;
+}
+/** It was put right, and is as before. */
+export const TRIED_STILL = 'as-before';
 
 export function askedOf({ shows: _shows, ...question }: MainsLook): MainsQuestion {
   return question;
@@ -218,11 +226,17 @@ export function readMainsSeen(
   codes: readonly string[]
 ): { readonly seen: Readonly<Record<string, string>> } | { readonly unknown: string; readonly at: number } {
   const looks = looksIn(wiring, inputs);
+  const causes = causesIn(wiring);
   const seen: Record<string, string> = {};
   for (const [at, code] of codes.entries()) {
     const cut = code.lastIndexOf('=');
-    const look = looks.find(({ id }) => id === code.slice(0, cut));
+    const name = code.slice(0, cut);
     const value = code.slice(cut + 1);
+    if (value === TRIED_STILL && causes.some(({ id }) => triedCode(id) === name)) {
+      seen[name] = value;
+      continue;
+    }
+    const look = looks.find(({ id }) => id === name);
     if (!look?.answers.some((answer) => answer.value === value)) return { unknown: code, at };
     seen[look.id] = value;
   }

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Station: find out why. What needs no open cover comes first; a tester on the strip only for somebody competent. */
-  import { PROBE_WORDS } from '$core/diagnose/mains/looks';
-  import { MAINS_SETTLED } from '$core/diagnose/mains/diagnose';
+  import { PROBE_WORDS, triedCode, TRIED_STILL } from '$core/diagnose/mains/looks';
+  import { isSettled } from '$core/diagnose/mains/diagnose';
   import { clearSeen, seeMains } from '$core/job/mains-after-edits';
   import { percentText } from '$core/trade/figures';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -19,7 +19,7 @@
 >
   {#snippet body(mains, { diagnosis })}
     {@const [top] = diagnosis.causes}
-    {@const settled = top !== undefined && top.probability >= MAINS_SETTLED}
+    {@const settled = isSettled(top)}
     {#if diagnosis.next}
       {@const { look } = diagnosis.next}
       <section class="sheet-of-paper p-4" aria-label="Next look" data-look={look.id}>
@@ -48,6 +48,15 @@
             {say(cause.remedy)}
           </p>
         {/each}
+        {#if top.causes[0] && top.causes[0].kind !== 'something-else'}
+          {@const first = top.causes[0]}
+          <button
+            type="button"
+            class="btn btn-outline no-print mt-3 h-auto min-h-11 py-2"
+            onclick={() => place.session.edit(seeMains(place.job, id, triedCode(first.id), TRIED_STILL))}
+            >Done, and it is as before</button
+          >
+        {/if}
       </section>
     {/if}
     {#if diagnosis.sound}
@@ -86,6 +95,18 @@
                 class="btn btn-ghost btn-sm flex-none"
                 aria-label="Take back: {look.ask}"
                 onclick={() => place.session.edit(seeMains(place.job, id, look.id, null))}>Take back</button
+              >
+            </li>
+          {/each}
+          {#each diagnosis.tried as cause (cause.id)}
+            <li class="flex items-center justify-between gap-2">
+              <span>Put right, and it was as before: <b>{say(cause.text)}</b></span>
+              <button
+                type="button"
+                class="btn btn-ghost btn-sm flex-none"
+                aria-label="Take back: {cause.text}"
+                onclick={() => place.session.edit(seeMains(place.job, id, triedCode(cause.id), null))}
+                >Take back</button
               >
             </li>
           {/each}
