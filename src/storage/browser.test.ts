@@ -72,8 +72,9 @@ describe('the list of jobs', () => {
 
   it.each([
     ['no summary', undefined],
-    ['a summary of another form', { of: 0, summary: { id: 'job-elm', name: 'old' } }],
-    ['the summary of another job', { of: 1, summary: { id: 'job-oak', name: 'oak' } }]
+    ['a summary of another form', { of: 0, revision: 1, summary: { id: 'job-elm', name: 'old' } }],
+    ['the summary of another job', { of: 1, revision: 1, summary: { id: 'job-oak', name: 'oak' } }],
+    ['the summary of another revision', { of: 1, revision: 2, summary: { id: 'job-elm', name: 'old' } }]
   ])('is made from the job where there is %s', async (_, listed) => {
     const { store, change } = await kept();
     await change((record) => ({ ...record, job: { ...record.job, name: 'Renamed' }, listed }));

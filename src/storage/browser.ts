@@ -76,8 +76,9 @@ export function browserStore(name = 'ulterum'): JobStore {
 
 /** A record that does not hold stands in the list as well, so that it can be taken out. */
 function summaryOfStored(key: string, value: unknown): JobSummary {
-  const known = (value as Partial<StoredRecord> | null)?.listed;
-  if (known?.of === LISTED_FORM && known.summary.id === key) return known.summary;
+  const { listed: known, revision } = (value ?? {}) as Partial<StoredRecord>;
+  if (known?.of === LISTED_FORM && known.revision === revision && known.summary.id === key)
+    return known.summary;
   const read = readRecord(value);
   return read.ok
     ? summaryOf(read.record)
@@ -124,7 +125,7 @@ async function compareAndSave(
       saved,
       revision: revision + 1,
       history: headOf(record.history),
-      listed: { of: LISTED_FORM, summary: summaryOf(record) }
+      listed: { of: LISTED_FORM, revision: revision + 1, summary: summaryOf(record) }
     };
     await forage.setItem(job.id, kept);
     channel?.postMessage(record.job.id);

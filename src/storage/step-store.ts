@@ -28,9 +28,10 @@ export interface StoredRecord {
   readonly listed?: Listed;
 }
 
-/** `of`: the form of the summary; another one is made anew from its job. */
+/** `of`: the form of the summary. One of another form, or of another revision than its record's, is made anew from the job. */
 interface Listed {
   readonly of: typeof LISTED_FORM;
+  readonly revision: number;
   readonly summary: JobSummary;
 }
 
