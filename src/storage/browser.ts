@@ -3,7 +3,7 @@
  * share, so that two tabs cannot both win; other tabs hear of it through a broadcast channel.
  */
 import localforage from 'localforage';
-import { readRawJob } from '$core/formats/job-json';
+import { readRawJob, readRawJobInParts, type JobRead } from '$core/formats/job-json';
 import type { PhotoId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
 import { faultText } from '$core/job/faults';
@@ -39,7 +39,7 @@ export function browserStore(name = 'ulterum'): JobStore {
       try {
         const value = await forage.getItem<unknown>(id);
         if (value === null) return { ok: false, reason: 'missing' };
-        const read = readRecord(value);
+        const read = await readRecordInParts(value);
         return read.ok ? await history.opened(read.record, read.from) : read;
       } catch (error) {
         return { ok: false, reason: 'refused', why: messageOf(error) };
@@ -164,8 +164,29 @@ type RecordRead =
   | Extract<LoadResult, { reason: 'damaged' }>;
 
 function readRecord(value: unknown): RecordRead {
+  return recordWith(value, readRawJob((value as Partial<StoredRecord> | null)?.job));
+}
+
+/** The same for a job that is opened: a large one is read while the page answers. */
+async function readRecordInParts(value: unknown): Promise<RecordRead> {
+  return recordWith(value, await readRawJobInParts((value as Partial<StoredRecord>).job, breath()));
+}
+
+/** A frame, milliseconds. */
+const FRAME_MS = 16;
+
+/** Waits a turn where the page was kept longer than a frame; the first time always: what was read from the database was unpacked just now. */
+function breath(): () => Promise<void> {
+  let since = -Infinity;
+  return async () => {
+    if (performance.now() - since < FRAME_MS) return;
+    await new Promise((done) => setTimeout(done));
+    since = performance.now();
+  };
+}
+
+function recordWith(value: unknown, read: JobRead): RecordRead {
   const record = value as Partial<StoredRecord> | null;
-  const read = readRawJob(record?.job);
   if (!read.ok) {
     return {
       ok: false,

@@ -1,10 +1,11 @@
 /** Every kind of value that a job may not hold, with the place that is named and what was expected there. */
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../demo/schoolhouse';
 import { CATALOGUE } from '../match/catalogue';
 import { makeId } from '../job/ids';
 import type { Job } from '../job/schema';
-import { readRawJob, writeJob } from './job-json';
+import { readRawJob, readRawJobInParts, writeJob } from './job-json';
 import { faultText } from '../job/faults';
 
 type Raw = Record<string, unknown>;
@@ -158,5 +159,31 @@ describe('a job file that does not hold', () => {
     const read = readRawJob(raw);
     const paths = read.ok ? [] : read.faults.map((fault) => fault.path);
     expect(paths).toEqual(expect.arrayContaining(['name', 'equipment[0].fuseAmps', 'thermostats[1].outlet']));
+  });
+});
+
+describe('a job that is read a thermostat at a time', () => {
+  const text = readFileSync('demo/schoolhouse.json', 'utf8');
+  const raw = () => JSON.parse(text) as { thermostats: Record<string, unknown>[]; name: unknown };
+
+  it('is the one that is read at once, and lets the page answer between them', async () => {
+    let pauses = 0;
+    const read = await readRawJobInParts(raw(), async () => void (pauses += 1));
+    expect(read).toEqual(readRawJob(raw()));
+    expect(pauses).toBe(raw().thermostats.length + 1);
+    // A key at another place would be another file.
+    expect(read.ok && writeJob(read.job)).toBe(text);
+  });
+
+  it.each([
+    ['a thermostat that is none', { ...raw(), thermostats: [...raw().thermostats, {}] }],
+    ['no list of them', { ...raw(), thermostats: 'three' }],
+    ['a fault beside them', { ...raw(), name: 7 }],
+    ['another format', { ...raw(), format: 'other' }],
+    ['nothing', null]
+  ])('says the same of %s', async (_, broken) => {
+    const read = await readRawJobInParts(broken, async () => undefined);
+    expect(read.ok).toBe(false);
+    expect(read).toEqual(readRawJob(broken));
   });
 });

@@ -1,7 +1,7 @@
 /** The job as a file: JSON, versioned, read with every fault named by its place. */
 import * as v from 'valibot';
 import { JOB_MIGRATIONS, migrate, type Migrations } from '../job/migrations';
-import { Job, JOB_FORMAT, JOB_VERSION } from '../job/schema';
+import { Job, JOB_FORMAT, JOB_VERSION, Thermostat } from '../job/schema';
 import { faultsOf, type Fault } from '../job/faults';
 import { tooLongLists } from './list-lengths';
 import { isRefusal, parseJson, recordOf, refuse } from './json-text';
@@ -27,6 +27,43 @@ export function readJob(text: string, migrations: Migrations = JOB_MIGRATIONS): 
 
 /** The same for data that is parsed already, such as a request's body. */
 export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS): JobRead {
+  const current = currentJob(raw, migrations);
+  if (!current.ok) return current;
+  const parsed = v.safeParse(Job, current.raw);
+  return parsed.success
+    ? { ok: true, job: parsed.output, from: current.from }
+    : { ok: false, faults: faultsOf(parsed.issues) };
+}
+
+/**
+ * The same, a thermostat at a time, with `pause` between them: a large job is read while the page answers. Where something does not hold it
+ * is read again at once, so that the faults are the same.
+ */
+export async function readRawJobInParts(raw: unknown, pause: () => Promise<void>): Promise<JobRead> {
+  const current = currentJob(raw, JOB_MIGRATIONS);
+  if (!current.ok) return current;
+  const { thermostats } = current.raw as { thermostats?: unknown };
+  if (!Array.isArray(thermostats)) return readRawJob(raw);
+  await pause();
+  const shell = v.safeParse(Job, { ...(current.raw as object), thermostats: [] });
+  const read: Thermostat[] = [];
+  for (const thermostat of thermostats) {
+    const parsed = v.safeParse(Thermostat, thermostat);
+    if (!parsed.success) return readRawJob(raw);
+    read.push(parsed.output);
+    await pause();
+  }
+  return shell.success
+    ? { ok: true, job: { ...shell.output, thermostats: read }, from: current.from }
+    : readRawJob(raw);
+}
+
+type Current =
+  | { readonly ok: true; readonly raw: unknown; readonly from: number }
+  | Extract<JobRead, { readonly ok: false }>;
+
+/** A job of the present version, with no list too long, and not looked into yet. */
+function currentJob(raw: unknown, migrations: Migrations): Current {
   const record = recordOf(raw, JOB_FORMAT, 'a job');
   if (isRefusal(record)) return record;
   const long = tooLongLists(Job, record);
@@ -44,8 +81,5 @@ export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS
     }
     return refuse('version', `a version from 1 to ${JOB_VERSION}`, found);
   }
-  const parsed = v.safeParse(Job, migrated.raw);
-  return parsed.success
-    ? { ok: true, job: parsed.output, from: migrated.from }
-    : { ok: false, faults: faultsOf(parsed.issues) };
+  return { ok: true, raw: migrated.raw, from: migrated.from };
 }

@@ -19,24 +19,44 @@ interface Shape {
 }
 
 /** Lists of `input` that are longer than `schema` lets them be, the outermost of each branch. */
-export function tooLongLists(
-  schema: AnySchema,
-  input: unknown,
-  path: readonly (string | number)[] = []
-): Fault[] {
+export function tooLongLists(schema: AnySchema, input: unknown): Fault[] {
+  const faults: Fault[] = [];
+  visit(schema, input, [], faults);
+  return faults;
+}
+
+/** `path` is where it stands, and is as it was when this returns: a large job has a hundred thousand places, and next to no faults. */
+function visit(schema: AnySchema, input: unknown, path: (string | number)[], faults: Fault[]): void {
+  if (input === null || typeof input !== 'object' || !holdsLists(schema)) return;
   const { type, wrapped, item, entries } = schema as unknown as Shape;
-  if (wrapped) return input === null || input === undefined ? [] : tooLongLists(wrapped, input, path);
-  if (type === 'array' && item && Array.isArray(input)) {
+  const inside = (step: string | number, part: AnySchema, value: unknown) => {
+    path.push(step);
+    visit(part, value, path, faults);
+    path.pop();
+  };
+  if (wrapped) visit(wrapped, input, path, faults);
+  else if (type === 'array' && item && Array.isArray(input)) {
     const most = mostOf(schema);
     if (most !== null && input.length > most)
-      return [{ path: pathText(path), expected: `at most ${most}`, found: `${input.length}` }];
-    return input.flatMap((member, at) => tooLongLists(item, member, [...path, at]));
-  }
-  if (entries && typeof input === 'object' && input !== null && !Array.isArray(input))
-    return Object.entries(entries).flatMap(([key, entry]) =>
-      tooLongLists(entry, (input as Record<string, unknown>)[key], [...path, key])
-    );
-  return [];
+      faults.push({ path: pathText(path), expected: `at most ${most}`, found: `${input.length}` });
+    else if (holdsLists(item)) input.forEach((member, at) => inside(at, item, member));
+  } else if (entries && !Array.isArray(input))
+    for (const key in entries) inside(key, entries[key]!, (input as Record<string, unknown>)[key]);
+}
+
+const known = new WeakMap<AnySchema, boolean>();
+
+/** Whether what such a schema describes has a list anywhere in it. */
+function holdsLists(schema: AnySchema): boolean {
+  const before = known.get(schema);
+  if (before !== undefined) return before;
+  const { type, wrapped, entries } = schema as unknown as Shape;
+  const holds =
+    type === 'array' ||
+    (wrapped !== undefined && holdsLists(wrapped)) ||
+    (entries !== undefined && Object.values(entries).some(holdsLists));
+  known.set(schema, holds);
+  return holds;
 }
 
 function mostOf(schema: AnySchema): number | null {

@@ -12,11 +12,28 @@ export interface UniqueIds {
   readonly words: readonly string[];
 }
 
-/** The same job where all ids of a list differ already. */
+/** The same job where all ids of a list differ already: then nothing is written anew, however large it is. */
 export function withUniqueIds(job: Job): UniqueIds {
+  if (!hasTwice(job)) return { job, words: [] };
   const words: string[] = [];
-  const next = walk(job, [], words) as Job;
-  return { job: words.length === 0 ? job : next, words };
+  return { job: walk(job, [], words) as Job, words };
+}
+
+/** Whether some list holds one id twice. */
+function hasTwice(value: unknown): boolean {
+  if (value === null || typeof value !== 'object') return false;
+  if (!Array.isArray(value)) {
+    for (const key in value) if (hasTwice((value as Record<string, unknown>)[key])) return true;
+    return false;
+  }
+  const seen = new Set<string>();
+  for (const member of value) {
+    const id = idOf(member);
+    if (id !== null && seen.has(id)) return true;
+    if (id !== null) seen.add(id);
+    if (hasTwice(member)) return true;
+  }
+  return false;
 }
 
 type Place = readonly (string | number)[];

@@ -38,7 +38,7 @@
 {/if}
 <ul class="flex flex-col gap-2" aria-label="Jobs">
   {#each jobs.slice(0, growing.shown) as job (job.id)}
-    <li class="sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
+    <li class="drawn-when-seen sheet-of-paper flex flex-wrap items-center gap-x-4 gap-y-2 p-4">
       <div class="min-w-0 flex-1 basis-64">
         <p class="section-title truncate">{job.name}</p>
         <p class="quiet text-sm">
