@@ -213,6 +213,13 @@ test.describe('on a phone', () => {
       await expect(page.locator(`[data-look="${id}"]`)).toHaveCount(0);
     }
     await expect(page.getByRole('region', { name: 'Causes' })).toContainText('No supply');
+    // It was put right and changed nothing: that cause is out, what was seen stays.
+    const remedy = page.getByRole('region', { name: 'Remedy' });
+    await expect(remedy).toContainText('No supply');
+    await remedy.getByRole('button', { name: 'Done, and it is as before' }).tap();
+    await expect(page.getByRole('region', { name: 'Causes' })).not.toContainText('No supply');
+    await expect(page.getByRole('region', { name: 'Seen' })).toContainText('Put right, and it was as before');
+    await expectNoSideways(page);
     await expectAccessible(page);
   });
 });
