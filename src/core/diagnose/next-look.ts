@@ -46,7 +46,7 @@ const LEAST_GAIN = 0.01;
 /** Below this chance that the display is lit, nothing is asked that needs a call. */
 const CALLS_FROM = 0.5;
 /** So many of the best are looked at two steps deep. */
-const DEEP = 5;
+const DEEP = 10;
 
 export function abilityOf({ meter, helper }: Circumstances): Ability {
   return meter || helper ? 'meter' : 'hands';
@@ -201,7 +201,7 @@ function worthAhead(
   circumstances: Circumstances
 ): number {
   const there = circumstancesAfter(look.observation, circumstances);
-  const candidates = others.filter((other) => other !== look).slice(0, DEEP + 3);
+  const candidates = others.filter((other) => other !== look).slice(0, 2 * DEEP);
   let best = look.gain / look.minutes;
   let gone = look.gain;
   let minutes = look.minutes;
