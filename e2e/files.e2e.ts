@@ -82,22 +82,20 @@ test('two tabs: the other one follows, and a late edit never overwrites', async 
   await two.evaluate(async () => {
     const request = indexedDB.open('ulterum');
     const base = await new Promise<IDBDatabase>((done) => (request.onsuccess = () => done(request.result)));
-    const store = base.transaction('jobs', 'readwrite').objectStore('jobs');
+    const work = base.transaction('jobs', 'readwrite');
+    const store = work.objectStore('jobs');
     const read = store.get('job-schoolhouse');
-    await new Promise<void>(
-      (done) =>
-        (read.onsuccess = () => {
-          store.put(
-            {
-              ...read.result,
-              revision: read.result.revision + 1,
-              job: { ...read.result.job, name: 'Renamed elsewhere' }
-            },
-            'job-schoolhouse'
-          );
-          done();
-        })
-    );
+    read.onsuccess = () =>
+      store.put(
+        {
+          ...read.result,
+          revision: read.result.revision + 1,
+          job: { ...read.result.job, name: 'Renamed elsewhere' }
+        },
+        'job-schoolhouse'
+      );
+    // A page that is left takes back what is not written yet.
+    await new Promise((done) => (work.oncomplete = done));
     base.close();
   });
   await cell(page, 5, 'colour').focus();
@@ -134,16 +132,12 @@ test('one broken record hides no other: it is listed, taken out as it is, and re
   await page.evaluate(async () => {
     const request = indexedDB.open('ulterum');
     const base = await new Promise<IDBDatabase>((done) => (request.onsuccess = () => done(request.result)));
-    const store = base.transaction('jobs', 'readwrite').objectStore('jobs');
+    const work = base.transaction('jobs', 'readwrite');
+    const store = work.objectStore('jobs');
     store.put({ job: [[]], revision: 'x', saved: 'no time' }, 'job-broken');
     const read = store.get('job-schoolhouse');
-    await new Promise<void>(
-      (done) =>
-        (read.onsuccess = () => {
-          store.put({ ...read.result, saved: 'yesterday, or so' }, 'job-schoolhouse');
-          done();
-        })
-    );
+    read.onsuccess = () => store.put({ ...read.result, saved: 'yesterday, or so' }, 'job-schoolhouse');
+    await new Promise((done) => (work.oncomplete = done));
     base.close();
   });
   await open(page, '/');

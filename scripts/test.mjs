@@ -67,6 +67,16 @@ function read(file) {
   }
 }
 
+/** Titles of the browser tests that passed only when they were run again. */
+function secondTries(suites) {
+  return suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs
+      .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
+      .map(({ file, title }) => `${file}: ${title}`),
+    ...secondTries(inner)
+  ]);
+}
+
 const unit = read(unitFile);
 const e2e = read(e2eFile);
 const plain = checks.filter((check) => !check.name.endsWith('tests'));
@@ -79,5 +89,6 @@ let failed =
   plain.filter((check) => !check.ok).length + (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0);
 // A runner that broke before it could count is a failure too.
 if (failed === 0) failed = checks.filter((check) => !check.ok).length;
+for (const name of e2e ? secondTries(e2e.suites) : []) console.log(`needed a second try: ${name}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 && checks.every((check) => check.ok) ? 0 : 1;
