@@ -13,6 +13,12 @@ import {
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
+/** The made-up house whose work is done and that stays dark, where one finds out why. */
+async function openDark(page: Page): Promise<void> {
+  await open(page, '/demo/mill-cottage');
+  await page.waitForURL('**/why');
+}
+
 /** Answers the look that is asked for. */
 async function answer(page: Page, ask: RegExp, label: string): Promise<void> {
   const look = page.getByRole('region', { name: 'Next look' });
@@ -90,8 +96,7 @@ test.describe('on a phone', () => {
   test('dark at power-up: three looks lead to the cause, its remedy is done, and it is lit', async ({
     page
   }) => {
-    await open(page, '/demo/mill-cottage');
-    await page.waitForURL('**/why');
+    await openDark(page);
     await workOffline(page);
     await goTo(page, 'power');
     await expect(page.getByRole('region', { name: 'Simulated thermostat' })).toContainText('made up');
@@ -133,8 +138,7 @@ test.describe('on a phone', () => {
   test('a remedy that changed nothing takes its cause out, and the looking goes on from what was seen', async ({
     page
   }) => {
-    await open(page, '/demo/mill-cottage');
-    await page.waitForURL('**/why');
+    await openDark(page);
     await answer(page, /display show/, 'Dark');
     await answer(page, /head of the thermostat/, 'It did not');
     const remedy = page.getByRole('region', { name: 'Remedy' });
@@ -152,8 +156,7 @@ test.describe('on a phone', () => {
   test('what smells burnt ends the finding out, and what was seen is still there after a reload', async ({
     page
   }) => {
-    await open(page, '/demo/mill-cottage');
-    await page.waitForURL('**/why');
+    await openDark(page);
     await answer(page, /display show/, 'Dark');
     await expect(page.getByRole('region', { name: 'Seen so far' })).toContainText('Dark');
     await page.reload();

@@ -79,8 +79,8 @@ async function editToRanking(page, origin) {
       await page.evaluate(
         () =>
           new Promise((resolve) => {
-            const button = [...document.querySelectorAll('header button')].find((task) =>
-              (task.getAttribute('aria-label') ?? task.title).startsWith('Take back')
+            const button = [...document.querySelectorAll('header button')].find((candidate) =>
+              (candidate.getAttribute('aria-label') ?? candidate.title).startsWith('Take back')
             );
             const start = performance.now();
             button.click();

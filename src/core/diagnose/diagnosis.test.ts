@@ -10,7 +10,7 @@ import { diagnosisRequest } from './from-plan';
 import { CAUSE_ODDS } from './causes/odds';
 import type { CauseKind } from './causes/types';
 import { remedyOf } from './remedy';
-import { TRIED_STILL, triedId } from './observations/tried';
+import { TRIED_STILL, triedId } from './tried-code';
 import { readSeen } from '../formats/diagnose-words';
 import { stateOf, type DiagnosisState } from './state';
 

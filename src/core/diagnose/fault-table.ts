@@ -158,8 +158,8 @@ function tableFor({ sound, calls, faults, pairs, cases, points }: TableParts): F
   const rows: number[] = [-1, -1];
   faults.forEach((_, fault) => rows.push(fault, -1));
   if (pairs)
-    for (let value = 0; value < faults.length; value += 1)
-      for (let other = value + 1; other < faults.length; other += 1) rows.push(value, other);
+    for (let first = 0; first < faults.length; first += 1)
+      for (let second = first + 1; second < faults.length; second += 1) rows.push(first, second);
   const cells = (rows.length / 2) * calls.length;
   const loads = [...new Set(sound.loads.map((rule) => rule.load))];
   const runWords = Math.max(1, Math.ceil(loads.length / 32));

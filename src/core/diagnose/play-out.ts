@@ -12,7 +12,8 @@ import {
   type Circumstances,
   type NextLook
 } from './next-look';
-import { triedCauses, triedId, triedLook } from './observations/tried';
+import { triedCauses, triedLook } from './observations/tried';
+import { triedId } from './tried-code';
 import type { Observation } from './observations/types';
 
 export interface PlayOut {

@@ -1,7 +1,7 @@
 /** A diagnosis as plain data: for the command line and the server. */
 import type { Prepared, Seen } from '../diagnose/diagnosis';
 import { bitsOf, type NextLook } from '../diagnose/next-look';
-import { triedId } from '../diagnose/observations/tried';
+import { triedId } from '../diagnose/tried-code';
 import { remedyOf } from '../diagnose/remedy';
 import { observationNamed, type DiagnosisState } from '../diagnose/state';
 import { stopSign } from '../diagnose/stop-signs';

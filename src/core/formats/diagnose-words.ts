@@ -4,7 +4,8 @@
  * `PLACE.MARK` with the id of a device, `wall` or `machine`.
  */
 import type { Prepared, Seen } from '../diagnose/diagnosis';
-import { triedId, triedLook } from '../diagnose/observations/tried';
+import { triedLook } from '../diagnose/observations/tried';
+import { triedId } from '../diagnose/tried-code';
 import type { OwnReading } from '../diagnose/state';
 import { stopSign } from '../diagnose/stop-signs';
 import { readCall } from '../trade/calls';

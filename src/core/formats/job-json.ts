@@ -37,7 +37,8 @@ export function readRawJob(raw: unknown, migrations: Migrations = JOB_MIGRATIONS
 
 /**
  * The same, a thermostat at a time, with `pause` between them: a large job is read while the page answers. Where something does not hold it
- * is read again at once, so that the faults are the same.
+ * is read again at once, so that the faults are the same. What holds between thermostats (ids that come twice, wires that lead nowhere) is no
+ * matter of the schema, and is said as findings.
  */
 export async function readRawJobInParts(raw: unknown, pause: () => Promise<void>): Promise<JobRead> {
   const current = currentJob(raw, JOB_MIGRATIONS);

@@ -1,6 +1,8 @@
 /** What the verbs and the server say of mains heating controls, as plain JSON. */
 import type { MainsDiagnosis } from '../diagnose/mains/diagnose';
-import { PROBE_WORDS, triedCode, TRIED_STILL } from '../diagnose/mains/looks';
+import { triedCode } from '../diagnose/mains/causes';
+import { PROBE_WORDS } from '../diagnose/mains/looks';
+import { TRIED_STILL } from '../diagnose/tried-code';
 import type { MainsFinding } from '../findings/mains';
 import type { LayoutIdentification } from '../identify/mains/layout';
 import { controllerName } from '../match/mains/controllers';
@@ -113,6 +115,12 @@ export function mainsPlanReport(thermostat: string, plan: MainsPlan) {
   };
 }
 
+/** A remedy that was done and changed nothing, as `--seen` takes it. */
+export function triedSaying(cause: Parameters<typeof triedCode>[0]): string | null {
+  const code = triedCode(cause);
+  return code === null ? null : `${code}=${TRIED_STILL}`;
+}
+
 export function mainsDiagnosisReport(thermostat: string, found: MainsDiagnosis) {
   return {
     thermostat,
@@ -123,8 +131,8 @@ export function mainsDiagnosisReport(thermostat: string, found: MainsDiagnosis) 
         kind,
         text,
         remedy,
-        /** What to say where it was put right, and it is as before. */
-        tried: `${triedCode(id)}=${TRIED_STILL}`
+        /** What to say where it was put right, and it is as before; null for what has no remedy. */
+        tried: triedSaying({ id, kind })
       }))
     })),
     sound: found.sound,

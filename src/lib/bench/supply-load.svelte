@@ -13,7 +13,7 @@
   const patterns = ['', '/', 'x', '.'] as const;
   const share = (call: number, supply: number) => {
     const row = bench.everyCall[call]?.supplies[supply];
-    return row ? (100 * row.amps) / (row.ratedVa / 24) : 0;
+    return row ? (100 * row.amps) / row.ratedAmps : 0;
   };
   const most = $derived(
     Math.max(110, ...bench.everyCall.flatMap((_, call) => supplies.map((_, at) => share(call, at))))

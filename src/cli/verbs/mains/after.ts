@@ -2,11 +2,11 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { causesIn } from '$core/diagnose/mains/causes';
-import { diagnoseMains } from '$core/diagnose/mains/diagnose';
-import { looksIn, PROBE_WORDS, readMainsSeen, triedCode, TRIED_STILL } from '$core/diagnose/mains/looks';
+import { diagnoseMains, type NamedCause } from '$core/diagnose/mains/diagnose';
+import { looksIn, PROBE_WORDS, readMainsSeen } from '$core/diagnose/mains/looks';
 import { isCompetent } from '$core/job/mains-edits';
 import { writeLeftCodes } from '$core/formats/left-code';
-import { mainsDiagnosisReport } from '$core/formats/mains-reports';
+import { mainsDiagnosisReport, triedSaying } from '$core/formats/mains-reports';
 import { writeStripCsv } from '$core/formats/strip-csv';
 import { stripSheet } from '$core/formats/strip-sheet';
 import type { WiringState } from '$core/job/bench-schema';
@@ -66,12 +66,18 @@ export function diagnoseOutcome(point: MainsPoint, args: Arguments, which: Wirin
               ({ value, label }) => `    --seen ${found.next?.look.id}=${value}   ${label}`
             )
           ]
-        : [
-            ...wrap(`Remedy: ${found.causes[0]?.causes[0]?.remedy ?? ''}`, '  ', '    '),
-            `    --seen ${triedCode(found.causes[0]?.causes[0]?.id ?? '')}=${TRIED_STILL}   Done, and it is as before`
-          ])
+        : remedyLines(found.causes[0]?.causes[0]))
     ].join('\n')
   };
+}
+
+function remedyLines(cause: NamedCause | undefined): string[] {
+  if (!cause) return [];
+  const tried = triedSaying(cause);
+  return [
+    ...wrap(`Remedy: ${cause.remedy}`, '  ', '    '),
+    ...(tried === null ? [] : [`    --seen ${tried}   Done, and it is as before`])
+  ];
 }
 
 /** A code that leads nowhere: the application's own reader takes it, a camera by itself opens nothing. */

@@ -6,6 +6,7 @@ import { doesOf, mainsTerminal, mainsUnits, screwsThat } from '../../devices/mai
 import { printedMark, landedTerminal, type MainsUnit, type Upset, type Wiring } from '../../wiring/graph';
 import { joinedIn } from '../../wiring/joined';
 import { unitsOf } from '../../proof/mains/rows';
+import { triedId } from '../tried-code';
 import { firstScrew, withEnd, withLink } from '../../supply/mains/edits';
 
 export const MAINS_CAUSE_KINDS = [
@@ -38,6 +39,11 @@ export interface MainsCause {
   readonly odds: number;
   /** The wiring with it; null for what no wiring shows. */
   readonly wiring: Wiring | null;
+}
+
+/** What it is kept under that its remedy was done; null for what has none. */
+export function triedCode({ id, kind }: Pick<MainsCause, 'id' | 'kind'>): string | null {
+  return kind === 'something-else' ? null : triedId(id);
 }
 
 /** How many times a cause counts that a move of this job could have made. */

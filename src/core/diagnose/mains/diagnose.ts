@@ -2,16 +2,9 @@
 import { expectedFrom, posterior } from '../../belief/bayes';
 import type { MainsInputs } from '../../proof/mains/rows';
 import type { Wiring } from '../../wiring/graph';
-import { causesIn, type MainsCause } from './causes';
-import {
-  askedOf,
-  looksIn,
-  shownIn,
-  triedCode,
-  TRIED_STILL,
-  type MainsLook,
-  type MainsQuestion
-} from './looks';
+import { TRIED_STILL } from '../tried-code';
+import { causesIn, triedCode, type MainsCause } from './causes';
+import { askedOf, looksIn, shownIn, type MainsLook, type MainsQuestion } from './looks';
 
 export interface MainsDiagnosisInput {
   readonly wiring: Wiring;
@@ -34,6 +27,8 @@ export interface MainsCauseBelief {
 
 export interface MainsDiagnosis {
   readonly causes: readonly MainsCauseBelief[];
+  /** The likeliest, where its remedy is worth more than another look. */
+  readonly settled: MainsCauseBelief | null;
   readonly next: { readonly look: MainsQuestion; readonly gain: number } | null;
   readonly looks: readonly MainsQuestion[];
   /** Causes whose remedy was done, and it is as before: they are out. */
@@ -48,11 +43,6 @@ const ERR = 0.03;
 const EVEN = 0.5;
 /** From here a remedy is worth more than another look. */
 export const MAINS_SETTLED = 0.8;
-/** Whether its remedy is worth more than another look: likely enough, and something that has one. */
-export function isSettled(top: MainsCauseBelief | undefined): boolean {
-  return top !== undefined && top.probability >= MAINS_SETTLED;
-}
-
 /** Below this many bits no look is worth its minutes. */
 const LEAST_GAIN = 0.02;
 
@@ -66,7 +56,7 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
     if (shown === undefined) return EVEN;
     return shown === answer ? 1 - ERR : ERR;
   };
-  const isTried = ({ id }: NamedCause) => seen[triedCode(id)] === TRIED_STILL;
+  const isTried = (cause: NamedCause) => seen[triedCode(cause) ?? ''] === TRIED_STILL;
   const oddsOf = (cause: MainsCause) => (isTried(cause) ? 0 : cause.odds);
   const total = causes.reduce((sum, cause) => sum + oddsOf(cause), 0);
   const prior = Float64Array.from(causes, (cause) => oddsOf(cause) / total);
@@ -96,9 +86,11 @@ export function diagnoseMains(input: MainsDiagnosisInput): MainsDiagnosis {
     const left = group.causes.filter((cause) => !isTried(cause));
     return left.length > 0 ? [{ ...group, causes: left }] : [];
   });
-  const settled = isSettled(grouped[0]);
+  const [top] = grouped;
+  const settled = top && top.probability >= MAINS_SETTLED ? top : null;
   return {
     causes: grouped,
+    settled,
     next: settled || !next[0] ? null : { ...next[0], look: askedOf(next[0].look) },
     looks: looks.map(askedOf),
     tried: causes.filter(isTried).map(named),

@@ -4,7 +4,8 @@
  */
 import { nodeFor } from '../../devices/mains/screws';
 import type { SimulateFailure } from '../../circuit/simulate';
-import { causesIn } from './causes';
+import { TRIED_STILL } from '../tried-code';
+import { causesIn, triedCode } from './causes';
 import { rowFor, unitsOf, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { servesOf, solveRow, type RowState } from '../../proof/mains/ways';
 import { landedTerminal, printedMark, type TerminalId, type Wiring } from '../../wiring/graph';
@@ -40,13 +41,6 @@ const yesNo = [
   { value: 'no', label: 'No' }
 ] as const;
 const on = (is: boolean) => (is ? 'yes' : 'no');
-
-/** What the answer is kept under, where the remedy of a cause was done. */
-export function triedCode(cause: string): string {
-  return `tried-${cause}`;
-}
-/** It was put right, and is as before. */
-export const TRIED_STILL = 'as-before';
 
 export function askedOf({ shows: _shows, ...question }: MainsLook): MainsQuestion {
   return question;
@@ -232,7 +226,7 @@ export function readMainsSeen(
     const cut = code.lastIndexOf('=');
     const name = code.slice(0, cut);
     const value = code.slice(cut + 1);
-    if (value === TRIED_STILL && causes.some(({ id }) => triedCode(id) === name)) {
+    if (value === TRIED_STILL && causes.some((cause) => triedCode(cause) === name)) {
       seen[name] = value;
       continue;
     }

@@ -4,10 +4,10 @@
  */
 import { wallPlace } from '../../wiring/graph';
 import type { Cause } from '../causes/types';
+import { TRIED_STILL, triedId } from '../tried-code';
 import { chancesOf } from './predict';
 import type { Answer, Observation, Situation } from './types';
 
-export const TRIED_STILL = 'still';
 const WHAT_THEN: readonly Answer[] = [
   { value: TRIED_STILL, label: 'As before' },
   { value: 'gone', label: 'It works now' }
@@ -15,8 +15,6 @@ const WHAT_THEN: readonly Answer[] = [
 
 /** What was put right and looked at again is next to never still what is wrong. */
 const TRIED_ERRS = 0.002;
-
-export const triedId = (cause: string) => `tried-${cause}`;
 
 /** Causes whose remedy was done and changed nothing, by their ids. */
 export function triedCauses(

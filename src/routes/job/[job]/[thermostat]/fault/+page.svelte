@@ -1,7 +1,8 @@
 <script lang="ts">
   /** Station: find out why. What needs no open cover comes first; a tester on the strip only for somebody competent. */
-  import { PROBE_WORDS, triedCode, TRIED_STILL } from '$core/diagnose/mains/looks';
-  import { isSettled } from '$core/diagnose/mains/diagnose';
+  import { triedCode } from '$core/diagnose/mains/causes';
+  import { PROBE_WORDS } from '$core/diagnose/mains/looks';
+  import { TRIED_STILL } from '$core/diagnose/tried-code';
   import { clearSeen, seeMains } from '$core/job/mains-after-edits';
   import { percentText } from '$core/trade/figures';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -18,8 +19,6 @@
   intro="One look at a time, the one that tells most first. Covers stay on: what gets warm, what runs, what a lever does."
 >
   {#snippet body(mains, { diagnosis })}
-    {@const [top] = diagnosis.causes}
-    {@const settled = isSettled(top)}
     {#if diagnosis.next}
       {@const { look } = diagnosis.next}
       <section class="sheet-of-paper p-4" aria-label="Next look" data-look={look.id}>
@@ -38,7 +37,9 @@
         </div>
       </section>
     {/if}
-    {#if settled && top}
+    {#if diagnosis.settled}
+      {@const top = diagnosis.settled}
+      {@const tried = top.causes[0] ? triedCode(top.causes[0]) : null}
       <section class="sheet-of-paper border-2 p-4" aria-label="Remedy" data-cause={top.causes[0]?.id}>
         <h2 class="section-title">Most likely: {say(top.causes[0]?.text ?? '')}</h2>
         <p>{say(top.causes[0]?.remedy ?? '')}</p>
@@ -48,12 +49,11 @@
             {say(cause.remedy)}
           </p>
         {/each}
-        {#if top.causes[0] && top.causes[0].kind !== 'something-else'}
-          {@const first = top.causes[0]}
+        {#if tried !== null}
           <button
             type="button"
             class="btn btn-outline no-print mt-3 h-auto min-h-11 py-2"
-            onclick={() => place.session.edit(seeMains(place.job, id, triedCode(first.id), TRIED_STILL))}
+            onclick={() => place.session.edit(seeMains(place.job, id, tried, TRIED_STILL))}
             >Done, and it is as before</button
           >
         {/if}
@@ -105,7 +105,7 @@
                 type="button"
                 class="btn btn-ghost btn-sm flex-none"
                 aria-label="Take back: {cause.text}"
-                onclick={() => place.session.edit(seeMains(place.job, id, triedCode(cause.id), null))}
+                onclick={() => place.session.edit(seeMains(place.job, id, triedCode(cause) ?? '', null))}
                 >Take back</button
               >
             </li>

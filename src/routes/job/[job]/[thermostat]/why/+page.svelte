@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { WIRING_STATE_NAMES, WIRING_STATES } from '$core/job/bench-schema';
   import { gateOfLook } from '$core/plan/hands';
-  import { TRIED_STILL } from '$core/diagnose/observations/tried';
+  import { TRIED_STILL } from '$core/diagnose/tried-code';
   import { STOP_SIGNS } from '$core/diagnose/stop-signs';
   import ChoiceField from '$lib/fields/choice-field.svelte';
   import { getPlace } from '$lib/state/context';

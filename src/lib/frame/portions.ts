@@ -1,0 +1,13 @@
+/** How much of a long list is drawn in a frame: a machine that is slow gets fewer at a time. */
+
+/** About as many as fill a window; the next come in the frame after. */
+export const AT_ONCE = 8;
+export const MOST_PER_FRAME = 8;
+/** A frame that takes longer was given too much, milliseconds: half of what the longest task may take. */
+const FRAME_MS = 25;
+
+/** The next portion, after one of `portion` whose frame took so many milliseconds: half where that was long, one more where it was not. */
+export function nextPortion(portion: number, tookMs: number): number {
+  const next = tookMs > FRAME_MS ? Math.floor(portion / 2) : portion + 1;
+  return Math.min(MOST_PER_FRAME, Math.max(1, next));
+}
