@@ -10,6 +10,7 @@
   import About from '$lib/home/about.svelte';
   import type { Told } from '$lib/home/actions';
   import type { JobStore, JobSummary } from '$storage/port';
+  import { typedIn } from '$lib/state/typed.svelte';
 
   /** As long as a name may be. */
   const SHORT_TEXT = 120;
@@ -21,6 +22,8 @@
   const listing = () => import('$lib/home/job-list.svelte');
   let told = $state.raw<Told | null>(null);
   let naming = $state(false);
+  const NEW = { name: '', place: '' };
+  const typed = typedIn(() => 'new-job', NEW);
   let removing = $state.raw<JobSummary | null>(null);
   const actions = () => import('$lib/home/actions');
 
@@ -74,15 +77,18 @@
 
   async function begin(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const form = new FormData(event.currentTarget as HTMLFormElement);
     const { beginJob } = await actions();
     const made = await beginJob(
-      String(form.get('name') ?? '').trim() || 'My house',
-      String(form.get('place') ?? ''),
+      typed.name.trim() || 'My house',
+      typed.place,
       (event.submitter as HTMLButtonElement | null)?.value === 'mains'
     );
-    if (typeof made === 'string') await goto(made);
-    else told = made;
+    if (typeof made !== 'string') {
+      told = made;
+      return;
+    }
+    Object.assign(typed, NEW);
+    await goto(made);
   }
 
   async function bring(event: Event): Promise<void> {
@@ -193,11 +199,11 @@
   <form class="grid gap-3" onsubmit={begin}>
     <label class="flex flex-col gap-1 text-sm"
       >Which house
-      <input class="input w-full" name="name" maxlength={SHORT_TEXT} placeholder="My house" />
+      <input class="input w-full" bind:value={typed.name} maxlength={SHORT_TEXT} placeholder="My house" />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >Where
-      <input class="input w-full" name="place" maxlength={SHORT_TEXT} />
+      <input class="input w-full" bind:value={typed.place} maxlength={SHORT_TEXT} />
     </label>
     <div class="mt-1 flex flex-wrap justify-end gap-2">
       <button class="btn btn-primary order-2" value="wall">Begin at the wall</button>

@@ -6,9 +6,12 @@ import { movedBy, NO_HISTORY, withStep } from '$core/job/history';
 import { withPhoto } from '$core/houses/pictured';
 import { newJob } from '$core/job/create';
 import { makeId } from '$core/job/ids';
+import type { Job } from '$core/job/schema';
 import { setStep } from '$core/job/steps';
+import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { storeAcceptance } from './acceptance';
 import { browserStore } from './browser';
+import type { JobStore } from './port';
 
 let number = 0;
 const fresh = () => `test-${(number += 1)}`;
@@ -57,7 +60,7 @@ describe('the list of jobs', () => {
     const store = browserStore(name);
     const job = newJob(makeId('job', 'elm'), 'The elm house');
     await store.save({ job, saved: '2026-03-01T09:00:00.000Z', history: NO_HISTORY }, 0, NO_HISTORY);
-    const change = async (change: (record: { job: object; listed: object }) => object) =>
+    const change = async (change: (record: { shell: object; listed: object }) => object) =>
       raw.setItem('job-elm', change((await raw.getItem('job-elm'))!));
     return { store, change };
   };
@@ -65,7 +68,7 @@ describe('the list of jobs', () => {
   it('says of each what was written with it, and does not look through the job for that', async () => {
     const { store, change } = await kept();
     expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'The elm house' }]);
-    await change((record) => ({ ...record, job: { ...record.job, thermostats: 'none' } }));
+    await change((record) => ({ ...record, shell: { ...record.shell, equipment: 'none' } }));
     expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'The elm house' }]);
     expect(await store.load('job-elm')).toMatchObject({ ok: false, reason: 'damaged' });
   });
@@ -77,8 +80,98 @@ describe('the list of jobs', () => {
     ['the summary of another revision', { of: 1, revision: 2, summary: { id: 'job-elm', name: 'old' } }]
   ])('is made from the job where there is %s', async (_, listed) => {
     const { store, change } = await kept();
-    await change((record) => ({ ...record, job: { ...record.job, name: 'Renamed' }, listed }));
+    await change((record) => ({ ...record, shell: { ...record.shell, name: 'Renamed' }, listed }));
     expect(await store.list()).toMatchObject([{ id: 'job-elm', name: 'Renamed' }]);
+  });
+});
+
+describe('the thermostats of a job, each stored by itself', () => {
+  const job = SCHOOLHOUSE;
+  const named = (at: number, name: string, of: Job = job): Job => ({
+    ...of,
+    thermostats: of.thermostats.map((thermostat, place) =>
+      place === at ? { ...thermostat, name } : thermostat
+    )
+  });
+  const record = (of: Job) => ({ job: of, saved: '', history: NO_HISTORY });
+  const opened = async (store: JobStore) => {
+    const read = await store.load(job.id);
+    if (!read.ok) throw new Error('opens');
+    return read.record.job;
+  };
+  const kept = async () => {
+    const name = fresh();
+    const parts = localforage.createInstance({ name, storeName: 'thermostats' });
+    const records = localforage.createInstance({ name, storeName: 'jobs' });
+    const store = browserStore(name);
+    await store.save(record(job), 0, NO_HISTORY);
+    return { name, parts, records, store };
+  };
+
+  it('are written where they have changed, after a save and after an opening, and left alone where not', async () => {
+    const { name, parts, store } = await kept();
+    const first = await parts.keys();
+    expect(first).toHaveLength(job.thermostats.length);
+    const changed = named(1, 'The flat above');
+    await store.save(record(changed), 1, NO_HISTORY);
+    const second = await parts.keys();
+    expect(second).toHaveLength(first.length);
+    expect(second.filter((key) => !first.includes(key))).toHaveLength(1);
+    const elsewhere = browserStore(name);
+    const again = await opened(elsewhere);
+    expect(again).toEqual(changed);
+    await elsewhere.save(record(named(0, 'The hall', again)), 2, NO_HISTORY);
+    const third = await parts.keys();
+    expect(third.filter((key) => !second.includes(key))).toHaveLength(1);
+    expect((await opened(store)).thermostats.map((thermostat) => thermostat.name).slice(0, 2)).toEqual([
+      'The hall',
+      'The flat above'
+    ]);
+  });
+
+  it('are what was saved last, though a save between failed and its edit was taken back', async () => {
+    const { store } = await kept();
+    const unkept = { ...named(0, 'never kept'), note: Symbol('cannot be cloned') as unknown as string };
+    expect(await store.save(record(unkept), 1, NO_HISTORY)).toMatchObject({ ok: false, reason: 'refused' });
+    expect((await opened(store)).thermostats[0]!.name).toBe(job.thermostats[0]!.name);
+    await store.save(record(named(0, 'kept')), 1, NO_HISTORY);
+    await store.save(record({ ...unkept, note: '' }), 2, NO_HISTORY);
+    expect((await opened(store)).thermostats[0]!.name).toBe('never kept');
+  });
+
+  it('that no record names are cleared away when the job is opened, and those of other jobs stay', async () => {
+    const { parts, store } = await kept();
+    const before = await parts.keys();
+    await parts.setItem(`${job.id}/left-over`, job.thermostats[0]);
+    await parts.setItem(`${job.id}-2/other`, job.thermostats[0]);
+    await opened(store);
+    expect((await parts.keys()).sort()).toEqual([...before, `${job.id}-2/other`].sort());
+    await store.remove(job.id);
+    expect(await parts.keys()).toEqual([`${job.id}-2/other`]);
+  });
+
+  it('are told with their place where one is missing, and the others can still be taken out', async () => {
+    const { parts, records, store } = await kept();
+    const { thermostats } = (await records.getItem<{ thermostats: string[] }>(job.id))!;
+    await parts.removeItem(thermostats[1]!);
+    const read = await store.load(job.id);
+    expect(read).toMatchObject({ ok: false, reason: 'damaged' });
+    if (read.ok || read.reason !== 'damaged') return;
+    expect(read.why).toContain('thermostats[1]');
+    expect(read.raw).toContain(`"name": "${job.thermostats[0]!.name}"`);
+    expect(await parts.keys()).toHaveLength(job.thermostats.length - 1);
+  });
+
+  it('come out of a job that an earlier version kept in one piece, with the first save', async () => {
+    const name = fresh();
+    const records = localforage.createInstance({ name, storeName: 'jobs' });
+    await records.setItem(job.id, { job, revision: 7, saved: '', history: null });
+    const store = browserStore(name);
+    expect(await opened(store)).toEqual(job);
+    await store.save(record(named(0, 'The hall')), 7, NO_HISTORY);
+    expect((await opened(browserStore(name))).thermostats[0]!.name).toBe('The hall');
+    // A page of that version would take what it finds under `job` for all there is.
+    expect(await records.getItem(job.id)).not.toHaveProperty('job');
   });
 });
 

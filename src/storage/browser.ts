@@ -3,11 +3,9 @@
  * share, so that two tabs cannot both win; other tabs hear of it through a broadcast channel.
  */
 import localforage from 'localforage';
-import { readRawJob, readRawJobInParts, type JobRead } from '$core/formats/job-json';
 import type { PhotoId } from '$core/job/ids';
-import type { Job } from '$core/job/schema';
-import { faultText } from '$core/job/faults';
-import { NO_HISTORY, type History } from '$core/job/history';
+import type { History } from '$core/job/history';
+import { JOB_VERSION } from '$core/job/schema';
 import { Pictures } from './pictures';
 import {
   orphansOf,
@@ -18,45 +16,41 @@ import {
   type NewRecord,
   type SaveResult
 } from './port';
-import { headOf, LISTED_FORM, StepStore, type StoredRecord } from './step-store';
+import { StepStore } from './step-store';
+import { isRevision, keysOf, listedOf, readRecord, readRecordInParts, storedRecord } from './stored-record';
+import { ThermostatStore } from './thermostat-store';
+import { browserTyped, type TypedTexts } from './typed-text';
 
 const CHANNEL = 'ulterum-jobs';
 
-export function browserStore(name = 'ulterum'): JobStore {
-  const forage = localforage.createInstance({ name, storeName: 'jobs' });
-  const pictures = new Pictures(localforage.createInstance({ name, storeName: 'photos' }));
-  const history = new StepStore(localforage.createInstance({ name, storeName: 'steps' }));
+export function browserStore(name = 'ulterum', typed: TypedTexts = browserTyped()): JobStore {
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${CHANNEL}-${name}`);
+  const instance = (storeName: string) => localforage.createInstance({ name, storeName });
+  const pictures = new Pictures(instance('photos'));
+  const keeping: Keeping = {
+    forage: instance('jobs'),
+    history: new StepStore(instance('steps')),
+    thermostats: new ThermostatStore(instance('thermostats')),
+    channel
+  };
+  // What belongs to one job is read and written by one tab at a time: a record and its parts are of the same save.
+  const alone = <T>(id: string, work: () => Promise<T>) => locked(`${name}:${id}`, work);
   return {
-    async list() {
-      const summaries: JobSummary[] = [];
-      await forage.iterate<unknown, void>((value, key) => {
-        summaries.push(summaryOfStored(key, value));
-      });
-      return summaries.sort((a, b) => b.saved.localeCompare(a.saved));
-    },
-    async load(id) {
-      try {
-        const value = await forage.getItem<unknown>(id);
-        if (value === null) return { ok: false, reason: 'missing' };
-        const read = await readRecordInParts(value);
-        return read.ok ? await history.opened(read.record, read.from) : read;
-      } catch (error) {
-        return { ok: false, reason: 'refused', why: messageOf(error) };
-      }
-    },
-    async save(record, revision, known) {
-      return locked(`${name}:${record.job.id}`, () =>
-        compareAndSave({ forage, history, channel }, { record, revision, known })
-      );
-    },
-    async remove(id) {
-      const gone = await forage.getItem<unknown>(id);
-      await forage.removeItem(id);
-      await history.remove(id);
-      await pictures.remove(id, await oldOrphans(forage, gone));
-      channel?.postMessage(id);
-    },
+    list: () => listed(keeping),
+    load: (id) => alone(id, () => loaded(keeping, id)),
+    save: (record, revision, known) =>
+      alone(record.job.id, () => compareAndSave(keeping, { record, revision, known })),
+    remove: (id) =>
+      alone(id, async () => {
+        const { forage, history, thermostats } = keeping;
+        const old = await oldOrphans(keeping, id);
+        await forage.removeItem(id);
+        await history.remove(id);
+        await thermostats.sweep(id, []);
+        await pictures.remove(id, old);
+        typed.forget(id);
+        channel?.postMessage(id);
+      }),
     async putPhoto(job, id, picture) {
       try {
         await pictures.put(job, id, picture);
@@ -74,21 +68,49 @@ export function browserStore(name = 'ulterum'): JobStore {
   };
 }
 
-/** A record that does not hold stands in the list as well, so that it can be taken out. */
-function summaryOfStored(key: string, value: unknown): JobSummary {
-  const { listed: known, revision } = (value ?? {}) as Partial<StoredRecord>;
-  if (known?.of === LISTED_FORM && known.revision === revision && known.summary.id === key)
-    return known.summary;
-  const read = readRecord(value);
-  return read.ok
-    ? summaryOf(read.record)
-    : { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [], due: [], closed: false };
-}
-
 interface Keeping {
   readonly forage: LocalForage;
   readonly history: StepStore;
+  readonly thermostats: ThermostatStore;
   readonly channel: BroadcastChannel | null;
+}
+
+async function listed({ forage, thermostats }: Keeping): Promise<JobSummary[]> {
+  const summaries: JobSummary[] = [];
+  const unlisted: [string, unknown][] = [];
+  await forage.iterate<unknown, void>((value, key) => {
+    const summary = listedOf(key, value);
+    if (summary) summaries.push(summary);
+    else unlisted.push([key, value]);
+  });
+  for (const [key, value] of unlisted) {
+    const read = await readRecord(value, thermostats);
+    summaries.push(read.ok ? summaryOf(read.record) : damagedSummary(key));
+  }
+  return summaries.sort((a, b) => b.saved.localeCompare(a.saved));
+}
+
+/** A record that does not hold stands in the list as well, so that it can be taken out. */
+function damagedSummary(key: string): JobSummary {
+  return { id: key, name: `${key} (damaged)`, place: '', saved: '', thermostats: [], due: [], closed: false };
+}
+
+async function loaded({ forage, history, thermostats }: Keeping, id: string): Promise<LoadResult> {
+  try {
+    const value = await forage.getItem<unknown>(id);
+    if (value === null) return { ok: false, reason: 'missing' };
+    const read = await readRecordInParts(value, thermostats);
+    if (!read.ok) return read;
+    const keys = keysOf(value);
+    await thermostats.sweep(id, keys);
+    const opened = await history.opened(read.record, read.from);
+    // What was changed on the way in is written with the next save; of an older version that is all of it.
+    const { job } = opened.record;
+    if (read.from === JOB_VERSION && job === read.record.job) thermostats.remember(job.thermostats, keys);
+    return opened;
+  } catch (error) {
+    return { ok: false, reason: 'refused', why: messageOf(error) };
+  }
 }
 
 interface Saving {
@@ -97,42 +119,44 @@ interface Saving {
   readonly known: History;
 }
 
-async function compareAndSave(
-  { forage, history, channel }: Keeping,
-  { record, revision, known }: Saving
-): Promise<SaveResult> {
+async function compareAndSave(keeping: Keeping, { record, revision, known }: Saving): Promise<SaveResult> {
+  const { forage, history, thermostats, channel } = keeping;
+  const { job } = record;
   try {
-    const stored = await forage.getItem<unknown>(record.job.id);
-    if (stored === null && revision > 0) return { ok: false, reason: 'gone' };
-    if (stored !== null) {
-      const other = isRevision(stored, revision) ? null : readRecord(stored);
-      if (other?.ok === false)
-        return {
-          ok: false,
-          reason: 'refused',
-          why: 'what is stored under this id is damaged and is left untouched'
-        };
-      if (other && other.record.revision !== revision) {
-        const theirs = await history.opened(other.record, other.from);
-        return { ok: false, reason: 'conflict', theirs: theirs.record };
-      }
-    }
-    const { job, saved } = record;
-    // The steps first: the record is what makes them count.
-    await history.write(job.id, revision + 1, known, record.history);
-    const kept: StoredRecord = {
-      job,
-      saved,
-      revision: revision + 1,
-      history: headOf(record.history),
-      listed: { of: LISTED_FORM, revision: revision + 1, summary: summaryOf(record) }
-    };
-    await forage.setItem(job.id, kept);
-    channel?.postMessage(record.job.id);
-    return { ok: true, revision: revision + 1 };
+    const stored = await forage.getItem<unknown>(job.id);
+    const hindrance = await hindranceOf(keeping, stored, revision);
+    if (hindrance) return hindrance;
+    const next = { ...record, revision: revision + 1 };
+    const held = keysOf(stored);
+    // Steps and thermostats first: the record is what makes them count.
+    await history.write(job.id, next.revision, known, record.history);
+    const keys = await thermostats.write(job, held);
+    await forage.setItem(job.id, storedRecord(next, keys));
+    await thermostats.remove(held.filter((key) => !keys.includes(key)));
+    channel?.postMessage(job.id);
+    return { ok: true, revision: next.revision };
   } catch (error) {
     return failure(error);
   }
+}
+
+/** Why a job that was made from this revision cannot take the place of what is stored; null where it can. */
+async function hindranceOf(
+  { history, thermostats }: Keeping,
+  stored: unknown,
+  revision: number
+): Promise<Extract<SaveResult, { ok: false }> | null> {
+  if (stored === null) return revision > 0 ? { ok: false, reason: 'gone' } : null;
+  // The one that it was made from was read when it was opened, and is not looked through again.
+  if (isRevision(stored, revision)) return null;
+  const other = await readRecord(stored, thermostats);
+  if (!other.ok) {
+    const why = 'what is stored under this id is damaged and is left untouched';
+    return { ok: false, reason: 'refused', why };
+  }
+  if (other.record.revision === revision) return null;
+  const theirs = await history.opened(other.record, other.from);
+  return { ok: false, reason: 'conflict', theirs: theirs.record };
 }
 
 function failure(error: unknown): { ok: false; reason: 'full' | 'refused'; why: string } {
@@ -140,77 +164,16 @@ function failure(error: unknown): { ok: false; reason: 'full' | 'refused'; why: 
   return { ok: false, reason: full ? 'full' : 'refused', why: messageOf(error) };
 }
 
-/** Pictures of an earlier version that only the removed job showed; none where another stored job does not hold, and nobody knows. */
-async function oldOrphans(forage: LocalForage, gone: unknown): Promise<PhotoId[]> {
-  const read = readRecord(gone);
-  if (!read.ok) return [];
-  const others: Job[] = [];
-  let whole = true;
-  await forage.iterate<unknown, void>((value) => {
-    const other = readRecord(value);
-    if (other.ok) others.push(other.record.job);
-    else whole = false;
+/** Pictures of an earlier version that only this job shows; none where another stored job does not hold, and nobody knows. */
+async function oldOrphans({ forage, thermostats }: Keeping, id: string): Promise<PhotoId[]> {
+  const values: unknown[] = [];
+  await forage.iterate<unknown, void>((value, key) => {
+    if (key !== id) values.push(value);
   });
-  return whole ? orphansOf(read.record.job, others) : [];
-}
-
-/** Whether a stored record is the one that the save was made from: that one was read when it was opened, and is not looked through again. */
-function isRevision(stored: unknown, revision: number): boolean {
-  return revision > 0 && (stored as Partial<StoredRecord>).revision === revision;
-}
-
-type RecordRead =
-  | { readonly ok: true; readonly record: StoredRecord; readonly from: number }
-  | Extract<LoadResult, { reason: 'damaged' }>;
-
-function readRecord(value: unknown): RecordRead {
-  return recordWith(value, readRawJob((value as Partial<StoredRecord> | null)?.job));
-}
-
-/** The same for a job that is opened: a large one is read while the page answers. */
-async function readRecordInParts(value: unknown): Promise<RecordRead> {
-  return recordWith(value, await readRawJobInParts((value as Partial<StoredRecord>).job, breath()));
-}
-
-/** A frame, milliseconds. */
-const FRAME_MS = 16;
-
-/** Waits a turn where the page was kept longer than a frame; the first time always: what was read from the database was unpacked just now. */
-function breath(): () => Promise<void> {
-  let since = -Infinity;
-  return async () => {
-    if (performance.now() - since < FRAME_MS) return;
-    await new Promise((done) => setTimeout(done));
-    since = performance.now();
-  };
-}
-
-function recordWith(value: unknown, read: JobRead): RecordRead {
-  const record = value as Partial<StoredRecord> | null;
-  if (!read.ok) {
-    return {
-      ok: false,
-      reason: 'damaged',
-      why: read.faults.map(faultText).join('; '),
-      raw: JSON.stringify(value, null, 2)
-    };
-  }
-  return {
-    ok: true,
-    from: read.from,
-    record: {
-      job: read.job,
-      revision: typeof record?.revision === 'number' ? record.revision : 0,
-      saved: typeof record?.saved === 'string' ? record.saved : '',
-      history: record?.history ?? (hadSteps(value) ? null : headOf(NO_HISTORY))
-    }
-  };
-}
-
-/** Whether a record of an older version held steps: they were kept within it. */
-function hadSteps(value: unknown): boolean {
-  const { past, future } = value as { past?: unknown[]; future?: unknown[] };
-  return (past?.length ?? 0) + (future?.length ?? 0) > 0;
+  const gone = await readRecord(await forage.getItem<unknown>(id), thermostats);
+  const others = await Promise.all(values.map((value) => readRecord(value, thermostats)));
+  const jobs = others.flatMap((other) => (other.ok ? [other.record.job] : []));
+  return gone.ok && jobs.length === others.length ? orphansOf(gone.record.job, jobs) : [];
 }
 
 /** Runs alone among all tabs; in a browser without locks, alone in this page at least. */

@@ -4,43 +4,9 @@
  */
 import { withUniqueIds } from '$core/formats/unique-ids';
 import { changeSince, NO_HISTORY, type History } from '$core/job/history';
-import type { Job } from '$core/job/schema';
 import { STEP_VERSION, type Step } from '$core/job/steps';
-import type { JobSummary, LoadResult } from './port';
-
-/** What a job's record says of its steps. */
-interface HistoryHead {
-  readonly version: number;
-  readonly first: number;
-  readonly cursor: number;
-  /** Number after the last step. */
-  readonly end: number;
-}
-
-/** A record as it lies in the browser. */
-export interface StoredRecord {
-  readonly job: Job;
-  readonly revision: number;
-  readonly saved: string;
-  /** Null where an older version kept the steps within the record. */
-  readonly history: HistoryHead | null;
-  /** What the list of jobs shows of it, written with it: a large job is not looked through for its name. Older records have none. */
-  readonly listed?: Listed;
-}
-
-/** `of`: the form of the summary. One of another form, or of another revision than its record's, is made anew from the job. */
-interface Listed {
-  readonly of: typeof LISTED_FORM;
-  readonly revision: number;
-  readonly summary: JobSummary;
-}
-
-/** Goes up when a summary says more, or says it otherwise. */
-export const LISTED_FORM = 1;
-
-export function headOf({ first, steps, cursor }: History): HistoryHead {
-  return { version: STEP_VERSION, first, cursor, end: first + steps.length };
-}
+import type { LoadResult } from './port';
+import type { WholeRecord } from './stored-record';
 
 interface StoredStep {
   /** The revision that it was written for: one that is newer than the record was never saved with it. */
@@ -63,7 +29,7 @@ export class StepStore {
   }
 
   /** The record with its steps, or without them where they cannot be read. */
-  async opened(stored: StoredRecord, from: number): Promise<Extract<LoadResult, { ok: true }>> {
+  async opened(stored: WholeRecord, from: number): Promise<Extract<LoadResult, { ok: true }>> {
     const history = await this.#read(stored);
     const { revision, saved } = stored;
     const { job, words } = withUniqueIds(stored.job);
@@ -80,7 +46,7 @@ export class StepStore {
       await this.#forage.removeItem(key);
   }
 
-  async #read({ job, revision, history }: StoredRecord): Promise<History | null> {
+  async #read({ job, revision, history }: WholeRecord): Promise<History | null> {
     if (history === null) return null;
     const { version, first, cursor, end } = history;
     if (version !== STEP_VERSION || !(first <= cursor && cursor <= end)) return null;

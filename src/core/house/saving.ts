@@ -56,27 +56,33 @@ function whyNothing(habits: Habits): string | null {
 const STRIPS_COST =
   'with this heat pump the strips bring the house back, and take more than the lower temperature saves. Keep one setting, or have the thermostat bring the house back without its strips';
 
-export interface SavingInput {
+/** What the years of a house rest on. */
+export interface YearsInput {
   readonly model: ThermalModel;
   readonly habits: Habits;
+  /** Outdoors in each hour of the year, °C. */
   readonly hourly: Float64Array;
   readonly source: HeatSource;
-  /** Price less rebate, dollars, of all thermostats of the house. */
-  readonly outlay: number;
 }
 
 const ENDS = ['low', 'mid', 'high'] as const;
 
-/** One house within the band, with and without the setback. */
-interface Run {
+/** A year of one house within the band, with and without the setback. */
+export interface HouseYear {
   readonly isMiddle: boolean;
   readonly without: YearBalance;
   readonly with: YearBalance;
 }
 
-export function savingOf({ model, habits, hourly, source, outlay }: SavingInput): Saving {
+export interface SavingInput extends YearsInput {
+  /** Price less rebate, dollars, of all thermostats of the house. */
+  readonly outlay: number;
+}
+
+/** `runs`: the years of the same house, where they are at hand. */
+export function savingOf(input: SavingInput, runs: readonly HouseYear[] = yearsOf(input)): Saving {
+  const { habits, source, outlay } = input;
   const why = whyNothing(habits);
-  const runs = runsOf({ model, habits, hourly, source }, why === null);
   const middle = runs.find((run) => run.isMiddle) ?? runs[0]!;
   // With irregular hours some days bring nothing.
   const least = habits.home === 'irregular' ? 0.3 : 1;
@@ -118,12 +124,13 @@ function bandOf(all: readonly number[], mid: number, least: number): Band {
 }
 
 /** Every combination of loss, capacity and efficiency within their bands: which end is worst depends on the house. */
-function runsOf({ model, habits, hourly, source }: Omit<SavingInput, 'outlay'>, setsBack: boolean): Run[] {
+export function yearsOf({ model, habits, hourly, source }: YearsInput): HouseYear[] {
+  const setsBack = whyNothing(habits) === null;
   const setting = settingOf(habits);
   const constant = () => habits.comfortC;
   return ENDS.flatMap((loss) =>
     ENDS.flatMap((capacity) =>
-      ENDS.map((end): Run => {
+      ENDS.map((end): HouseYear => {
         const lossWPerK = model.lossWPerK[loss];
         const plant: Plant = {
           lossWPerK,

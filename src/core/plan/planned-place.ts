@@ -9,7 +9,14 @@ import { matchAll, type Match } from '../match/match';
 import { knownSupplies, type KnownSupplies } from '../safety/known-supplies';
 import { beforeBuying, type BeforeBuying } from '../survey/before-buying';
 import { heatSourceIn, savingPlace } from '../survey/heat-source-in';
-import { studyHouse, type HouseStudy, type MinutesBand, type StudyInput } from '../survey/house-study';
+import type { HouseYear } from '../house/saving';
+import {
+  houseYears,
+  studyHouse,
+  type HouseStudy,
+  type MinutesBand,
+  type StudyInput
+} from '../survey/house-study';
 import { wiringOf } from '../wiring/from-job';
 import type { Plan } from './plan';
 import { savingPrices } from './saving-prices';
@@ -64,11 +71,12 @@ function wayMinutes(plan: Plan): MinutesBand | null {
   return taken && taken.method !== 'none' ? taken.minutesBand : null;
 }
 
-/** The last house that was worked through: it takes longer than all else beside the plan, and most edits are none of its business. */
-let last: { readonly key: string; readonly study: HouseStudy } | null = null;
+/** The years of the last house: they take longer than all else beside the plan, and most edits are none of their business. */
+let last: { readonly key: string; readonly years: readonly HouseYear[] } | null = null;
 
 function studied(input: StudyInput): HouseStudy {
-  const key = JSON.stringify(input);
-  if (last?.key !== key) last = { key, study: studyHouse(input) };
-  return last.study;
+  const { survey, source } = input;
+  const key = JSON.stringify([survey.building, survey.habits, source]);
+  if (last?.key !== key) last = { key, years: houseYears(input) };
+  return studyHouse(input, last.years);
 }

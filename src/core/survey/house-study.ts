@@ -1,7 +1,7 @@
 /** The house worked through once: cooling from tonight and in the coldest weather, the wall work against it, what a setback saves. */
 import { buildingFindings, thermalModel, type Band, type ThermalModel } from '../house/building';
 import type { HeatSource } from '../house/heat-source';
-import { savingOf, type Saving } from '../house/saving';
+import { savingOf, yearsOf, type HouseYear, type Saving } from '../house/saving';
 import { coolingCurve, hoursAbove, type Plant } from '../house/thermal';
 import { hoursWithoutHeat, wallTasks, type WallTask } from '../house/wall-work';
 import { coldestStart, dayAt, hourOfDay, weatherOf, type Weather } from '../house/weather';
@@ -65,7 +65,14 @@ export interface MinutesBand {
   readonly high: number;
 }
 
-export function studyHouse({ survey, face, prices, source, way }: StudyInput): HouseStudy {
+/** The years of a house: by far the longest part of its study, and the same whatever is planned in it. */
+export function houseYears({ survey, source }: Pick<StudyInput, 'survey' | 'source'>): readonly HouseYear[] {
+  const { building, habits } = survey;
+  return yearsOf({ model: thermalModel(building), habits, hourly: weatherOf(building).hourly, source });
+}
+
+export function studyHouse(input: StudyInput, years = houseYears(input)): HouseStudy {
+  const { survey, face, prices, source, way } = input;
   const weather = weatherOf(survey.building);
   const model = thermalModel(survey.building);
   const coldest = coldestStart(weather.hourly, 24);
@@ -84,7 +91,7 @@ export function studyHouse({ survey, face, prices, source, way }: StudyInput): H
       usual: hoursWithoutHeat(face, way?.usual ?? null),
       late: hoursWithoutHeat(face, way?.high ?? null)
     },
-    saving: savingOf({ model, habits: survey.habits, hourly: weather.hourly, source, outlay }),
+    saving: savingOf({ model, habits: survey.habits, hourly: weather.hourly, source, outlay }, years),
     outlay,
     thermostats: prices.length,
     unpriced: prices.filter((price) => price === null).length,

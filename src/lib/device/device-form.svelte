@@ -3,7 +3,7 @@
   import * as v from 'valibot';
   import { readDevice } from '$core/formats/device-json';
   import { chooseDevice, saveDevice } from '$core/job/choices';
-  import { DeviceSheet, UNREAD_MENU, type DeviceFacts } from '$core/job/device-facts';
+  import { DeviceSheet, SetUpMenu, UNREAD_MENU, type DeviceFacts } from '$core/job/device-facts';
   import { faultsOf, faultText } from '$core/job/faults';
   import { nextId } from '$core/job/ids';
   import { apply, batch } from '$core/job/steps';
@@ -11,6 +11,7 @@
   import { DEVICE_QUESTIONS } from '$core/questions/device-questions';
   import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import MarksToggle from './marks-toggle.svelte';
   import MenuEditor from './menu-editor.svelte';
 
@@ -21,7 +22,7 @@
   let { ondone }: Props = $props();
   const place = getPlace();
   /** What most have; it is all to be looked up in the sheet. */
-  let facts: Omit<DeviceFacts, 'id'> = $state({
+  const COMMON: Omit<DeviceFacts, 'id'> = {
     maker: '',
     model: '',
     supply: 'common-required',
@@ -45,7 +46,8 @@
     setUp: '',
     setUpMenu: UNREAD_MENU,
     note: ''
-  });
+  };
+  const facts = typedHere('device', COMMON, { checks: { setUpMenu: (kept) => v.is(SetUpMenu, kept) } });
   let faults = $state<readonly string[]>([]);
   const questions = Object.values(DEVICE_QUESTIONS);
   const WIDE = ['supply', 'model', 'rails', 'worksWith', 'setUp', 'note'];
@@ -76,6 +78,7 @@
     place.session.edit(
       batch(save.label, [save, chooseDevice(apply(place.job, save), place.thermostat.id, device.id)])
     );
+    Object.assign(facts, structuredClone(COMMON));
     ondone();
   }
 
@@ -104,7 +107,7 @@
       <QuestionField
         {question}
         value={facts[question.field as Exclude<keyof typeof facts, 'setUpMenu'>]}
-        onset={(value) => (facts = { ...facts, [question.field]: value })}
+        onset={(value) => Object.assign(facts, { [question.field]: value })}
       />
       {#if question.help}<p class="quiet mt-1 text-sm">{question.help}</p>{/if}
     </div>
@@ -114,14 +117,14 @@
         <MarksToggle
           label="Terminals of the device"
           marks={facts.marks}
-          onchange={(marks) => (facts = { ...facts, marks })}
+          onchange={(marks) => (facts.marks = marks)}
         />
       </div>
     {/if}
   {/each}
   <details class="sm:col-span-3">
     <summary class="min-h-8 cursor-pointer font-semibold">Its settings, as its sheet has them</summary>
-    <MenuEditor menu={facts.setUpMenu} onchange={(setUpMenu) => (facts = { ...facts, setUpMenu })} />
+    <MenuEditor menu={facts.setUpMenu} onchange={(setUpMenu) => (facts.setUpMenu = setUpMenu)} />
   </details>
   {#if faults.length > 0}
     <ul class="list-disc pl-5 sm:col-span-3" role="alert">

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Which terminals the sheet of a thermostat names: one touch on or off, and a field for a mark that is not listed. */
   import { COMMON_MARKS, markFacts } from '$core/trade/terminals';
+  import { typedHere } from '../state/typed.svelte';
 
   interface Props {
     marks: readonly string[];
@@ -9,9 +10,9 @@
   }
 
   let { marks, label, onchange }: Props = $props();
-  let other = $state('');
+  const other = typedHere('device-terminal', { mark: '' });
   const shown = $derived([...new Set([...COMMON_MARKS, ...marks])]);
-  const valid = $derived(/^[A-Za-z0-9+\-/]{1,8}$/.test(other.trim()));
+  const valid = $derived(/^[A-Za-z0-9+\-/]{1,8}$/.test(other.mark.trim()));
 
   function toggle(mark: string): void {
     onchange(marks.includes(mark) ? marks.filter((candidate) => candidate !== mark) : [...marks, mark]);
@@ -19,9 +20,9 @@
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
-    const mark = other.trim().toUpperCase();
+    const mark = other.mark.trim().toUpperCase();
     if (valid && !marks.includes(mark)) onchange([...marks, mark]);
-    other = '';
+    other.mark = '';
   }
 </script>
 
@@ -45,7 +46,7 @@
       maxlength="8"
       placeholder="another mark"
       aria-label="Another mark"
-      bind:value={other}
+      bind:value={other.mark}
     />
     <button class="btn btn-outline btn-sm" disabled={!valid}>Add</button>
   </form>

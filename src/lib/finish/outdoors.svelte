@@ -7,6 +7,7 @@
   import { getPlace } from '../state/context';
   import { localIso } from '../state/local-time';
   import { currentWeather } from '../state/weather.svelte';
+  import { typedHere } from '../state/typed.svelte';
   import { moment } from '../words/manner.svelte';
 
   interface Props {
@@ -20,7 +21,7 @@
   const last = $derived(outdoorsNow(place.thermostat.readings, now));
   const weather = $derived(currentWeather(place.job.survey.building));
   const simulated = $derived(weatherAt(weather.hourly, localIso(Date.parse(now))));
-  let typed = $state('');
+  const typed = typedHere('outdoors', { air: '' });
   let trouble = $state('');
   const [COLDEST, WARMEST] = [-60, 60];
 
@@ -39,19 +40,19 @@
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
-    const value = fromShown(Number(typed.replace(',', '.')), 'temperature', units);
-    const holds = typed.trim() !== '' && Number.isFinite(value) && value >= COLDEST && value <= WARMEST;
+    const value = fromShown(Number(typed.air.replace(',', '.')), 'temperature', units);
+    const holds = typed.air.trim() !== '' && Number.isFinite(value) && value >= COLDEST && value <= WARMEST;
     trouble = holds ? '' : 'A temperature, as the thermometer shows it.';
     if (!holds) return;
     keep(Math.round(value * 10) / 10, 'typed');
-    typed = '';
+    typed.air = '';
   }
 </script>
 
 <form class="flex flex-wrap items-end gap-2" onsubmit={submit}>
   <label class="flex flex-col gap-1 text-sm"
     >Outdoors, {unitName('temperature', units)}
-    <input class="input w-28" inputmode="decimal" bind:value={typed} aria-invalid={trouble !== ''} />
+    <input class="input w-28" inputmode="decimal" bind:value={typed.air} aria-invalid={trouble !== ''} />
   </label>
   <button class="btn btn-outline">Keep</button>
   <button

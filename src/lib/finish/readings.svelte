@@ -7,6 +7,7 @@
   import { fromShown, shownText, unitName } from '$core/trade/units';
   import ChoiceField from '../fields/choice-field.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import { moment, say } from '../words/manner.svelte';
 
   interface Props {
@@ -30,6 +31,12 @@
     'return-air': 'Air at the return',
     outdoors: 'Outdoors'
   };
+  const NOTHING_TYPED: Record<Measured, string> = {
+    volts: '',
+    'supply-air': '',
+    'return-air': '',
+    outdoors: ''
+  };
   let picked = $state('');
   const between = $derived(pairs.includes(picked) ? picked : (pairs[0] ?? 'R-C'));
   const unitOf = (what: Measured) => (what === 'volts' ? `V, ${between}` : unitName('temperature', units));
@@ -39,12 +46,12 @@
     'return-air': [-30, 60],
     outdoors: [-60, 60]
   };
-  let typed = $state<Partial<Record<Measured, string>>>({});
+  const typed = typedHere('reading', NOTHING_TYPED, { part: () => step.call });
   let trouble = $state('');
 
   function keep(event: SubmitEvent, what: Measured): void {
     event.preventDefault();
-    const text = (typed[what] ?? '').trim().replace(',', '.');
+    const text = typed[what].trim().replace(',', '.');
     const value = fromShown(Number(text), what === 'volts' ? 'plain' : 'temperature', units);
     const [least, most] = LIMITS[what];
     const holds = text !== '' && Number.isFinite(value) && value >= least && value <= most;
@@ -60,7 +67,7 @@
       from: 'typed'
     } as const;
     session.edit(takeReading(job, thermostat.id, reading));
-    typed = { ...typed, [what]: '' };
+    typed[what] = '';
   }
 
   const shown = (what: Measured, value: number) =>
@@ -85,8 +92,8 @@
         <input
           class="input w-28"
           inputmode="decimal"
-          value={typed[what] ?? ''}
-          oninput={(event) => (typed = { ...typed, [what]: event.currentTarget.value })}
+          value={typed[what]}
+          oninput={(event) => (typed[what] = event.currentTarget.value)}
         />
       </label>
       <button class="btn btn-outline" aria-label="Keep: {NAMES[what]}">Keep</button>

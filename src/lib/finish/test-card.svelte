@@ -17,6 +17,7 @@
   import { LOAD_NAMES } from '$core/trade/loads';
   import type { LoadId } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import Explained from '../words/explained.svelte';
   import { day, moment, say } from '../words/manner.svelte';
   import Outdoors from './outdoors.svelte';
@@ -39,6 +40,12 @@
 
   let { standing, gate, now, proposed, pairs, onbegin, onend, onresult }: Props = $props();
   const place = getPlace();
+  const NOTHING_TOLD = {
+    asking: '' as TestResult | '',
+    until: '',
+    why: '',
+    ran: {} as Partial<Record<LoadId, boolean>>
+  };
   const { step } = $derived(standing);
   const units = $derived(place.job.units);
   const testing = $derived(place.thermostat.testing?.call === step.call ? place.thermostat.testing : null);
@@ -54,10 +61,7 @@
         : 'Now it can be judged.'
   );
   const closed = $derived(gateText(gate, units, (time) => moment(time)));
-  let asking = $state<TestResult | null>(null);
-  let ran = $state<Partial<Record<LoadId, boolean>>>({});
-  let until = $state('');
-  let why = $state('');
+  const told = typedHere('test', NOTHING_TOLD, { part: () => step.call });
   /** What somebody looks at: of an "off" everything should rest. */
   const looked = $derived(step.kind === 'off' ? step.mustNotRun : step.mustRun);
   const airs = $derived(
@@ -65,17 +69,16 @@
   );
 
   function ask(result: TestResult): void {
-    asking = asking === result ? null : result;
-    until = proposed ?? '';
-    why = '';
-    ran = {};
+    const asking = told.asking === result ? '' : result;
+    Object.assign(told, { ...NOTHING_TOLD, asking, until: proposed ?? '' });
   }
 
   function tell(event: SubmitEvent): void {
     event.preventDefault();
-    if (asking === null) return;
+    const { asking, why, until, ran } = told;
+    if (asking === '') return;
     onresult(asking, { why: why.trim(), until: asking === 'put-off' ? until : null, ran: { ...ran } });
-    asking = null;
+    Object.assign(told, NOTHING_TOLD);
   }
 </script>
 
@@ -140,26 +143,26 @@
       <button
         type="button"
         class="btn btn-outline btn-lg"
-        aria-expanded={asking === 'bad'}
+        aria-expanded={told.asking === 'bad'}
         onclick={() => ask('bad')}>Not good</button
       >
     {/if}
     <button
       type="button"
       class="btn btn-outline"
-      aria-expanded={asking === 'put-off'}
+      aria-expanded={told.asking === 'put-off'}
       onclick={() => ask('put-off')}>Put off</button
     >
     <button
       type="button"
       class="btn btn-outline"
-      aria-expanded={asking === 'cannot'}
+      aria-expanded={told.asking === 'cannot'}
       onclick={() => ask('cannot')}>Cannot be tested</button
     >
   </div>
-  {#if asking !== null}
+  {#if told.asking !== ''}
     <form class="flex flex-col gap-3 rounded-box border-2 border-base-300 p-3" onsubmit={tell}>
-      {#if asking === 'bad'}
+      {#if told.asking === 'bad'}
         {#each looked as load (load)}
           <fieldset class="flex flex-wrap items-center gap-3">
             <legend class="font-semibold">{say(`The ${LOAD_NAMES[load]}`)}</legend>
@@ -169,28 +172,33 @@
                   type="radio"
                   class="radio"
                   name="{step.call}-{load}"
-                  checked={ran[load] === runs}
-                  onchange={() => (ran = { ...ran, [load]: runs })}
+                  checked={told.ran[load] === runs}
+                  onchange={() => (told.ran = { ...told.ran, [load]: runs })}
                 />{text}
               </label>
             {/each}
           </fieldset>
         {/each}
-      {:else if asking === 'put-off'}
+      {:else if told.asking === 'put-off'}
         <label class="flex flex-col gap-1 text-sm"
           >Until
-          <input class="input w-44" type="date" bind:value={until} required />
+          <input class="input w-44" type="date" bind:value={told.until} required />
         </label>
         {#if proposed !== null && step.cools}<p class="quiet">
             {day(proposed)}: the first day warm enough, by the weather year of this place.
           </p>{/if}
       {/if}
       <label class="flex flex-col gap-1 text-sm"
-        >{asking === 'cannot' ? 'Why' : 'A note'}
-        <input class="input w-full" maxlength="120" bind:value={why} required={asking === 'cannot'} />
+        >{told.asking === 'cannot' ? 'Why' : 'A note'}
+        <input
+          class="input w-full"
+          maxlength="120"
+          bind:value={told.why}
+          required={told.asking === 'cannot'}
+        />
       </label>
       <button class="btn btn-primary self-start"
-        >{asking === 'bad' ? 'Find out why' : asking === 'put-off' ? 'Put it off' : 'Keep'}</button
+        >{told.asking === 'bad' ? 'Find out why' : told.asking === 'put-off' ? 'Put it off' : 'Keep'}</button
       >
     </form>
   {/if}

@@ -9,6 +9,7 @@
   import { addThermostat } from '$core/job/machines';
   import { SHORT_TEXT } from '$core/job/primitives';
   import { getPlace, getSession } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import Dialog from './dialog.svelte';
   import OnDemand from './on-demand.svelte';
 
@@ -20,13 +21,15 @@
   let open = $state(false);
   let adding = $state(false);
   let settings = $state(false);
+  const NEW = { name: '', on: '' };
+  const typed = typedHere('another-thermostat', NEW);
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const form = new FormData(event.currentTarget as HTMLFormElement);
-    const name = String(form.get('name') ?? '').trim() || 'Thermostat';
-    const on = session.job.equipment.find((machine) => machine.id === form.get('on'))?.id ?? null;
+    const name = typed.name.trim() || 'Thermostat';
+    const on = session.job.equipment.find((machine) => machine.id === typed.on)?.id ?? null;
     session.edit(addThermostat(session.job, name, on));
+    Object.assign(typed, NEW);
     adding = false;
     await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
   }
@@ -97,11 +100,11 @@
   <form class="grid gap-3" onsubmit={add}>
     <label class="flex flex-col gap-1 text-sm"
       >Where it hangs
-      <input class="input w-full" name="name" maxlength={SHORT_TEXT} placeholder="Upstairs" />
+      <input class="input w-full" bind:value={typed.name} maxlength={SHORT_TEXT} placeholder="Upstairs" />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >Its wires go to
-      <select class="select w-full" name="on">
+      <select class="select w-full" bind:value={typed.on}>
         <option value="">a machine that no other one is on</option>
         {#each session.job.equipment as machine (machine.id)}<option value={machine.id}>{machine.name}</option
           >{/each}

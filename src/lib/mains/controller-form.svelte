@@ -8,30 +8,36 @@
   import { CONTROLLERS } from '$core/match/mains/controllers';
   import ChoiceField from '../fields/choice-field.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
 
   let { mains, onclose }: { mains: MainsControls; onclose: () => void } = $props();
   const place = getPlace();
   const functions = [...FUNCTIONS_OF.controller, 'joint'] as const;
 
-  let maker = $state('');
-  let model = $state('');
-  let channels = $state<'1' | '2'>('2');
-  let heating = $state<'linked' | 'volt-free'>('linked');
-  let water = $state<'linked' | 'volt-free'>('linked');
-  let wallPart = $state<ControllerFacts['wallPart']>('wireless');
-  let gravity = $state<'yes' | 'no'>('no');
-  let amps = $state('3');
-  let plate = $state<{ mark: string; does: MainsFunction }[]>([
-    { mark: 'N', does: 'neutral' },
-    { mark: 'L', does: 'live' },
-    { mark: '1', does: 'water-off' },
-    { mark: '2', does: 'heating-off' },
-    { mark: '3', does: 'water-on' },
-    { mark: '4', does: 'heating-on' }
-  ]);
+  type Contact = 'linked' | 'volt-free';
+  const EMPTY = {
+    maker: '',
+    model: '',
+    channels: '2' as '1' | '2',
+    heating: 'linked' as Contact,
+    water: 'linked' as Contact,
+    wallPart: 'wireless' as ControllerFacts['wallPart'],
+    gravity: 'no' as 'yes' | 'no',
+    amps: '3',
+    plate: [
+      { mark: 'N', does: 'neutral' },
+      { mark: 'L', does: 'live' },
+      { mark: '1', does: 'water-off' },
+      { mark: '2', does: 'heating-off' },
+      { mark: '3', does: 'water-on' },
+      { mark: '4', does: 'heating-on' }
+    ] as { mark: string; does: MainsFunction }[]
+  };
+  const typed = typedHere('controller', EMPTY);
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
+    const { maker, model, channels, heating, water, wallPart, gravity, amps, plate } = typed;
     const known = [...CONTROLLERS, ...mains.controllers].map(({ id }) => id);
     const facts: ControllerFacts = {
       id: nextId('controller', known),
@@ -50,7 +56,9 @@
       price: null,
       note: ''
     };
-    if (place.session.edit(addController(place.job, place.thermostat.id, facts))) onclose();
+    if (!place.session.edit(addController(place.job, place.thermostat.id, facts))) return;
+    Object.assign(typed, structuredClone(EMPTY));
+    onclose();
   }
 
   const CONTACT = [
@@ -67,57 +75,57 @@
   <h3 class="font-semibold">From its sheet</h3>
   <div class="grid gap-3 sm:grid-cols-2">
     <label class="flex flex-col gap-1 text-sm"
-      >Maker <input class="input w-full" bind:value={maker} required maxlength="120" /></label
+      >Maker <input class="input w-full" bind:value={typed.maker} required maxlength="120" /></label
     >
     <label class="flex flex-col gap-1 text-sm"
-      >Model <input class="input w-full" bind:value={model} required maxlength="120" /></label
+      >Model <input class="input w-full" bind:value={typed.model} required maxlength="120" /></label
     >
     <ChoiceField
       label="Channels"
-      value={channels}
+      value={typed.channels}
       choices={[
         ['2', 'two: heating and hot water'],
         ['1', 'one']
       ]}
-      onset={(value) => (channels = value)}
+      onset={(value) => (typed.channels = value)}
     />
     <ChoiceField
       label="Heating contact"
-      value={heating}
+      value={typed.heating}
       choices={CONTACT}
-      onset={(value) => (heating = value)}
+      onset={(value) => (typed.heating = value)}
     />
-    {#if channels === '2'}
+    {#if typed.channels === '2'}
       <ChoiceField
         label="Hot-water contact"
-        value={water}
+        value={typed.water}
         choices={CONTACT}
-        onset={(value) => (water = value)}
+        onset={(value) => (typed.water = value)}
       />
     {/if}
     <ChoiceField
       label="Wall part"
-      value={wallPart}
+      value={typed.wallPart}
       choices={[
         ['wireless', 'by radio'],
         ['wired-low-voltage', 'on two wires of low voltage'],
         ['none', 'none, or in the box']
       ]}
-      onset={(value) => (wallPart = value)}
+      onset={(value) => (typed.wallPart = value)}
     />
     <ChoiceField
       label="Can be set so that heating brings hot water"
-      value={gravity}
+      value={typed.gravity}
       choices={[
         ['no', 'no'],
         ['yes', 'yes']
       ]}
-      onset={(value) => (gravity = value)}
+      onset={(value) => (typed.gravity = value)}
     />
     <label class="flex flex-col gap-1 text-sm"
       >Its contacts carry, A <input
         class="input w-full"
-        bind:value={amps}
+        bind:value={typed.amps}
         inputmode="decimal"
         required
       /></label
@@ -126,7 +134,7 @@
   <fieldset>
     <legend class="text-sm">Its terminals, in the order in which they stand</legend>
     <ol class="mt-1 flex flex-col gap-2">
-      {#each plate as screw, at (at)}
+      {#each typed.plate as screw, at (at)}
         <li class="grid grid-cols-[6rem_1fr_auto] items-end gap-2">
           <label class="flex flex-col gap-1 text-sm"
             >print {at + 1}<input
@@ -145,7 +153,7 @@
             type="button"
             class="btn btn-ghost btn-sm"
             aria-label="Take terminal {at + 1} out"
-            onclick={() => plate.splice(at, 1)}>Out</button
+            onclick={() => typed.plate.splice(at, 1)}>Out</button
           >
         </li>
       {/each}
@@ -153,7 +161,7 @@
     <button
       type="button"
       class="btn btn-outline btn-sm mt-2"
-      onclick={() => plate.push({ mark: '', does: 'joint' })}>One more terminal</button
+      onclick={() => typed.plate.push({ mark: '', does: 'joint' })}>One more terminal</button
     >
   </fieldset>
   <div class="flex gap-2">

@@ -7,6 +7,7 @@
   import Dialog from '../frame/dialog.svelte';
   import ColourChip from '../sheet/colour-chip.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import { stripRows, type NumberRow } from './wires-on';
 
   interface Props {
@@ -26,12 +27,9 @@
         ) ?? null)
   );
   const devices = $derived(mains.devices.filter(({ part }) => part !== 'wiring-centre'));
-  let device = $state('');
-  let screw = $state('');
-  let colour = $state<ColourCode | ''>('');
-  let earth = $state(false);
-  let link = $state('');
-  const chosen: MainsDevice | undefined = $derived(devices.find(({ id }) => id === device));
+  const EMPTY = { device: '', screw: '', colour: '' as ColourCode | '', earth: false, link: '' };
+  const typed = typedHere('number', EMPTY, { part: () => opened?.screw.id ?? '' });
+  const chosen: MainsDevice | undefined = $derived(devices.find(({ id }) => id === typed.device));
 
   /** The colours that such wires have, the rest behind them. */
   const COMMON: readonly ColourCode[] = ['BN', 'BU', 'BK', 'GY', 'RD', 'YE', 'OG', 'WH', 'GN'];
@@ -40,26 +38,24 @@
   function add(event: SubmitEvent): void {
     event.preventDefault();
     if (!row || !chosen) return;
-    const own = chosen.screws.find(({ id }) => id === screw);
+    const own = chosen.screws.find(({ id }) => id === typed.screw);
     place.session.edit(
       addWire(place.job, place.thermostat.id, {
         device: chosen.id,
         near: own ? onScrew(chosen.id, own.id) : UNSEEN_END,
         far: onScrew(row.strip.id, row.screw.id),
-        colour: earth ? 'GN' : colour === '' ? null : colour,
-        stripe: earth ? 'YE' : null
+        colour: typed.earth ? 'GN' : typed.colour || null,
+        stripe: typed.earth ? 'YE' : null
       })
     );
-    screw = '';
-    colour = '';
-    earth = false;
+    Object.assign(typed, { screw: '', colour: '', earth: false });
   }
 
   function addLink(): void {
-    const other = row?.strip.screws.find(({ id }) => id === link);
+    const other = row?.strip.screws.find(({ id }) => id === typed.link);
     if (row && other)
       place.session.edit(addMainsLink(place.job, place.thermostat.id, row.strip.id, row.screw.id, other.id));
-    link = '';
+    typed.link = '';
   }
 
   const links = $derived(
@@ -99,14 +95,14 @@
       <div class="grid gap-3 sm:grid-cols-2">
         <label class="flex flex-col gap-1 text-sm"
           >Its cable goes to
-          <select class="select w-full" bind:value={device} required>
+          <select class="select w-full" bind:value={typed.device} required>
             <option value="" disabled>choose a device</option>
             {#each devices as device (device.id)}<option value={device.id}>{device.name}</option>{/each}
           </select></label
         >
         <label class="flex flex-col gap-1 text-sm"
           >There it is on
-          <select class="select w-full" bind:value={screw}>
+          <select class="select w-full" bind:value={typed.screw}>
             <option value="">not read yet</option>
             {#each chosen?.screws ?? [] as screw (screw.id)}
               <option value={screw.id}
@@ -117,13 +113,13 @@
         >
         <label class="flex flex-col gap-1 text-sm"
           >Colour
-          <select class="select w-full" bind:value={colour} disabled={earth}>
+          <select class="select w-full" bind:value={typed.colour} disabled={typed.earth}>
             <option value="">not recorded</option>
             {#each colours as code (code)}<option value={code}>{COLOURS[code].name} ({code})</option>{/each}
           </select></label
         >
         <label class="flex items-center gap-2 self-end pb-2"
-          ><input type="checkbox" class="checkbox" bind:checked={earth} />green-yellow (earth)</label
+          ><input type="checkbox" class="checkbox" bind:checked={typed.earth} />green-yellow (earth)</label
         >
       </div>
       <button type="submit" class="btn btn-primary" disabled={!chosen}>Add this wire</button>
@@ -131,14 +127,14 @@
     <div class="mt-3 flex items-end gap-2 border-t border-base-300 pt-3">
       <label class="flex flex-1 flex-col gap-1 text-sm"
         >A link from it to
-        <select class="select w-full" bind:value={link}>
+        <select class="select w-full" bind:value={typed.link}>
           <option value="">none</option>
           {#each row.strip.screws.filter(({ id }) => id !== row.screw.id) as screw (screw.id)}
             <option value={screw.id}>{screw.mark}</option>
           {/each}
         </select></label
       >
-      <button type="button" class="btn btn-outline" disabled={link === ''} onclick={addLink}
+      <button type="button" class="btn btn-outline" disabled={typed.link === ''} onclick={addLink}
         >Add the link</button
       >
     </div>

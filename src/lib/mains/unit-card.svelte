@@ -29,6 +29,7 @@
   import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import { numberOf } from './wires-on';
 
   let { mains, device }: { mains: MainsControls; device: MainsDevice } = $props();
@@ -96,12 +97,12 @@
     else if (now) edit(removeWire(place.job, id, now.wire.id));
   }
 
-  let mark = $state('');
+  const other = typedHere('device-terminal', { mark: '' }, { part: () => device.id });
 
   function addScrew(event: SubmitEvent): void {
     event.preventDefault();
-    edit(addUnitScrew(place.job, id, device.id, mark.trim().toUpperCase()));
-    mark = '';
+    edit(addUnitScrew(place.job, id, device.id, other.mark.trim().toUpperCase()));
+    other.mark = '';
   }
 </script>
 
@@ -204,7 +205,7 @@
   <form class="mt-3 flex flex-wrap items-end gap-2" onsubmit={addScrew}>
     <label class="flex flex-col gap-1 text-sm"
       >Another terminal, as printed
-      <input class="input w-40 uppercase" bind:value={mark} maxlength="12" autocomplete="off" /></label
+      <input class="input w-40 uppercase" bind:value={other.mark} maxlength="12" autocomplete="off" /></label
     >
     <button type="submit" class="btn btn-outline"><Plus size={18} aria-hidden="true" />Add it</button>
     <button

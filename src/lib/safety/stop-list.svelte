@@ -5,11 +5,11 @@
   import type { StopStanding } from '$core/safety/standing';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
+  import { typedHere } from '../state/typed.svelte';
   import { timeText } from './words';
 
   const place = getPlace();
-  let resolving = $state<string | null>(null);
-  let how = $state('');
+  const typed = typedHere('stop', { resolving: '', how: '' });
 
   function answer(id: string, value: 'yes' | 'no'): void {
     const stops = {
@@ -25,15 +25,15 @@
   }
 
   function resolve(stopStanding: StopStanding): void {
-    if (!stopStanding.answer || how.trim() === '') return;
-    const resolved = { at: new Date().toISOString(), how: how.trim().slice(0, 120) };
+    if (!stopStanding.answer || typed.how.trim() === '') return;
+    const resolved = { at: new Date().toISOString(), how: typed.how.trim().slice(0, 120) };
     const stops = {
       ...place.thermostat.stops,
       [stopStanding.question.id]: { ...stopStanding.answer, resolved }
     };
     setThermostat(place, 'stops', stops, 'Stop resolved');
-    resolving = null;
-    how = '';
+    typed.resolving = '';
+    typed.how = '';
   }
 
   function allNo(): void {
@@ -82,7 +82,7 @@
               Call <b>{stop.question.call}</b>. The instructions of the later stations stay locked until this
               is resolved; the record stays open.
             </p>
-            {#if resolving === stop.question.id}
+            {#if typed.resolving === stop.question.id}
               <form
                 class="mt-2 flex flex-wrap items-end gap-2"
                 onsubmit={(event) => {
@@ -95,13 +95,13 @@
                   <input
                     class="input w-full text-base-content"
                     maxlength={SHORT_TEXT}
-                    bind:value={how}
+                    bind:value={typed.how}
                   /></label
                 >
-                <button class="btn" disabled={how.trim() === ''}>It is resolved</button>
+                <button class="btn" disabled={typed.how.trim() === ''}>It is resolved</button>
               </form>
             {:else}
-              <button type="button" class="btn mt-2" onclick={() => (resolving = stop.question.id)}
+              <button type="button" class="btn mt-2" onclick={() => (typed.resolving = stop.question.id)}
                 >It was resolved …</button
               >
             {/if}

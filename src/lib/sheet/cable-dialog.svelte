@@ -10,6 +10,7 @@
   import Dialog from '../frame/dialog.svelte';
   import QuestionFields from '../questions/question-fields.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -27,30 +28,28 @@
   const place = getPlace();
   const current = $derived<Cable | undefined>(place.thermostat.cables.find(({ id }) => id === cable));
   const ends = $derived(placesFor(place.job, place.thermostat, 'far'));
-  let draft: Facts = $state({ ...BLANK });
-  let count = $state('5');
-  let usual = $state(true);
-  let chosenEnd = $state<string | null>(null);
+  const NEW = { ...BLANK, count: '5', usual: true, end: null as string | null };
+  const typed = typedHere('cable', NEW);
   const end = $derived(
-    current ? (current.far ?? '') : (chosenEnd ?? (ends.length === 1 ? (ends[0]?.id ?? '') : ''))
+    current ? (current.far ?? '') : (typed.end ?? (ends.length === 1 ? (ends[0]?.id ?? '') : ''))
   );
 
   function set(change: Partial<Cable>): void {
     if (current) place.session.edit(setCable(place.job, place.thermostat.id, { ...current, ...change }));
-    else draft = { ...draft, ...change };
+    else Object.assign(typed, change);
   }
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
     if (!current) {
+      const { count, usual, end: _, ...facts } = $state.snapshot(typed);
       const wires = Number(count);
       const likely = usual ? usualColours(Math.min(wires, 8)) : [];
       const colours = Array.from({ length: wires }, (_, at) => likely[at] ?? null);
       const far = (end || null) as WhereId | null;
-      const name = draft.name.trim() || 'cable';
-      place.session.edit(addCable(place.job, place.thermostat.id, { ...draft, name, colours, far }));
-      draft = { ...BLANK };
-      chosenEnd = null;
+      const name = facts.name.trim() || 'cable';
+      place.session.edit(addCable(place.job, place.thermostat.id, { ...facts, name, colours, far }));
+      Object.assign(typed, NEW);
     }
     onclose();
   }
@@ -61,25 +60,25 @@
     {#if !current}
       <ChoiceField
         label="Wires, spare ones too"
-        value={count}
+        value={typed.count}
         choices={COUNTS}
-        onset={(next) => (count = next)}
+        onset={(next) => (typed.count = next)}
       />
     {/if}
     <QuestionFields
       questions={Object.values(CABLE_QUESTIONS)}
-      record={current ?? draft}
+      record={current ?? typed}
       onset={({ field }, value) => (field !== 'name' || value !== '' || !current) && set({ [field]: value })}
     />
     <ChoiceField
       label="It goes to"
       value={end}
       choices={[['', 'not known'] as const, ...ends.map(({ id, name }) => [id as string, name] as const)]}
-      onset={(id) => (current ? set({ far: (id || null) as WhereId | null }) : (chosenEnd = id))}
+      onset={(id) => (current ? set({ far: (id || null) as WhereId | null }) : (typed.end = id))}
     />
     {#if !current}
       <label class="flex items-center gap-2 text-sm sm:col-span-2">
-        <input type="checkbox" class="checkbox" bind:checked={usual} />
+        <input type="checkbox" class="checkbox" bind:checked={typed.usual} />
         {say('Start with the colours such a cable usually has (check each wire)')}
       </label>
     {/if}

@@ -6,6 +6,7 @@
   import { markFacts } from '$core/trade/terminals';
   import Dialog from '../frame/dialog.svelte';
   import { otherMarks, readEnd } from './grid-keys';
+  import { typedHere } from '../state/typed.svelte';
 
   interface ScrewsThere {
     readonly id: WhereId;
@@ -26,7 +27,7 @@
   }
 
   let { open, side, name, current, places, onpick, onclose }: Props = $props();
-  let other = $state('');
+  const typedIn = typedHere('end', { other: '' }, { part: () => `${side} ${name}` });
   let chosen = $state<WhereId | null>(null);
 
   const states = [
@@ -35,7 +36,7 @@
     { word: 'unseen', text: 'Not seen', more: 'nobody has looked' }
   ];
   const wide = $derived(side === 'wall' ? 'At the wall' : 'At the equipment');
-  const typed = $derived(other === '' ? null : readEnd(other));
+  const typed = $derived(typedIn.other === '' ? null : readEnd(typedIn.other));
   const there = $derived(places.find((place) => place.id === chosen) ?? places[0]);
   const screws = $derived(there?.screws ?? []);
 
@@ -47,7 +48,7 @@
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     if (typed?.ok) pick(typed.word);
-    other = '';
+    typedIn.other = '';
   }
 </script>
 
@@ -97,7 +98,7 @@
   <form class="mt-3 flex items-end gap-2" onsubmit={submit}>
     <label class="flex flex-1 flex-col gap-1 text-sm"
       >Another mark, as printed; T#2 for the second T
-      <input class="input w-full uppercase" maxlength="15" autocomplete="off" bind:value={other} />
+      <input class="input w-full uppercase" maxlength="15" autocomplete="off" bind:value={typedIn.other} />
     </label>
     <button class="btn btn-primary" disabled={!typed?.ok}>Set</button>
   </form>

@@ -12,6 +12,7 @@
   import type { ColourCode } from '$core/trade/colours';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
+  import { typedHere } from '../state/typed.svelte';
   import ColourChip from './colour-chip.svelte';
   import ColourDialog from './colour-dialog.svelte';
   import { readEnd } from './grid-keys';
@@ -19,25 +20,24 @@
 
   const place = getPlace();
   const proposals = $derived(proposeEnds(place.thermostat));
-  let cable = $state('');
-  let colour = $state<ColourCode | null>(null);
+  const typed = typedHere('found-end', { cable: '', colour: '' as ColourCode | '', word: '' });
+  const colour = $derived(typed.colour || null);
   let picking = $state(false);
-  let word = $state('');
   let where = $state<WhereId | null>(null);
   const machines = $derived(placesFor(place.job, place.thermostat, 'far'));
   const machine = $derived(machines.find((machine) => machine.id === where) ?? machines[0]);
   const full = $derived(place.thermostat.foundEnds.length >= LIMITS['found ends'].most);
-  const read = $derived(word.trim() === '' ? null : readEnd(word.trim().toUpperCase()));
+  const read = $derived(typed.word.trim() === '' ? null : readEnd(typed.word.trim().toUpperCase()));
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
     if (!read?.ok || !machine || full) return;
-    const end = { cable: (cable || place.thermostat.cables[0]?.id) as CableId, colour, stripe: null };
+    const end = { cable: (typed.cable || place.thermostat.cables[0]?.id) as CableId, colour, stripe: null };
     place.session.edit(
       addFoundEnd(place.job, place.thermostat.id, end, { word: read.word, where: machine.id })
     );
-    word = '';
-    colour = null;
+    typed.word = '';
+    typed.colour = '';
   }
 
   function confirm(end: FoundEnd, id: ConductorId): void {
@@ -65,7 +65,7 @@
     {#if place.thermostat.cables.length > 1}
       <label class="flex flex-col gap-1 text-sm"
         >Cable
-        <select class="select" bind:value={cable}>
+        <select class="select" bind:value={typed.cable}>
           {#each place.thermostat.cables as cable (cable.id)}<option value={cable.id}>{cable.name}</option
             >{/each}
         </select>
@@ -93,7 +93,7 @@
         maxlength="15"
         placeholder="Y"
         autocomplete="off"
-        bind:value={word}
+        bind:value={typed.word}
       />
     </label>
     <button class="btn btn-primary" disabled={!read?.ok || !machine || full}>Note it</button>
@@ -146,7 +146,7 @@
   current={colour}
   none="not known"
   onpick={(code) => {
-    colour = code;
+    typed.colour = code ?? '';
     picking = false;
   }}
   onclose={() => (picking = false)}

@@ -7,6 +7,7 @@
   import { readScrewName, refName, screwName } from '$core/job/screws';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
 
   interface Props {
     open: boolean;
@@ -23,15 +24,11 @@
   const there = $derived(places.find((place) => place.id === chosen) ?? places[0]);
   const full = $derived(place.thermostat.links.length >= LIMITS.links.most);
   let why = $state('');
+  const typed = typedHere('jumper', { a: '', b: '', kind: 'wire' as 'wire' | 'clip' | 'inside' });
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
-    const form = new FormData(event.currentTarget as HTMLFormElement);
-    const [a, b] = [form.get('a'), form.get('b')].map((typed) =>
-      String(typed ?? '')
-        .trim()
-        .toUpperCase()
-    );
+    const [a, b] = [typed.a, typed.b].map((mark) => mark.trim().toUpperCase());
     if (!a || !b || !there || ![a, b].every((word) => readScrewName(word))) {
       why = 'Name the two terminals by their marks, T#2 for the second T.';
       return;
@@ -40,8 +37,9 @@
       why = 'A jumper joins two different terminals.';
       return;
     }
-    const kind = String(form.get('kind')) as 'wire' | 'clip' | 'inside';
-    place.session.edit(addLink(place.job, place.thermostat.id, { at: there.id, a, b, kind }));
+    place.session.edit(addLink(place.job, place.thermostat.id, { at: there.id, a, b, kind: typed.kind }));
+    typed.a = '';
+    typed.b = '';
     why = '';
     onclose();
   }
@@ -80,7 +78,7 @@
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >What it is
-      <select class="select w-full" name="kind"
+      <select class="select w-full" bind:value={typed.kind}
         ><option value="wire">a loose piece of wire</option><option value="clip">a clip</option><option
           value="inside">inside the thermostat</option
         ></select
@@ -88,11 +86,23 @@
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >From terminal
-      <input class="input w-full uppercase" name="a" list="link-marks" maxlength="15" autocomplete="off" />
+      <input
+        class="input w-full uppercase"
+        bind:value={typed.a}
+        list="link-marks"
+        maxlength="15"
+        autocomplete="off"
+      />
     </label>
     <label class="flex flex-col gap-1 text-sm"
       >To terminal
-      <input class="input w-full uppercase" name="b" list="link-marks" maxlength="15" autocomplete="off" />
+      <input
+        class="input w-full uppercase"
+        bind:value={typed.b}
+        list="link-marks"
+        maxlength="15"
+        autocomplete="off"
+      />
     </label>
     <datalist id="link-marks"
       >{#each there?.screws ?? [] as screw (screw.id)}<option value={screwName(there?.screws ?? [], screw.id)}

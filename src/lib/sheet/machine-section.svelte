@@ -13,6 +13,7 @@
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
   import { setMachine } from '../state/set';
+  import { typedHere } from '../state/typed.svelte';
   import ScrewList from './screw-list.svelte';
 
   interface Props {
@@ -28,12 +29,10 @@
     MACHINE_QUESTIONS.fuseAmps
   ];
   const trace = $derived(traceOf(machine));
-  let otherMark = $state('');
-  let otherWhat = $state('');
-  let otherKind: OtherKind = $state('unknown');
-  let way = $state<TraceWay>('followed');
-  let spot = $state('');
-  const step = $derived(TRACE_STEPS.find((step) => step.way === way));
+  const part = () => machine.id;
+  const other = typedHere('other-wire', { mark: '', what: '', kind: 'unknown' as OtherKind }, { part });
+  const found = typedHere('common-trace', { way: 'followed' as TraceWay, spot: '' }, { part });
+  const step = $derived(TRACE_STEPS.find((step) => step.way === found.way));
   const traceWords = {
     none: 'Nothing found yet: two findings that agree are needed.',
     one: 'One finding; a second one has to agree.',
@@ -44,22 +43,23 @@
 
   function addOther(event: SubmitEvent): void {
     event.preventDefault();
-    if (!readScrewName(otherMark) || machine.others.length >= LIMITS['conductors of others'].most) return;
+    if (!readScrewName(other.mark) || machine.others.length >= LIMITS['conductors of others'].most) return;
     place.session.edit(
-      addOtherLanding(place.job, machine.id, otherMark, {
-        what: otherWhat.trim().slice(0, 120),
-        kind: otherKind
+      addOtherLanding(place.job, machine.id, other.mark, {
+        what: other.what.trim().slice(0, 120),
+        kind: other.kind
       })
     );
-    otherMark = '';
-    otherWhat = '';
+    other.mark = '';
+    other.what = '';
   }
 
   function addTrace(event: SubmitEvent): void {
     event.preventDefault();
-    if (spot.trim() === '') return;
-    const found = { way, spot: spot.trim().slice(0, 40), at: new Date().toISOString(), note: '' };
-    setMachine(place, machine.id, 'trace', [...machine.trace, found], `Common traced to ${found.spot}`);
+    const spot = found.spot.trim().slice(0, 40);
+    if (spot === '') return;
+    const finding = { way: found.way, spot, at: new Date().toISOString(), note: '' };
+    setMachine(place, machine.id, 'trace', [...machine.trace, finding], `Common traced to ${spot}`);
   }
 </script>
 
@@ -117,7 +117,7 @@
         class="input w-full uppercase"
         maxlength="15"
         placeholder="Y"
-        bind:value={otherMark}
+        bind:value={other.mark}
       /></label
     >
     <label class="flex flex-1 basis-40 flex-col gap-1 text-sm"
@@ -125,15 +125,15 @@
         class="input w-full"
         maxlength={SHORT_TEXT}
         placeholder="outdoor unit"
-        bind:value={otherWhat}
+        bind:value={other.what}
       /></label
     >
     <label class="flex flex-1 basis-40 flex-col gap-1 text-sm"
-      >What it is <select class="select w-full" bind:value={otherKind}>
+      >What it is <select class="select w-full" bind:value={other.kind}>
         {#each OTHER_KINDS as kind (kind)}<option value={kind}>{OTHER_KIND_NAMES[kind]}</option>{/each}
       </select></label
     >
-    <button class="btn btn-outline" disabled={!readScrewName(otherMark)}>Add</button>
+    <button class="btn btn-outline" disabled={!readScrewName(other.mark)}>Add</button>
   </form>
 
   {#if trace.state !== 'marked' && machine.screws.length > 0}
@@ -164,7 +164,7 @@
     <form class="grid gap-2" onsubmit={addTrace}>
       <label class="flex flex-col gap-1 text-sm"
         >How
-        <select class="select w-full" bind:value={way}
+        <select class="select w-full" bind:value={found.way}
           >{#each TRACE_STEPS as step (step.way)}<option value={step.way}>{step.title}</option>{/each}</select
         >
       </label>
@@ -175,10 +175,10 @@
             class="input w-full"
             maxlength="40"
             placeholder="left lug of the transformer"
-            bind:value={spot}
+            bind:value={found.spot}
           /></label
         >
-        <button class="btn btn-outline" disabled={spot.trim() === ''}>Record</button>
+        <button class="btn btn-outline" disabled={found.spot.trim() === ''}>Record</button>
       </div>
     </form>
   {/if}

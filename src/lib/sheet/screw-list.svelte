@@ -18,6 +18,7 @@
   import { COMMON_MARKS, markFacts } from '$core/trade/terminals';
   import { terminalAt, terminalOfScrew } from '$core/wiring/graph';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
 
   interface Props {
     where: WhereId;
@@ -28,12 +29,12 @@
 
   let { where, screws, label, limit }: Props = $props();
   const place = getPlace();
-  let other = $state('');
+  const other = typedHere('terminal', { mark: '' }, { part: () => where });
   let said = $state('');
   let asking = $state<string | null>(null);
 
   const full = $derived(screws.length >= LIMITS[limit].most);
-  const typed = $derived(other.trim() === '' ? null : readScrewName(other));
+  const typed = $derived(other.mark.trim() === '' ? null : readScrewName(other.mark));
   /** Prints of which there is at most one are switched on and off; the rest are listed. */
   const usual = $derived(
     COMMON_MARKS.filter((mark) => screws.filter((screw) => screw.mark === mark).length < 2)
@@ -66,7 +67,7 @@
   function add(event: SubmitEvent): void {
     event.preventDefault();
     if (typed && !full) place.session.edit(addScrew(place.job, where, typed.mark));
-    other = '';
+    other.mark = '';
   }
 
   function stateIt(screw: Screw, means: string, from: string): void {
@@ -98,7 +99,7 @@
       maxlength="12"
       placeholder="another mark"
       aria-label="Another mark, as printed"
-      bind:value={other}
+      bind:value={other.mark}
     />
     <button class="btn btn-outline btn-sm" disabled={!typed || full}>Add</button>
     <button
@@ -109,7 +110,7 @@
     >
   </form>
   {#if full}<p class="mt-1 text-sm">That is all a list holds: {LIMITS[limit].most}.</p>{/if}
-  {#if other.trim() !== '' && !typed}<p class="mt-1 text-sm" role="alert">
+  {#if other.mark.trim() !== '' && !typed}<p class="mt-1 text-sm" role="alert">
       A mark is letters, digits and / + - . ( ) *.
     </p>{/if}
   {#if said}<p class="mt-1 text-sm" role="alert">{said}</p>{/if}

@@ -10,6 +10,7 @@
   import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
+  import { typedHere } from '../state/typed.svelte';
 
   const place = getPlace();
   const path = $derived(place.thermostat.path);
@@ -18,20 +19,18 @@
     place.thermostat.conductors.filter((conductor) => conductor.near.state === 'landed').length
   );
   const advice = $derived(cableAdvice(path, used + 1));
-  let name = $state('');
-  let length = $state('');
-  let held = $state<Stretch['held']>('unknown');
-  const metres = $derived(fromShown(Number(length.replace(',', '.')), 'length', units));
-  const holds = $derived(length.trim() !== '' && metres > 0 && metres <= 300);
+  const typed = typedHere('stretch', { name: '', length: '', held: 'unknown' as Stretch['held'] });
+  const metres = $derived(fromShown(Number(typed.length.replace(',', '.')), 'length', units));
+  const holds = $derived(typed.length.trim() !== '' && metres > 0 && metres <= 300);
   const heldWords = { free: 'free', stapled: 'stapled', unknown: 'not known' };
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
     if (!holds) return;
     const stretch: Stretch = {
-      name: name.trim() || `stretch ${path.stretches.length + 1}`,
+      name: typed.name.trim() || `stretch ${path.stretches.length + 1}`,
       lengthM: metres,
-      held
+      held: typed.held
     };
     setThermostat(
       place,
@@ -39,8 +38,8 @@
       { ...path, stretches: [...path.stretches, stretch] },
       `Stretch ${stretch.name}`
     );
-    name = '';
-    length = '';
+    typed.name = '';
+    typed.length = '';
   }
 </script>
 
@@ -73,21 +72,21 @@
   </ul>
   <form class="grid grid-cols-2 items-end gap-2 sm:grid-cols-4" onsubmit={add}>
     <label class="flex flex-col gap-1 text-sm"
-      >Stretch <input class="input w-full" maxlength={SHORT_TEXT} bind:value={name} /></label
+      >Stretch <input class="input w-full" maxlength={SHORT_TEXT} bind:value={typed.name} /></label
     >
     <label class="flex flex-col gap-1 text-sm"
       >Length, {unitName('length', units)}
-      <input class="input w-full" inputmode="decimal" bind:value={length} /></label
+      <input class="input w-full" inputmode="decimal" bind:value={typed.length} /></label
     >
     <ChoiceField
       label="Held"
-      value={held}
+      value={typed.held}
       choices={[
         ['unknown', 'not known'],
         ['free', 'free'],
         ['stapled', 'stapled']
       ]}
-      onset={(value) => (held = value)}
+      onset={(value) => (typed.held = value)}
     />
     <button class="btn btn-outline" disabled={!holds || path.stretches.length >= LIMITS.stretches.most}
       >Add</button

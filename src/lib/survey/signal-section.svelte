@@ -6,14 +6,15 @@
   import Chart from '../charts/chart.svelte';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
+  import { typedHere } from '../state/typed.svelte';
 
   const place = getPlace();
   const readings = $derived(place.thermostat.signal);
   const summary = $derived(summariseSignal(readings));
   const grades = { good: 'Good', marginal: 'Marginal', poor: 'Poor', 'not-read': 'Not read yet' };
-  let typed = $state('');
-  const value = $derived(Number(typed.replace(',', '.').replace('−', '-')));
-  const holds = $derived(typed.trim() !== '' && Number.isFinite(value) && value <= 0 && value >= -120);
+  const typed = typedHere('signal', { dbm: '' });
+  const value = $derived(Number(typed.dbm.replace(',', '.').replace('−', '-')));
+  const holds = $derived(typed.dbm.trim() !== '' && Number.isFinite(value) && value <= 0 && value >= -120);
 
   function add(dbm: number, source: SignalReading['source']): void {
     const reading = { dbm, at: new Date().toISOString(), source };
@@ -24,7 +25,7 @@
     event.preventDefault();
     if (!holds) return;
     add(value, 'typed');
-    typed = '';
+    typed.dbm = '';
   }
 </script>
 
@@ -37,7 +38,7 @@
   <form class="flex flex-wrap items-end gap-2" onsubmit={submit}>
     <label class="flex flex-1 flex-col gap-1 text-sm"
       >dBm, as the phone shows it
-      <input class="input w-full" placeholder="-62" bind:value={typed} />
+      <input class="input w-full" placeholder="-62" bind:value={typed.dbm} />
     </label>
     <button class="btn btn-primary" disabled={!holds}>Record</button>
     <button
@@ -47,7 +48,7 @@
       >Simulated meter</button
     >
   </form>
-  {#if typed !== '' && !holds}<p class="mt-1 text-sm" role="alert">A number from -120 to 0.</p>{/if}
+  {#if typed.dbm !== '' && !holds}<p class="mt-1 text-sm" role="alert">A number from -120 to 0.</p>{/if}
   {#if readings.length > 0}
     <p class="mt-3">
       {readings.length}

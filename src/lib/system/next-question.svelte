@@ -6,6 +6,7 @@
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
+  import { typedHere } from '../state/typed.svelte';
   import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
 
@@ -26,15 +27,17 @@
   let picked = $state<string | null>(null);
   const shown = $derived(later.find((candidate) => candidate.id === picked) ?? next?.evidence);
   const efforts = { look: 'a look', climb: 'a way to the equipment', meter: 'a reading with a meter' };
-  let volts = $state('');
-  const reading = $derived(Number(volts.replace(',', '.')));
-  const readingHolds = $derived(volts.trim() !== '' && Number.isFinite(reading) && Math.abs(reading) <= 1000);
+  const typed = typedHere('observation', { volts: '' }, { part: () => shown?.id ?? '' });
+  const reading = $derived(Number(typed.volts.replace(',', '.')));
+  const readingHolds = $derived(
+    typed.volts.trim() !== '' && Number.isFinite(reading) && Math.abs(reading) <= 1000
+  );
 
   function answer(value: string | number): void {
     if (!shown) return;
     place.session.edit(observe(place.job, place.thermostat.id, shown.id, value));
     picked = null;
-    volts = '';
+    typed.volts = '';
   }
 </script>
 
@@ -57,7 +60,7 @@
       >
         <label class="flex flex-1 flex-col gap-1 text-sm"
           >Volts AC
-          <input class="input w-full" inputmode="decimal" bind:value={volts} />
+          <input class="input w-full" inputmode="decimal" bind:value={typed.volts} />
         </label>
         <button class="btn btn-primary" disabled={!readingHolds}>Record</button>
       </form>

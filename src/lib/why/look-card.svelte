@@ -4,6 +4,7 @@
   import { percentText } from '$core/trade/figures';
   import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
+  import { typedHere } from '../state/typed.svelte';
 
   interface Props {
     look: LookReport;
@@ -27,14 +28,14 @@
       `about ${Math.max(1, Math.round(look.minutes))} min`
     ].filter(Boolean)
   );
-  let typed = $state('');
-  const volts = $derived(Number(typed.replace(',', '.')));
-  const holds = $derived(typed.trim() !== '' && Number.isFinite(volts) && volts >= 0 && volts <= 1000);
+  const typed = typedHere('look', { volts: '' }, { part: () => look.id });
+  const volts = $derived(Number(typed.volts.replace(',', '.')));
+  const holds = $derived(typed.volts.trim() !== '' && Number.isFinite(volts) && volts >= 0 && volts <= 1000);
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     if (holds) onanswer(volts, `${volts} V`);
-    typed = '';
+    typed.volts = '';
   }
 </script>
 
@@ -50,7 +51,7 @@
   {#if look.reading}
     <form class="mt-3 flex items-end gap-2" onsubmit={submit}>
       <label class="flex flex-col gap-1 text-sm"
-        >Volts AC <input class="input w-32" inputmode="decimal" bind:value={typed} /></label
+        >Volts AC <input class="input w-32" inputmode="decimal" bind:value={typed.volts} /></label
       >
       <button class="btn btn-primary" disabled={!holds}>Record</button>
     </form>

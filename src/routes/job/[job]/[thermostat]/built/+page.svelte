@@ -14,10 +14,11 @@
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
+  import { typedHere } from '$lib/state/typed.svelte';
   import { day, moment } from '$lib/words/manner.svelte';
 
   const place = getPlace();
-  let by = $state('');
+  const typed = typedHere('hand-over', { by: '' });
   let busy = $state(false);
   let trouble = $state('');
   const base = $derived(`${place.job.name}-${place.thermostat.name}`);
@@ -147,11 +148,11 @@
         class="sheet-of-paper no-print flex flex-wrap items-end gap-2 p-4"
         onsubmit={(event) => {
           event.preventDefault();
-          place.session.edit(closeJob(place.job, by.trim(), new Date(clock.now).toISOString()));
+          place.session.edit(closeJob(place.job, typed.by.trim(), new Date(clock.now).toISOString()));
         }}
       >
         <label class="flex flex-col gap-1 text-sm"
-          >Handed over by <input class="input" bind:value={by} maxlength="120" /></label
+          >Handed over by <input class="input" bind:value={typed.by} maxlength="120" /></label
         >
         <button type="submit" class="btn btn-outline">Close the job</button>
       </form>

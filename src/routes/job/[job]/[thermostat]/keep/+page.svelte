@@ -17,6 +17,7 @@
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { getPlace } from '$lib/state/context';
+  import { typedHere } from '$lib/state/typed.svelte';
   import { day, moment, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
@@ -24,7 +25,7 @@
   const view = $derived(sheetView(built.wiring));
   const settings = $derived(systemSettings(built.settings));
   const base = $derived(`/job/${place.job.id}/${place.thermostat.id}`);
-  let by = $state('');
+  const typed = typedHere('hand-over', { by: '' });
 
   const WENT: Readonly<Record<(typeof OLD_ONE_WENT)[number], string>> = {
     unknown: 'not said yet',
@@ -35,7 +36,7 @@
 
   function close(event: SubmitEvent): void {
     event.preventDefault();
-    place.session.edit(closeJob(place.job, by.trim(), new Date().toISOString()));
+    place.session.edit(closeJob(place.job, typed.by.trim(), new Date().toISOString()));
   }
 </script>
 
@@ -169,7 +170,7 @@
       </div>
       <form class="flex flex-wrap items-end gap-2" onsubmit={close}>
         <label class="flex flex-col gap-1 text-sm"
-          >Who did it<input class="input" maxlength="120" bind:value={by} /></label
+          >Who did it<input class="input" maxlength="120" bind:value={typed.by} /></label
         >
         <button class="btn btn-primary">Close the job</button>
       </form>

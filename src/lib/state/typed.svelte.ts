@@ -1,0 +1,41 @@
+/** What is typed in a form with a button of its own: kept as it is typed, until the button is pressed and the form is empty again. */
+import { browserTyped, fitted, type Checks, type TypedTexts } from '$storage/typed-text';
+import { getPlace } from './context';
+
+interface More<T> {
+  /** Tells apart the forms of one kind. */
+  readonly part?: () => string;
+  readonly checks?: Checks<T>;
+}
+
+/** A form of the open thermostat, empty or as it was left. Called while a component is made. */
+export function typedHere<T extends object>(form: string, empty: T, { part, checks }: More<T> = {}): T {
+  const place = getPlace();
+  const name = () => [place.job.id, place.thermostat.id, form, part?.() ?? ''].filter(Boolean).join('/');
+  return typedIn(name, empty, checks);
+}
+
+/** The same under a name of one's own. Another name brings what was typed under that. */
+export function typedIn<T extends object>(name: () => string, empty: T, checks?: Checks<T>): T {
+  const read = (of: string): T => fitted(empty, typedTexts().read(of), checks);
+  let shown = name();
+  const typed = $state(read(shown));
+  $effect.pre(() => {
+    const now = name();
+    if (now === shown) return;
+    shown = now;
+    Object.assign(typed, read(now));
+  });
+  $effect(() => {
+    const now = $state.snapshot(typed);
+    typedTexts().keep(name(), JSON.stringify(now) === JSON.stringify(empty) ? null : now);
+  });
+  return typed;
+}
+
+let texts: TypedTexts | null = null;
+
+function typedTexts(): TypedTexts {
+  texts ??= browserTyped();
+  return texts;
+}
