@@ -33,14 +33,24 @@ export async function measureLarge(browser, origin) {
   await page.close();
 }
 
-/** Puts jobs into the store as they lie there after a save. */
+/** Puts jobs into the store as they lie there after a save: thermostats by themselves, and what the list shows of each. */
 function put(page, jobs) {
   return page.evaluate(async (all) => {
     const request = indexedDB.open('ulterum');
     const database = await new Promise((done) => (request.onsuccess = () => done(request.result)));
-    const work = database.transaction('jobs', 'readwrite');
+    const work = database.transaction(['jobs', 'thermostats'], 'readwrite');
     const saved = new Date().toISOString();
-    for (const job of all) work.objectStore('jobs').put({ job, saved, revision: 1, history: null }, job.id);
+    for (const { thermostats, ...shell } of all) {
+      const keys = thermostats.map((_, at) => `${shell.id}/${at}`);
+      thermostats.forEach((thermostat, at) => work.objectStore('thermostats').put(thermostat, keys[at]));
+      const { id, name, place } = shell;
+      const names = thermostats.map((thermostat) => ({ id: thermostat.id, name: thermostat.name }));
+      const summary = { id, name, place, saved, thermostats: names, due: [], closed: false };
+      const listed = { of: 1, revision: 1, summary };
+      work
+        .objectStore('jobs')
+        .put({ shell, thermostats: keys, saved, revision: 1, history: null, listed }, id);
+    }
     await new Promise((done) => (work.oncomplete = done));
     database.close();
   }, jobs);
@@ -57,9 +67,9 @@ async function edits(page, origin) {
   );
   const times = [];
   for (let at = 0; at < EDITS; at += 1) {
-    const spot = page.locator(`[data-spot="${at % 4}-equipment"]`);
-    await spot.focus();
-    await spot.evaluate(watchEdit);
+    // Not by a locator: the tool looks through the whole page for one, which would count as a task of the page.
+    await page.evaluate(watchEdit, `${at % 4}-equipment`);
+    await page.waitForTimeout(100);
     await page.keyboard.type(['?', 'R', 'coiled'][Math.floor(at / 4)]);
     await page.keyboard.press('Enter');
     times.push(await page.evaluate(() => window.edited));
@@ -71,8 +81,10 @@ async function edits(page, origin) {
   );
 }
 
-/** Sets `window.edited` to the milliseconds from the next Enter to the frame that shows what it has changed. */
-function watchEdit(spot) {
+/** Goes to a cell, and sets `window.edited` to the milliseconds from the next Enter to the frame that shows what it has changed. */
+function watchEdit(name) {
+  const spot = document.querySelector(`[data-spot="${name}"]`);
+  spot.focus();
   const before = spot.closest('[role=gridcell]').textContent;
   window.edited = new Promise((resolve) => {
     const pressed = ({ key }) => {
@@ -80,7 +92,7 @@ function watchEdit(spot) {
       window.removeEventListener('keydown', pressed, { capture: true });
       const start = performance.now();
       const look = () => {
-        const now = document.querySelector(`[data-spot="${spot.dataset.spot}"]`)?.closest('[role=gridcell]');
+        const now = document.querySelector(`[data-spot="${name}"]`)?.closest('[role=gridcell]');
         if (now?.textContent === before && performance.now() - start < 3000) requestAnimationFrame(look);
         else requestAnimationFrame(() => resolve(performance.now() - start));
       };

@@ -68,8 +68,16 @@ const SWINGS = [
   { hours: 311, share: 0.5 }
 ] as const;
 
-/** The year of a place, °C per hour. */
+const years = new WeakMap<WeatherPlace, Float64Array>();
+
+/** The year of a place, °C per hour; made once, and not to be written to. */
 export function yearOf(place: WeatherPlace): Float64Array {
+  let year = years.get(place);
+  if (!year) years.set(place, (year = madeYear(place)));
+  return year;
+}
+
+function madeYear(place: WeatherPlace): Float64Array {
   return Float64Array.from({ length: YEAR_HOURS }, (_, hour) => {
     const season = -place.yearlyC * Math.cos((2 * Math.PI * (hour - COLDEST_HOUR)) / YEAR_HOURS);
     const day = place.dailyC * Math.cos((2 * Math.PI * ((hour % 24) - WARMEST_HOUR_OF_DAY)) / 24);

@@ -21,7 +21,9 @@ export function edit(job: Job, step: Step): Edited {
     return { ok: false, faults: [{ path: 'the edit', expected: 'a place that the job has', found }] };
   }
   if (job.closed !== null && next.closed !== null) return { ok: false, faults: [closedFault(job.closed.at)] };
-  const faults = [...changedFaults(job, next), ...listFaults(job, next)];
+  const unsound = changedFaults(Job, job, next);
+  // Lists are only counted where they are lists.
+  const faults = unsound.length > 0 ? unsound : listFaults(job, next);
   return faults.length > 0 ? { ok: false, faults } : { ok: true, job: next };
 }
 
@@ -34,39 +36,60 @@ function closedFault(at: string): Fault {
   };
 }
 
-const lists = ['equipment', 'thermostats', 'places', 'devices'] as const;
-
-/** What does not hold among the parts that the edit has touched. */
-function changedFaults(before: Job, after: Job): Fault[] {
-  return (Object.keys(Job.entries) as (keyof Job)[]).flatMap((key) => {
-    if (before[key] === after[key]) return [];
-    if (!(lists as readonly string[]).includes(key)) return partFaults(Job.entries[key], after[key], [key]);
-    const list = after[key];
-    if (!Array.isArray(list)) return partFaults(Job.entries[key], list, [key]);
-    const known = new Set<unknown>(before[key] as readonly unknown[]);
-    const [member] = MEMBERS[key as (typeof lists)[number]];
-    return (list as unknown[]).flatMap((part, index) =>
-      known.has(part) ? [] : partFaults(member, part, [key, index])
-    );
-  });
-}
-
 type AnySchema = v.BaseSchema<unknown, unknown, v.BaseIssue<unknown>>;
+type Place = readonly (string | number)[];
 
-function memberOf(schema: {
-  readonly pipe: readonly [{ readonly item: AnySchema }, ...unknown[]];
-}): AnySchema {
-  return schema.pipe[0].item;
+/**
+ * What does not hold among the parts that the edit has touched. What stands in both was looked through when it came in: of two hundred wires
+ * only the one that was changed is.
+ */
+function changedFaults(schema: AnySchema, before: unknown, after: unknown, at: Place = []): Fault[] {
+  if (before === after) return [];
+  const inner = innerOf(schema);
+  if (isPlain(after) && isPlain(before) && inner.type === 'strict_object')
+    return entryFaults(inner as ObjectSchema, before, after, at) ?? partFaults(schema, after, at);
+  const list = Array.isArray(after) && Array.isArray(before) ? listSchema(inner, after.length) : null;
+  if (list === null) return partFaults(schema, after, at);
+  const known = new Set<unknown>(before as readonly unknown[]);
+  return (after as readonly unknown[]).flatMap((member, index) =>
+    known.has(member)
+      ? []
+      : changedFaults(list.item, (before as readonly unknown[])[index], member, [...at, index])
+  );
 }
 
-const MEMBERS: Readonly<Record<(typeof lists)[number], readonly [AnySchema]>> = {
-  equipment: [memberOf(Job.entries.equipment)],
-  thermostats: [memberOf(Job.entries.thermostats)],
-  places: [memberOf(Job.entries.places.wrapped)],
-  devices: [memberOf(Job.entries.devices)]
-};
+type Loose = Readonly<Record<string, unknown>>;
+type ObjectSchema = AnySchema & { readonly entries: Readonly<Record<string, AnySchema>> };
+type ListSchema = AnySchema & { readonly item: AnySchema };
 
-function partFaults(schema: AnySchema, value: unknown, under: readonly (string | number)[]): Fault[] {
+function isPlain(value: unknown): value is Loose {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** What a schema says of a value that is there. */
+function innerOf(schema: AnySchema): AnySchema {
+  const wraps = ['optional', 'nullable'].includes(schema.type) && !('pipe' in schema);
+  return wraps ? innerOf((schema as AnySchema & { readonly wrapped: AnySchema }).wrapped) : schema;
+}
+
+/** Null where keys have come or gone, or the whole is checked against itself: then it has to be looked through as one. */
+function entryFaults(schema: ObjectSchema, before: Loose, after: Loose, at: Place): Fault[] | null {
+  const keys = Object.keys(after);
+  const sameKeys = keys.length === Object.keys(before).length && keys.every((key) => key in before);
+  if (!sameKeys || 'pipe' in schema || !keys.every((key) => schema.entries[key])) return null;
+  return keys.flatMap((key) => changedFaults(schema.entries[key]!, before[key], after[key], [...at, key]));
+}
+
+/** The list that a schema describes, where of the whole list only its length is limited and holds; else null. */
+function listSchema(schema: AnySchema, length: number): ListSchema | null {
+  const [list, ...checks] = 'pipe' in schema ? (schema.pipe as readonly [AnySchema, ...unknown[]]) : [schema];
+  const holds = (checks as readonly { readonly type: string; readonly requirement: number }[]).every(
+    ({ type, requirement }) => type === 'max_length' && length <= requirement
+  );
+  return list.type === 'array' && holds ? (list as ListSchema) : null;
+}
+
+function partFaults(schema: AnySchema, value: unknown, under: Place): Fault[] {
   const parsed = v.safeParse(schema, value);
   return parsed.success ? [] : faultsOf(parsed.issues, under);
 }

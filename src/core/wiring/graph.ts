@@ -184,9 +184,14 @@ export function hasMark(device: Pick<Device, 'screws'>, mark: string): boolean {
 }
 
 /** The marks that a device's screws stand for. */
-export function marksOf(device: Pick<Device, 'screws'>): string[] {
-  return device.screws.flatMap((screw) => screw.means);
+export function marksOf({ screws }: Pick<Device, 'screws'>): readonly string[] {
+  let marks = marksKnown.get(screws);
+  if (!marks) marksKnown.set(screws, (marks = screws.flatMap((screw) => screw.means)));
+  return marks;
 }
+
+/** A list of screws is never changed in place. */
+const marksKnown = new WeakMap<readonly Screw[], readonly string[]>();
 
 /** The screw of a thermostat by its sheet that stands for the mark; one that it does not have is a point that nothing is joined to. */
 export function sheetTerminal(facts: DeviceFacts, mark: string): TerminalId {

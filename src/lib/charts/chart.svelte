@@ -39,22 +39,31 @@
     const ink = style.getPropertyValue('--color-base-content').trim();
     const faint = style.getPropertyValue('--color-base-300').trim();
     const axis = { gridcolor: faint, zerolinecolor: faint, linecolor: ink, automargin: true };
-    void plotly.react(
-      holder,
-      data,
-      {
-        height,
-        margin: { l: 48, r: 12, t: 8, b: 44 },
-        paper_bgcolor: 'rgba(0,0,0,0)',
-        plot_bgcolor: 'rgba(0,0,0,0)',
-        font: { family: style.fontFamily || 'sans-serif', size: 13, color: ink },
-        legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
-        ...layout,
-        xaxis: { ...axis, ...layout.xaxis },
-        yaxis: { ...axis, ...layout.yaxis }
-      },
-      { displayModeBar: false, responsive: true, staticPlot: matchMedia('(pointer: coarse)').matches }
-    );
+    const frame = {
+      height,
+      margin: { l: 48, r: 12, t: 8, b: 44 },
+      paper_bgcolor: 'rgba(0,0,0,0)',
+      plot_bgcolor: 'rgba(0,0,0,0)',
+      font: { family: style.fontFamily || 'sans-serif', size: 13, color: ink },
+      legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
+      ...layout,
+      xaxis: { ...axis, ...layout.xaxis },
+      yaxis: { ...axis, ...layout.yaxis }
+    } as const;
+    const { react } = plotly;
+    const [on, shown] = [holder, data];
+    const turn = setTimeout(() => void react(on, shown, frame, config()));
+    // Axes first, and what stands on them in a turn of its own: both at once would keep the page from answering.
+    if (!drawn) void react(on, [], frame, config());
+    drawn = true;
+    return () => clearTimeout(turn);
+  });
+
+  let drawn = false;
+  const config = () => ({
+    displayModeBar: false,
+    responsive: true,
+    staticPlot: matchMedia('(pointer: coarse)').matches
   });
 </script>
 

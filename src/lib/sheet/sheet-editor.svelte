@@ -17,6 +17,7 @@
   import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
   import { endText, sheetView, type RowView } from './rows';
   import StrandSheet from './strand-sheet.svelte';
+  import { Typing } from './typing.svelte';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -38,7 +39,7 @@
   );
 
   let spot = $state<Spot>({ row: 0, column: 'wall' });
-  let typing = $state<string | null>(null);
+  const typing = new Typing();
   let picking = $state<Spot | null>(null);
   let said = $state('');
   let holder: HTMLElement | undefined = $state();
@@ -54,10 +55,34 @@
   const pickedEnd = $derived(picking?.column === 'equipment' ? ('far' as const) : ('near' as const));
   const pickedScrew = $derived(picked?.[pickedEnd].on[0]);
 
+  function cellAt({ row, column }: Spot): HTMLElement | null {
+    return holder?.querySelector<HTMLElement>(`[data-spot="${row}-${column}"]`) ?? null;
+  }
+
+  /** The one of all cells that the tab key reaches. */
+  let reached: HTMLElement | null = null;
+
+  /** Set where it stands, as one moves: to ask every cell whether it is the one would take longer than the move. */
+  function reach(at: Spot): HTMLElement | null {
+    const cell = cellAt(at);
+    if (cell !== reached) {
+      if (reached) reached.tabIndex = -1;
+      if (cell) cell.tabIndex = 0;
+      reached = cell;
+    }
+    return cell;
+  }
+
   function focus(next: Spot): void {
     spot = next;
-    holder?.querySelector<HTMLElement>(`[data-spot="${next.row}-${next.column}"]`)?.focus();
+    reach(next)?.focus();
   }
+
+  // Rows come and go.
+  $effect(() => {
+    void rows;
+    reach(here);
+  });
 
   onMount(() => {
     const row = first === null ? -1 : rows.findIndex((row) => row.id === first.strand);
@@ -118,9 +143,9 @@
 
   /** Ends typing: what was typed becomes the cell's value, or is refused with a word. */
   function commit(): void {
-    if (typing === null) return;
-    const typed = typing;
-    typing = null;
+    const typed = typing.text;
+    if (typed === null) return;
+    typing.put(here, null);
     if (here.column === 'colour') {
       said = say(`“${typed}” is no colour code`);
       return;
@@ -137,16 +162,16 @@
       event.preventDefault();
       commit();
       focus(next);
-    } else if (event.key === 'Escape' && typing !== null) {
+    } else if (event.key === 'Escape' && typing.text !== null) {
       event.stopPropagation();
-      typing = null;
-    } else if (event.key === 'Backspace' && typing !== null) {
-      typing = typing.slice(0, -1) || null;
+      typing.put(here, null);
+    } else if (event.key === 'Backspace' && typing.text !== null) {
+      typing.put(here, typing.text.slice(0, -1) || null);
     } else if ((event.key === 'Delete' || event.key === 'Backspace') && here.column !== 'strand') {
       event.preventDefault();
       if (here.column === 'colour') setColour(here, null);
       else setEnd(here, 'unseen');
-    } else if (event.key === 'Enter' && typing !== null) {
+    } else if (event.key === 'Enter' && typing.text !== null) {
       event.preventDefault();
       commit();
       focus({ ...here, row: Math.min(rows.length - 1, here.row + 1) });
@@ -157,17 +182,18 @@
   }
 
   function type(letter: string): void {
-    typing = `${typing ?? ''}${letter.toUpperCase()}`.slice(0, 15);
-    if (here.column !== 'colour' || typing.length < 2) return;
-    const code = readColour(typing);
+    const text = `${typing.text ?? ''}${letter.toUpperCase()}`.slice(0, 15);
+    typing.put(here, text);
+    if (here.column !== 'colour' || text.length < 2) return;
+    const code = readColour(text);
     if (code) setColour(here, code);
-    else said = say(`“${typing}” is no colour code`);
-    typing = null;
+    else said = say(`“${text}” is no colour code`);
+    typing.put(here, null);
   }
 
   function open(at: Spot): void {
+    typing.put(here, null);
     spot = at;
-    typing = null;
     picking = at;
   }
 
@@ -177,8 +203,7 @@
     if (at) focus(at);
   }
 
-  function nameOf(row: RowView, kind: Column): string {
-    const number = rows.indexOf(row) + 1;
+  function nameOf(row: RowView, kind: Column, number: number): string {
     if (kind === 'colour') return `Wire ${number}, colour: ${row.name}`;
     if (kind === 'strand') return `Wire ${number}, ${row.name}: label, joints, continuity`;
     const where = kind === 'wall' ? 'at the wall' : 'at the equipment';
@@ -189,26 +214,27 @@
 <div bind:this={holder} class="editor">
   <StrandSheet {view} {only} label="Wires, wall to equipment">
     {#snippet cell({ row, index, kind }: { row: RowView; index: number; kind: Column }, content: Snippet)}
-      {@const active = here.row === index && here.column === kind}
+      {@const typed = typing.in({ row: index, column: kind })}
       <button
         type="button"
         class="grid-cell"
         class:wide={kind === 'strand'}
-        tabindex={active ? 0 : -1}
+        tabindex="-1"
         data-spot="{index}-{kind}"
-        aria-label={nameOf(row, kind)}
+        aria-label={nameOf(row, kind, index + 1)}
         onclick={() => open({ row: index, column: kind })}
         onfocus={() => {
-          if (!active) commit();
+          if (here.row !== index || here.column !== kind) commit();
           spot = { row: index, column: kind };
+          reach(spot);
         }}
         onblur={commit}
         onkeydown={key}
       >
-        {#if active && typing !== null && kind !== 'strand'}
-          {#if kind === 'colour'}<span class="typing">{typing}_</span>{:else}<EndMark
+        {#if typed !== null && kind !== 'strand'}
+          {#if kind === 'colour'}<span class="typing">{typed}_</span>{:else}<EndMark
               end={row[kind]}
-              {typing}
+              typing={typed}
             />{/if}
         {:else if kind === 'strand'}
           {@render content()}

@@ -124,7 +124,9 @@ export class Place {
     this.progress = 0;
     const watch = { signal: stop.signal, onProgress: (share: number) => void (this.progress = share) };
     this.#planner?.plan(job, thermostat.id, watch).then(
-      (made) => {
+      async (made) => {
+        // The first one is unpacked, and drawn in a turn of its own.
+        if (!this.planned) await new Promise((done) => setTimeout(done));
         if (made === null || stop.signal.aborted) return;
         this.#made = { job, ...made };
         this.trouble = '';

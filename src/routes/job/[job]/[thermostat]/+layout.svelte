@@ -22,6 +22,13 @@
   const session = $derived(getOpen());
   const known = $derived(session.job.thermostats.some(({ id }) => id === page.params['thermostat']));
   const ready = $derived(known && place.planned);
+  /** The first station is drawn a turn after its frame: both at once would keep a page from answering. */
+  let framed = $state(false);
+  $effect(() => {
+    if (!place.planned || framed) return;
+    const turn = setTimeout(() => (framed = true));
+    return () => clearTimeout(turn);
+  });
 </script>
 
 <svelte:head>
@@ -44,7 +51,9 @@
     {#if place.planned}
       <div class="stations">
         <Rail />
-        <main class="min-w-0" aria-busy={place.planning}>{@render children()}</main>
+        <main class="min-w-0" aria-busy={place.planning || !framed}>
+          {#if framed}{@render children()}{/if}
+        </main>
       </div>
     {:else if !place.trouble}
       <p class="p-4" role="status">
