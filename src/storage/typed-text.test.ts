@@ -52,7 +52,11 @@ describe('what is typed in a form', () => {
   });
 
   it('is simply not kept where the browser has no store, or it refuses, or something else wrote there', () => {
-    const refusing = { ...memory(), setItem: () => expect.unreachable(), getItem: () => expect.unreachable() };
+    const refusing = {
+      ...memory(),
+      setItem: () => expect.unreachable(),
+      getItem: () => expect.unreachable()
+    };
     for (const store of [undefined, refusing as unknown as Storage]) {
       const texts = typedTexts(store);
       texts.keep('job-a/th-1/stop', { how: 'x' });

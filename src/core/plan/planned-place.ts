@@ -71,12 +71,19 @@ function wayMinutes(plan: Plan): MinutesBand | null {
   return taken && taken.method !== 'none' ? taken.minutesBand : null;
 }
 
-/** The years of the last house: they take longer than all else beside the plan, and most edits are none of their business. */
-let last: { readonly key: string; readonly years: readonly HouseYear[] } | null = null;
+/** The last house that was worked through, and its years: they take longer than all else beside the plan, and most edits are none of their business. */
+let lastStudy: { readonly key: string; readonly study: HouseStudy } | null = null;
+let lastYears: { readonly key: string; readonly years: readonly HouseYear[] } | null = null;
 
 function studied(input: StudyInput): HouseStudy {
-  const { survey, source } = input;
+  const key = JSON.stringify(input);
+  if (lastStudy?.key !== key) lastStudy = { key, study: studyHouse(input, yearsFor(input)) };
+  return lastStudy.study;
+}
+
+/** A way of other minutes, or another price, is another study of the same years. */
+function yearsFor({ survey, source }: StudyInput): readonly HouseYear[] {
   const key = JSON.stringify([survey.building, survey.habits, source]);
-  if (last?.key !== key) last = { key, years: houseYears(input) };
-  return studyHouse(input, last.years);
+  if (lastYears?.key !== key) lastYears = { key, years: houseYears({ survey, source }) };
+  return lastYears.years;
 }
