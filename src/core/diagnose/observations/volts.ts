@@ -4,7 +4,7 @@
  * some volts, picked up from the neighbours in the cable.
  */
 import { callName, type Call } from '../../trade/calls';
-import { boards, screwThat, sheetTerminal, wallPlace, wallThermostat, type Wiring } from '../../wiring/graph';
+import { boards, screwThat, wallPlace, wallThermostat, type Wiring } from '../../wiring/graph';
 import type { Cause, Hypothesis } from '../causes/types';
 import type { FaultTable, ReadingPoint } from '../fault-table';
 import { cellOf, displayOf, has } from './predict';
@@ -63,10 +63,8 @@ function atMachines(wiring: Wiring): Spot[] {
 
 function atWall(wiring: Wiring): Spot[] {
   const plate = wallThermostat(wiring);
-  const common =
-    plate.kind === 'new-thermostat' ? sheetTerminal(plate.facts, 'C') : screwThat(plate, 'C')?.id;
-  if (common === undefined || !screwThat(plate, 'C')) return [];
-  return spotsAt(plate, common, plate.at, 'at the wall');
+  const common = screwThat(plate, 'C')?.id;
+  return common === undefined ? [] : spotsAt(plate, common, plate.at, 'at the wall');
 }
 
 function spotsAt(
