@@ -17,7 +17,8 @@ export const timeText = v.pipe(v.string('a time'), v.isoTimestamp('a time such a
 /** A terminal mark as a device's sheet names it. */
 export const mark = v.pipe(
   v.string('a terminal mark'),
-  v.regex(/^[A-Z0-9+\-/]{1,8}$/, 'a terminal mark of 1 to 8 capitals, digits, +, - or /')
+  v.regex(/^[A-Z0-9+\-/]+$/, 'a terminal mark of 1 to 8 capitals, digits, +, - or /'),
+  v.maxLength(8, 'a terminal mark of 1 to 8 capitals, digits, +, - or /')
 );
 
 /** What may stand beside a screw of a house: nothing, or up to twelve capitals, digits and a few signs. */
