@@ -175,6 +175,74 @@ describe('the thermostats of a job, each stored by itself', () => {
   });
 });
 
+describe('two tabs on one job', () => {
+  const all = (name: string): Job => ({
+    ...SCHOOLHOUSE,
+    thermostats: SCHOOLHOUSE.thermostats.map((thermostat) => ({ ...thermostat, name }))
+  });
+  const record = (job: Job) => ({ job, saved: '', history: NO_HISTORY });
+  const two = async () => {
+    const name = fresh();
+    const [here, there] = [browserStore(name), browserStore(name)];
+    await here.save(record(all('start')), 0, NO_HISTORY);
+    return { name, here, there };
+  };
+  const names = (job: Job) => [...new Set(job.thermostats.map((thermostat) => thermostat.name))];
+
+  it('never read half of one save and half of another', async () => {
+    const { here, there } = await two();
+    const saves = Array.from(
+      { length: 12 },
+      (_, at) => () => here.save(record(all(`save ${at}`)), at + 1, NO_HISTORY)
+    );
+    const saving = saves.reduce<Promise<unknown>>((before, save) => before.then(save), Promise.resolve());
+    const read: string[][] = [];
+    for (let at = 0; at < 12; at += 1) {
+      const loaded = await there.load(SCHOOLHOUSE.id);
+      if (!loaded.ok) throw new Error('opens');
+      read.push(names(loaded.record.job));
+    }
+    await saving;
+    expect(read.every((found) => found.length === 1)).toBe(true);
+    const last = await there.load(SCHOOLHOUSE.id);
+    expect(last.ok && names(last.record.job)).toEqual(['save 11']);
+  });
+
+  it('write what they took over from each other, and nothing that the other has replaced', async () => {
+    const { name, here, there } = await two();
+    const theirs = await there.load(SCHOOLHOUSE.id);
+    if (!theirs.ok) throw new Error('opens');
+    await here.save(record(all('theirs')), 1, NO_HISTORY);
+    const late = await there.save(record(theirs.record.job), 1, NO_HISTORY);
+    expect(late).toMatchObject({ ok: false, reason: 'conflict', theirs: { revision: 2 } });
+    if (late.ok || late.reason !== 'conflict') return;
+    // What the other tab saved is shown, one thermostat is renamed, and that is saved.
+    const [first, ...rest] = late.theirs.job.thermostats;
+    const job = { ...late.theirs.job, thermostats: [{ ...first!, name: 'mine' }, ...rest] };
+    expect(await there.save(record(job), 2, NO_HISTORY)).toMatchObject({ ok: true });
+    const read = await browserStore(name).load(SCHOOLHOUSE.id);
+    expect(read.ok && names(read.record.job)).toEqual(['mine', 'theirs']);
+    // The first tab has not read since: its parts are gone, and it hears of the conflict instead of naming them.
+    expect(await here.save(record(all('theirs')), 2, NO_HISTORY)).toMatchObject({
+      ok: false,
+      reason: 'conflict'
+    });
+    const after = await browserStore(name).load(SCHOOLHOUSE.id);
+    expect(after.ok && names(after.record.job)).toEqual(['mine', 'theirs']);
+  });
+
+  it('keep a copy beside the job: neither loses a thermostat when the other goes', async () => {
+    const { name, here } = await two();
+    const loaded = await here.load(SCHOOLHOUSE.id);
+    if (!loaded.ok) throw new Error('opens');
+    const copy = { ...loaded.record.job, id: makeId('job', 'copy') };
+    await here.save(record(copy), 0, NO_HISTORY);
+    await here.remove(SCHOOLHOUSE.id);
+    const read = await browserStore(name).load('job-copy');
+    expect(read.ok && read.record.job).toEqual(copy);
+  });
+});
+
 describe('a job that an earlier version stored', () => {
   const stored = (name: string) =>
     JSON.parse(readFileSync(`src/core/formats/fixtures/v1/${name}.json`, 'utf8'));

@@ -43,7 +43,7 @@ export function browserStore(name = 'ulterum', typed: TypedTexts = browserTyped(
     remove: (id) =>
       alone(id, async () => {
         const { forage, history, thermostats } = keeping;
-        const old = await oldOrphans(keeping, id);
+        const old = (await pictures.hasOld()) ? await oldOrphans(keeping, id) : [];
         await forage.removeItem(id);
         await history.remove(id);
         await thermostats.sweep(id, []);

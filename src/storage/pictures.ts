@@ -27,6 +27,11 @@ export class Pictures {
     for (const key of [...own, ...old]) await this.forage.removeItem(key);
   }
 
+  /** Whether an earlier version has left any. */
+  async hasOld(): Promise<boolean> {
+    return (await this.forage.keys()).some((key) => !key.includes('/'));
+  }
+
   private read(key: string): Promise<Kept | null> {
     return this.forage.getItem<Kept>(key).catch(() => null);
   }
