@@ -312,6 +312,26 @@ describe('the steps of undo', () => {
   });
 });
 
+describe('a job that is removed', () => {
+  it('goes with its own pictures and parts, whatever else is stored, though another record is damaged', async () => {
+    const name = fresh();
+    const store = browserStore(name);
+    const raw = localforage.createInstance({ name, storeName: 'jobs' });
+    const parts = localforage.createInstance({ name, storeName: 'thermostats' });
+    const id = makeId('photo', 'larch');
+    await raw.setItem('job-broken', { shell: 7, thermostats: ['nowhere'], revision: 1 });
+    await store.save({ job: SCHOOLHOUSE, saved: '', history: NO_HISTORY }, 0, NO_HISTORY);
+    await store.putPhoto(SCHOOLHOUSE.id, id, new Blob(['own']));
+    await store.putPhoto('job-other', id, new Blob(['another']));
+    await store.remove(SCHOOLHOUSE.id);
+    expect(await parts.keys()).toEqual([]);
+    expect(await store.getPhoto(SCHOOLHOUSE.id, id)).toBeNull();
+    expect(await (await store.getPhoto('job-other', id))!.text()).toBe('another');
+    expect(await raw.getItem('job-broken')).not.toBeNull();
+    expect((await store.list()).map((summary) => summary.name)).toEqual(['job-broken (damaged)']);
+  });
+});
+
 describe('pictures that an earlier version kept under the id of their photo', () => {
   const id = makeId('photo', 'larch');
   const showing = (rest: string) => {

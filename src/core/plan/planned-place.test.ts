@@ -31,6 +31,27 @@ describe('what stands beside a plan', () => {
     expect(placeOf(rebate, classroom!).study.outlay).not.toBe(first.outlay);
   });
 
+  it('saves the same in a year whichever way is taken, and lays out what its thermostats cost', () => {
+    const { job, thermostat } = furnaceWithSpare();
+    const study = (method: 'spare-conductor' | 'none', device: string | null = null) => {
+      const choice = { ...thermostat.choice, method, device } as Thermostat['choice'];
+      const chosen = { ...thermostat, choice };
+      return placeOf({ ...job, thermostats: [chosen] }, chosen).study;
+    };
+    const [spare, none] = [study('spare-conductor'), study('none')];
+    expect(spare.saving).toEqual(none.saving);
+    expect(spare.withoutHeatH).not.toEqual(none.withoutHeatH);
+    const dear = study('spare-conductor', 'de-fellgate');
+    expect(dear.saving.heatKWh).toEqual(spare.saving.heatKWh);
+    expect(dear.outlay).not.toBe(spare.outlay);
+    expect(dear.unpriced).toBe(0);
+    // Habits are another year, though everything else stands.
+    const habits = { ...job.survey.habits, setbackC: job.survey.habits.setbackC - 3 };
+    const colder = { ...job, survey: { ...job.survey, habits } };
+    expect(placeOf(colder, thermostat).study.saving.heatKWh).not.toEqual(none.saving.heatKWh);
+    expect(study('none').saving).toEqual(none.saving);
+  });
+
   it('takes the minutes of the way that is taken, and none before one is', () => {
     const { job, thermostat } = furnaceWithSpare();
     const hours = (choice: Partial<Thermostat['choice']>) => {

@@ -69,3 +69,76 @@ describe('one wiring against another', () => {
     expect(isBetter(wrongs(loose), [])).toBe(false);
   });
 });
+
+describe('what is remembered of a wiring', () => {
+  it('is of the worlds that were asked for: another system has wrongs of its own, in its own words', () => {
+    const wiring = wired({ ...sound, Y: null });
+    const cooled = { world, weight: 1 };
+    const heats = { world: { ...worldOf('furnace'), says: 'a furnace' }, weight: 1 };
+    const names = (found: ReturnType<typeof wrongsOf>) =>
+      found.map((wrong) => [wrong.world.says, wrong.dead.length]);
+    expect(names(wrongsOf(wiring, [cooled]))).toEqual([[world.says, 1]]);
+    expect(names(wrongsOf(wiring, [heats]))).toEqual([['a furnace', 0]]);
+    const renamed = { world: { ...heats.world, says: 'heat alone' }, weight: 1 };
+    expect(names(wrongsOf(wiring, [renamed]))).toEqual([['heat alone', 0]]);
+    expect(names(wrongsOf(wiring, [cooled, heats]))).toHaveLength(2);
+  });
+
+  it('is of the calls that are asked for as well: those of another wiring show what this one can no longer do', () => {
+    const { G: _fan, ...fanless } = sound;
+    const without = wired(fanless);
+    const dead = (as: Wiring) => wrongs(without, as).flatMap((wrong) => wrong.dead.map(({ call }) => call));
+    expect(dead(wired(sound))).toContain('fan');
+    expect(dead(wired(sound))).toEqual(dead(wired(sound)));
+  });
+
+  it('does not mistake a wire that moved for one that stayed', () => {
+    expect(codes(wired(sound))).toEqual([]);
+    expect(codes(wired({ ...sound, W: ['eq', 'Y'], Y: ['eq', 'W'] }))).toContain('load-runs-uncalled');
+    expect(codes(wired(sound))).toEqual([]);
+  });
+});
+
+describe('wrongs against each other', () => {
+  const of = (
+    id: string,
+    dead: readonly (readonly [string, readonly string[]])[],
+    harms: readonly string[] = []
+  ) =>
+    ({
+      world: { ...world, id },
+      harms: harms.map((call) => ({ code: 'load-runs-uncalled', params: { call, loads: [] } })),
+      dead: dead.map(([call, loads]) => ({ call, loads }))
+    }) as unknown as ReturnType<typeof wrongsOf>[number];
+
+  it('are told apart by call and load: another load dead in the same call is another wrong', () => {
+    const burner = [of('a', [['heat1', ['burner']]])];
+    const blower = [of('a', [['heat1', ['blower']]])];
+    const both = [of('a', [['heat1', ['burner', 'blower']]])];
+    expect(isNoWorse(burner, blower)).toBe(false);
+    expect(isBetter(both, burner)).toBe(true);
+    expect(isBetter(burner, both)).toBe(false);
+  });
+
+  it('are told apart by the call in which something is hurt', () => {
+    const heating = [of('a', [], ['heat1'])];
+    const cooling = [of('a', [], ['cool1'])];
+    expect(isNoWorse(heating, cooling)).toBe(false);
+    expect(isNoWorse(heating, heating)).toBe(true);
+    expect(isBetter(heating, [of('a', [])])).toBe(true);
+  });
+
+  it('are looked at world by world: better in one does not make up for worse in another', () => {
+    const was = [of('a', [['heat1', ['burner']]]), of('b', [])];
+    const is = [of('a', []), of('b', [['fan', ['blower']]])];
+    expect(isNoWorse(was, is)).toBe(false);
+    expect(isBetter(was, is)).toBe(false);
+    expect(isBetter(was, [of('a', []), of('b', [])])).toBe(true);
+  });
+
+  it('of a world that is not there any more cannot be called gone', () => {
+    const was = [of('a', [['heat1', ['burner']]]), of('b', [])];
+    expect(isNoWorse(was, [of('a', [])])).toBe(false);
+    expect(isNoWorse(was, [of('a', []), of('c', [])])).toBe(false);
+  });
+});
