@@ -56,10 +56,12 @@ function proveWorld(input: ProofInput, world: World, weight: number): WorldOutco
   const said = new Set(printed.findings.map(factKey));
   const more = others
     .map((other) => proveBehaviour(input, other, world, weight, printed.cooled))
-    // The circuit is the same: volts and amps have been said, what the coils bring on may be new.
+    // The circuit is the same: volts, amps and fuses have been said, what the coils bring on may be new.
     .map(({ findings, solves }) => ({
       solves,
-      findings: findings.filter((finding) => !said.has(factKey(finding)) && !CIRCUIT_LIMITS.has(finding.code))
+      findings: notOpenAlready(findings, printed.findings).filter(
+        (finding) => !said.has(factKey(finding)) && !CIRCUIT_LIMITS.has(finding.code)
+      )
     }));
   return {
     ...printed,
