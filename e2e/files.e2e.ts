@@ -244,6 +244,11 @@ test('what stands in a form and is not added yet is there after the tab was kill
   await again.getByRole('button', { name: 'Enter a device' }).click();
   await expect(sheet(again).getByLabel('Maker')).toHaveValue('Quince');
   await expect(sheet(again).getByLabel('Model')).toHaveValue('Hall 2');
+  await sheet(again).getByRole('button', { name: 'Keep and choose it' }).click();
+  await expect(sheet(again)).toHaveCount(0);
+  await again.getByRole('button', { name: 'Enter a device' }).click();
+  await expect(sheet(again).getByLabel('Maker')).toHaveValue('');
+  await sheet(again).getByLabel('Maker').fill('Another');
   await again.keyboard.press('Escape');
   await goTo(again, 'survey');
   await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('over the hall');

@@ -10,7 +10,7 @@
   import About from '$lib/home/about.svelte';
   import type { Told } from '$lib/home/actions';
   import type { JobStore, JobSummary } from '$storage/port';
-  import { typedIn } from '$lib/state/typed.svelte';
+  import { emptied, typedIn } from '$lib/state/typed.svelte';
 
   /** As long as a name may be. */
   const SHORT_TEXT = 120;
@@ -87,7 +87,7 @@
       told = made;
       return;
     }
-    Object.assign(typed, NEW);
+    emptied(typed);
     await goto(made);
   }
 

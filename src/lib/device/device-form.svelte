@@ -11,7 +11,7 @@
   import { DEVICE_QUESTIONS } from '$core/questions/device-questions';
   import QuestionField from '../questions/question-field.svelte';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import MarksToggle from './marks-toggle.svelte';
   import MenuEditor from './menu-editor.svelte';
 
@@ -78,7 +78,7 @@
     place.session.edit(
       batch(save.label, [save, chooseDevice(apply(place.job, save), place.thermostat.id, device.id)])
     );
-    Object.assign(facts, structuredClone(COMMON));
+    emptied(facts);
     ondone();
   }
 

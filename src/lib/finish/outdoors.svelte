@@ -7,7 +7,7 @@
   import { getPlace } from '../state/context';
   import { localIso } from '../state/local-time';
   import { currentWeather } from '../state/weather.svelte';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import { moment } from '../words/manner.svelte';
 
   interface Props {
@@ -45,7 +45,7 @@
     trouble = holds ? '' : 'A temperature, as the thermometer shows it.';
     if (!holds) return;
     keep(Math.round(value * 10) / 10, 'typed');
-    typed.air = '';
+    emptied(typed);
   }
 </script>
 

@@ -17,7 +17,7 @@
   import { LOAD_NAMES } from '$core/trade/loads';
   import type { LoadId } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import Explained from '../words/explained.svelte';
   import { day, moment, say } from '../words/manner.svelte';
   import Outdoors from './outdoors.svelte';
@@ -78,7 +78,7 @@
     const { asking, why, until, ran } = told;
     if (asking === '') return;
     onresult(asking, { why: why.trim(), until: asking === 'put-off' ? until : null, ran: { ...ran } });
-    Object.assign(told, NOTHING_TOLD);
+    emptied(told);
   }
 </script>
 

@@ -9,7 +9,7 @@
   import { addThermostat } from '$core/job/machines';
   import { SHORT_TEXT } from '$core/job/primitives';
   import { getPlace, getSession } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import Dialog from './dialog.svelte';
   import OnDemand from './on-demand.svelte';
 
@@ -29,7 +29,7 @@
     const name = typed.name.trim() || 'Thermostat';
     const on = session.job.equipment.find((machine) => machine.id === typed.on)?.id ?? null;
     session.edit(addThermostat(session.job, name, on));
-    Object.assign(typed, NEW);
+    emptied(typed);
     adding = false;
     await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
   }

@@ -8,7 +8,7 @@
   import { CONTROLLERS } from '$core/match/mains/controllers';
   import ChoiceField from '../fields/choice-field.svelte';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
 
   let { mains, onclose }: { mains: MainsControls; onclose: () => void } = $props();
   const place = getPlace();
@@ -57,7 +57,7 @@
       note: ''
     };
     if (!place.session.edit(addController(place.job, place.thermostat.id, facts))) return;
-    Object.assign(typed, structuredClone(EMPTY));
+    emptied(typed);
     onclose();
   }
 

@@ -5,7 +5,7 @@
   import type { StopStanding } from '$core/safety/standing';
   import { getPlace } from '../state/context';
   import { setThermostat } from '../state/set';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import { timeText } from './words';
 
   const place = getPlace();
@@ -32,8 +32,7 @@
       [stopStanding.question.id]: { ...stopStanding.answer, resolved }
     };
     setThermostat(place, 'stops', stops, 'Stop resolved');
-    typed.resolving = '';
-    typed.how = '';
+    emptied(typed);
   }
 
   function allNo(): void {

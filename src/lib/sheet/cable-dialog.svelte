@@ -10,7 +10,7 @@
   import Dialog from '../frame/dialog.svelte';
   import QuestionFields from '../questions/question-fields.svelte';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import { say } from '../words/manner.svelte';
 
   interface Props {
@@ -49,7 +49,7 @@
       const far = (end || null) as WhereId | null;
       const name = facts.name.trim() || 'cable';
       place.session.edit(addCable(place.job, place.thermostat.id, { ...facts, name, colours, far }));
-      Object.assign(typed, NEW);
+      emptied(typed);
     }
     onclose();
   }

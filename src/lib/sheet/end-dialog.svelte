@@ -6,7 +6,7 @@
   import { markFacts } from '$core/trade/terminals';
   import Dialog from '../frame/dialog.svelte';
   import { otherMarks, readEnd } from './grid-keys';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
 
   interface ScrewsThere {
     readonly id: WhereId;
@@ -48,7 +48,7 @@
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     if (typed?.ok) pick(typed.word);
-    typedIn.other = '';
+    emptied(typedIn);
   }
 </script>
 

@@ -7,7 +7,7 @@
   import { readScrewName, refName, screwName } from '$core/job/screws';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
 
   interface Props {
     open: boolean;
@@ -38,8 +38,7 @@
       return;
     }
     place.session.edit(addLink(place.job, place.thermostat.id, { at: there.id, a, b, kind: typed.kind }));
-    typed.a = '';
-    typed.b = '';
+    emptied(typed);
     why = '';
     onclose();
   }

@@ -1,4 +1,5 @@
 /** What is typed in a form with a button of its own: kept as it is typed, until the button is pressed and the form is empty again. */
+import { untrack } from 'svelte';
 import { browserTyped, fitted, type Checks, type TypedTexts } from '$storage/typed-text';
 import { getPlace } from './context';
 
@@ -20,17 +21,31 @@ export function typedIn<T extends object>(name: () => string, empty: T, checks?:
   const read = (of: string): T => fitted(empty, typedTexts().read(of), checks);
   let shown = name();
   const typed = $state(read(shown));
+  const keep = () => {
+    const now = $state.snapshot(typed);
+    typedTexts().keep(shown, JSON.stringify(now) === JSON.stringify(empty) ? null : now);
+  };
   $effect.pre(() => {
     const now = name();
     if (now === shown) return;
+    untrack(keep);
     shown = now;
     Object.assign(typed, read(now));
   });
-  $effect(() => {
-    const now = $state.snapshot(typed);
-    typedTexts().keep(name(), JSON.stringify(now) === JSON.stringify(empty) ? null : now);
+  $effect(keep);
+  forms.set(typed, () => {
+    Object.assign(typed, structuredClone(empty));
+    typedTexts().keep(shown, null);
   });
   return typed;
+}
+
+/** What empties each form, by what is typed in it. */
+const forms = new WeakMap<object, () => void>();
+
+/** Empties a form that was added, and lets go what was kept of it at once: the form may be gone, or another's, before the page is drawn anew. */
+export function emptied(typed: object): void {
+  forms.get(typed)?.();
 }
 
 let texts: TypedTexts | null = null;

@@ -6,7 +6,7 @@
   import { percentText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
   import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
 
@@ -37,7 +37,7 @@
     if (!shown) return;
     place.session.edit(observe(place.job, place.thermostat.id, shown.id, value));
     picked = null;
-    typed.volts = '';
+    emptied(typed);
   }
 </script>
 

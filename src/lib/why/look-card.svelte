@@ -4,7 +4,7 @@
   import { percentText } from '$core/trade/figures';
   import Explained from '../words/explained.svelte';
   import { say } from '../words/manner.svelte';
-  import { typedHere } from '../state/typed.svelte';
+  import { emptied, typedHere } from '../state/typed.svelte';
 
   interface Props {
     look: LookReport;
@@ -35,7 +35,7 @@
   function submit(event: SubmitEvent): void {
     event.preventDefault();
     if (holds) onanswer(volts, `${volts} V`);
-    typed.volts = '';
+    emptied(typed);
   }
 </script>
 

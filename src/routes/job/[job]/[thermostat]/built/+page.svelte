@@ -14,7 +14,7 @@
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
-  import { typedHere } from '$lib/state/typed.svelte';
+  import { emptied, typedHere } from '$lib/state/typed.svelte';
   import { day, moment } from '$lib/words/manner.svelte';
 
   const place = getPlace();
@@ -149,6 +149,7 @@
         onsubmit={(event) => {
           event.preventDefault();
           place.session.edit(closeJob(place.job, typed.by.trim(), new Date(clock.now).toISOString()));
+          emptied(typed);
         }}
       >
         <label class="flex flex-col gap-1 text-sm"

@@ -17,7 +17,7 @@
   import { sheetView } from '$lib/sheet/rows';
   import StrandSheet from '$lib/sheet/strand-sheet.svelte';
   import { getPlace } from '$lib/state/context';
-  import { typedHere } from '$lib/state/typed.svelte';
+  import { emptied, typedHere } from '$lib/state/typed.svelte';
   import { day, moment, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
@@ -37,6 +37,7 @@
   function close(event: SubmitEvent): void {
     event.preventDefault();
     place.session.edit(closeJob(place.job, typed.by.trim(), new Date().toISOString()));
+    emptied(typed);
   }
 </script>
 
