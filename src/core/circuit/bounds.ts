@@ -15,7 +15,15 @@
  */
 import type { Coil, Resistor, Source } from '../devices/elements';
 import { NOMINAL_VOLTS, transformerOhms } from '../trade/loads';
-import { across, conducts, setImpedance, solveCircuit, through, type Circuit } from './circuit';
+import {
+  across,
+  conducts,
+  setAdmittance,
+  setImpedance,
+  solveCircuit,
+  through,
+  type Circuit
+} from './circuit';
 import { solveComplex, solveReal } from './factor';
 import { DRAWS_AT_LEAST_VOLTS, EMF_RANGE, inrushRange, RANGES } from './spread';
 
@@ -38,6 +46,12 @@ const MOST_ROUNDS = 12;
 /** A round that gains less than this, volts or amps, is the last. */
 const LEAST_GAIN = 1e-5;
 
+/** By element: its ends, and the volts across electronics that they were chosen at. */
+interface Ends {
+  readonly ends: Uint8Array;
+  readonly fedVolts: Float64Array;
+}
+
 /** State and scratch of one search, kept with its circuit. */
 interface Search {
   readonly ends: Uint8Array;
@@ -50,6 +64,7 @@ interface Search {
   /** Volts across electronics as last solved: what constant power makes of them. */
   readonly fedVolts: Float64Array;
   readonly bestVolts: Float64Array;
+  readonly coils: CoilEnds;
   readonly vRe: Float64Array;
   readonly vIm: Float64Array;
 }
@@ -70,6 +85,7 @@ function searchOf(circuit: Circuit): Search {
       best: new Uint8Array(size),
       fedVolts: new Float64Array(size),
       bestVolts: new Float64Array(size),
+      coils: coilEnds(circuit),
       vRe: new Float64Array(nodes),
       vIm: new Float64Array(nodes)
     };
@@ -94,7 +110,7 @@ export function goFar(circuit: Circuit, aim: Aim, settleAgain: () => number): nu
     solves += climb(circuit, search, aim, settleAgain);
   }
   if (search.stands) return solves;
-  putEnds(circuit, search.best, search.bestVolts, aim);
+  putEnds(circuit, search, { ends: search.best, fedVolts: search.bestVolts }, aim);
   return solves + settleAgain();
 }
 
@@ -129,7 +145,7 @@ function climb(circuit: Circuit, search: Search, aim: Aim, settleAgain: () => nu
 
 /** Settles at the present ends, or, for what is read while coils pull in, solves with all armatures open. Returns the number of solves. */
 function solveEnds(circuit: Circuit, search: Search, aim: Aim, settleAgain: () => number): number {
-  putEnds(circuit, search.ends, search.fedVolts, aim);
+  putEnds(circuit, search, search, aim);
   const solves = settleAgain();
   if (!aim.pulling) return solves;
   circuit.times.set(circuit.ratio);
@@ -176,7 +192,7 @@ function startFrom({ ends, fedVolts }: Search, circuit: Circuit, { far, read }: 
   });
 }
 
-function putEnds(circuit: Circuit, ends: Uint8Array, fedVolts: Float64Array, aim: Aim): void {
+function putEnds(circuit: Circuit, { coils }: Search, { ends, fedVolts }: Ends, aim: Aim): void {
   const { elements } = circuit.netlist;
   for (let at = 0; at < elements.length; at += 1) {
     const element = elements[at]!;
@@ -185,11 +201,11 @@ function putEnds(circuit: Circuit, ends: Uint8Array, fedVolts: Float64Array, aim
       circuit.emf[at] = emfAt(element, (end & MORE_EMF) > 0 ? 1 : 0);
       setImpedance(circuit, at, sourceOhms(element, (end & MORE_ADMITTANCE) > 0, aim), 0);
     } else if (element.kind === 'coil') {
-      const { ohms, reactance } = coilImpedance(element, end);
-      setImpedance(circuit, at, ohms, reactance);
+      const row = coilRow(at, end);
+      setAdmittance(circuit, at, coils.re[row]!, coils.im[row]!);
       circuit.ratio[at] = inrushRange(element)[(end & MORE_INRUSH) > 0 ? 1 : 0];
     } else if (element.kind === 'resistor')
-      setImpedance(circuit, at, ohmsOf(element, (end & MORE_ADMITTANCE) > 0, fedVolts[at]!), 0);
+      setAdmittance(circuit, at, 1 / ohmsOf(element, (end & MORE_ADMITTANCE) > 0, fedVolts[at]!), 0);
   }
 }
 
@@ -201,6 +217,30 @@ function sourceOhms(source: Source, more: boolean, { far }: Aim): number {
   const unread = far === 'least' && source.leastVa < source.ratedVa;
   const ohms = unread ? transformerOhms(source.leastVa) : source.ohms;
   return Math.max(ohms * RANGES.transformerOhms[more ? 0 : 1], 1e-7);
+}
+
+/** Admittance of each coil at its four ends, siemens, by `coilRow`: asked for at every element of every round. */
+interface CoilEnds {
+  readonly re: Float64Array;
+  readonly im: Float64Array;
+}
+
+/** Row of a coil with the two bits of its ends that bear on its admittance. */
+function coilRow(at: number, end: number): number {
+  return 4 * at + (end & MORE_ADMITTANCE) + ((end & MORE_IN_PHASE) > 0 ? 2 : 0);
+}
+
+function coilEnds(circuit: Circuit): CoilEnds {
+  const { elements } = circuit.netlist;
+  const ends = { re: new Float64Array(4 * elements.length), im: new Float64Array(4 * elements.length) };
+  for (const at of circuit.coils)
+    for (const end of [0, MORE_ADMITTANCE, MORE_IN_PHASE, MORE_ADMITTANCE | MORE_IN_PHASE]) {
+      const { ohms, reactance } = coilImpedance(elements[at] as Coil, end);
+      const square = ohms * ohms + reactance * reactance;
+      ends.re[coilRow(at, end)] = ohms / square;
+      ends.im[coilRow(at, end)] = -reactance / square;
+    }
+  return ends;
 }
 
 function coilImpedance(coil: Coil, end: number): { ohms: number; reactance: number } {
@@ -226,7 +266,7 @@ function ohmsOf(resistor: Resistor, more: boolean, volts: number): number {
 
 /** Moves each value to the end that the derivative points at. The circuit stands solved at the present ends. */
 function chooseEnds(circuit: Circuit, search: Search, aim: Aim, turns: boolean): void {
-  const { structure, numbers, netlist, times } = circuit;
+  const { structure, numbers, netlist } = circuit;
   const { elements } = netlist;
   const { vRe, vIm, ends, fedVolts } = search;
   vRe.set(numbers.xRe);
@@ -236,69 +276,57 @@ function chooseEnds(circuit: Circuit, search: Search, aim: Aim, turns: boolean):
     aim.read === 'volts' ? [vRe[p]! - vRe[q]!, vIm[p]! - vIm[q]!] : ampsAt(circuit, search, aim.at);
   const [sRe = 0, sIm = 0] = seen;
   drawUnit(circuit, p, q);
-  const wanted = aim.far === 'most' ? 1 : -1;
+  const probe: Probe = { circuit, search, aim, turns, sRe, sIm };
   for (let at = 0; at < elements.length; at += 1) {
     const element = elements[at]!;
-    if (element.kind !== 'source' && element.kind !== 'coil' && element.kind !== 'resistor') continue;
-    if (element.kind === 'resistor' && element.of === 'electronics')
-      fedVolts[at] = Math.hypot(
-        vRe[structure.a[at]!]! - vRe[structure.b[at]!]!,
-        vIm[structure.a[at]!]! - vIm[structure.b[at]!]!
-      );
-    if (!conducts(circuit, at)) continue;
-    /** Which way the reading goes when the element's admittance changes by this much, and its EMF by that. */
-    const goes = (yRe: number, yIm: number, emf: number) =>
-      wanted * towards({ circuit, search, aim, at, sRe, sIm }, yRe * times[at]!, yIm * times[at]!, emf);
-    ends[at] = endsFor(element, {
-      end: ends[at]!,
-      volts: fedVolts[at]!,
-      aim,
-      goes,
-      held: times[at] === 1,
-      turns
-    });
+    if (element.kind === 'resistor') {
+      if (element.of === 'electronics') fedVolts[at] = voltsOver(probe, at);
+      if (conducts(circuit, at)) ends[at] = resistorEnds(probe, at, element);
+    } else if (element.kind === 'source') {
+      if (conducts(circuit, at)) ends[at] = sourceEnds(probe, at, element);
+    } else if (element.kind === 'coil' && conducts(circuit, at)) ends[at] = endsOfCoil(probe, at);
   }
   numbers.xRe.set(vRe);
   numbers.xIm.set(vIm);
 }
 
-interface Choice {
-  readonly end: number;
-  readonly volts: number;
-  readonly aim: Aim;
-  readonly held: boolean;
-  /** Whether coils may turn their current. */
-  readonly turns: boolean;
-  readonly goes: (yRe: number, yIm: number, emf: number) => number;
+function voltsOver({ circuit: { structure }, search: { vRe, vIm } }: Probe, at: number): number {
+  const [a, b] = [structure.a[at]!, structure.b[at]!];
+  const [re, im] = [vRe[a]! - vRe[b]!, vIm[a]! - vIm[b]!];
+  return Math.sqrt(re * re + im * im);
 }
 
-/** An element's ends, each at the side that the reading is to go; one that makes no difference stays where it is. */
-function endsFor(element: Source | Coil | Resistor, { end, volts, aim, goes, held, turns }: Choice): number {
-  const set = (bit: number, gain: number, now: number) =>
-    gain === 0 ? now : gain > 0 ? now | bit : now & ~bit;
-  if (element.kind === 'resistor') {
-    const more = 1 / ohmsOf(element, true, volts) - 1 / ohmsOf(element, false, volts);
-    return set(MORE_ADMITTANCE, goes(more, 0, 0), end);
-  }
-  if (element.kind === 'source') {
-    const more = 1 / sourceOhms(element, true, aim) - 1 / sourceOhms(element, false, aim);
-    const chosen = set(MORE_ADMITTANCE, goes(more, 0, 0), end);
-    return set(MORE_EMF, goes(0, 0, emfAt(element, 1) - emfAt(element, 0)), chosen);
-  }
-  const at = (bits: number) => admittance(coilImpedance(element, bits));
-  let next = end;
-  for (const bit of turns ? [MORE_ADMITTANCE, MORE_IN_PHASE] : [MORE_ADMITTANCE]) {
-    const [more, less] = [at(end | bit), at(end & ~bit)];
-    next = set(bit, goes(more.re - less.re, more.im - less.im, 0), next);
-  }
-  if (held && !aim.pulling) return next;
-  const whole = at(end);
-  return set(MORE_INRUSH, goes(whole.re, whole.im, 0), next);
+/** A bit at the side that the reading is to go; one that makes no difference stays where it is. */
+function set(bit: number, gain: number, now: number): number {
+  return gain === 0 ? now : gain > 0 ? now | bit : now & ~bit;
 }
 
-function admittance({ ohms, reactance }: { ohms: number; reactance: number }) {
-  const square = ohms * ohms + reactance * reactance;
-  return { re: ohms / square, im: -reactance / square };
+function resistorEnds(probe: Probe, at: number, resistor: Resistor): number {
+  const { ends, fedVolts } = probe.search;
+  const volts = fedVolts[at]!;
+  const more = 1 / ohmsOf(resistor, true, volts) - 1 / ohmsOf(resistor, false, volts);
+  return set(MORE_ADMITTANCE, towards(probe, at, more, 0, 0), ends[at]!);
+}
+
+function sourceEnds(probe: Probe, at: number, source: Source): number {
+  const more = 1 / sourceOhms(source, true, probe.aim) - 1 / sourceOhms(source, false, probe.aim);
+  const chosen = set(MORE_ADMITTANCE, towards(probe, at, more, 0, 0), probe.search.ends[at]!);
+  return set(MORE_EMF, towards(probe, at, 0, 0, emfAt(source, 1) - emfAt(source, 0)), chosen);
+}
+
+function endsOfCoil(probe: Probe, at: number): number {
+  const { circuit, search, aim, turns } = probe;
+  const { re, im } = search.coils;
+  const end = search.ends[at]!;
+  const towardsBit = (bit: number, now: number) => {
+    const [more, less] = [coilRow(at, end | bit), coilRow(at, end & ~bit)];
+    return set(bit, towards(probe, at, re[more]! - re[less]!, im[more]! - im[less]!, 0), now);
+  };
+  let next = towardsBit(MORE_ADMITTANCE, end);
+  if (turns) next = towardsBit(MORE_IN_PHASE, next);
+  if (circuit.times[at] === 1 && !aim.pulling) return next;
+  const whole = coilRow(at, end);
+  return set(MORE_INRUSH, towards(probe, at, re[whole]!, im[whole]!, 0), next);
 }
 
 /** Solves the same matrix with one ampere in at `p` and out at `q`: the answer is left in the circuit's numbers. */
@@ -323,18 +351,23 @@ interface Probe {
   readonly circuit: Circuit;
   readonly search: Search;
   readonly aim: Aim;
-  readonly at: number;
+  /** Whether coils may turn their current. */
+  readonly turns: boolean;
   /** What is read, as last solved. */
   readonly sRe: number;
   readonly sIm: number;
 }
 
-/** The change of the reading's size, to first order, when an element's admittance and EMF change by so much; only its sign is used. */
-function towards(probe: Probe, yRe: number, yIm: number, emfMore: number): number {
-  const { circuit, search, aim, at, sRe, sIm } = probe;
-  const { structure, numbers, emf, turn, gRe } = circuit;
+/**
+ * The change of the reading's size to the side that it is to go, to first order, when an element's admittance and EMF change by so much; only
+ * its sign is used.
+ */
+function towards(probe: Probe, at: number, holdRe: number, holdIm: number, emfMore: number): number {
+  const { circuit, search, aim, sRe, sIm } = probe;
+  const { structure, numbers, emf, turn, gRe, times } = circuit;
   const { vRe, vIm } = search;
   const [a, b] = [structure.a[at]!, structure.b[at]!];
+  const [yRe, yIm] = [holdRe * times[at]!, holdIm * times[at]!];
   const drive = emf[at]! * turn[at]!;
   // What drives current through it: its own EMF less the voltage across it.
   const eRe = drive - (vRe[a]! - vRe[b]!);
@@ -351,5 +384,6 @@ function towards(probe: Probe, yRe: number, yIm: number, emfMore: number): numbe
     dRe = (aim.at === at ? inRe : 0) - g * dRe;
     dIm = (aim.at === at ? inIm : 0) - g * dIm;
   }
-  return sRe * dRe + sIm * dIm;
+  const change = sRe * dRe + sIm * dIm;
+  return aim.far === 'most' ? change : -change;
 }

@@ -20,9 +20,10 @@ export type ImpedanceModel = 'resistive' | 'complex';
 export interface Circuit {
   readonly netlist: Netlist;
   readonly structure: Structure;
-  /** How it is solved now, and how where nothing asks for a corner. */
+  /** How it is solved now, how where nothing asks for a corner, and how it was asked for. */
   model: ImpedanceModel;
   readonly ownModel: ImpedanceModel;
+  readonly asked: ImpedanceModel;
   /** Diodes or half-wave relays are there: solved at instants of both half waves (`half-waves.ts`). */
   readonly halfWaves: boolean;
   /** Admittance of each element while it conducts, siemens. */
@@ -42,7 +43,8 @@ export interface Circuit {
   readonly turn: Float64Array;
   readonly numbers: Numbers;
   readonly kept: Kept;
-  /** Places in the netlist of the elements that switch, of sources, coils, fuses, contacts, sensing relays and diodes. */
+  /** Places in the netlist of the elements that last, of those that switch, of sources, coils, fuses, contacts, sensing relays and diodes. */
+  readonly lasting: Int32Array;
   readonly switching: Int32Array;
   readonly sources: Int32Array;
   readonly coils: Int32Array;
@@ -73,8 +75,9 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
   if (failure) return failure;
   const { elements } = netlist;
   const structure = structureOf(elements, netlist.grounds);
+  const numbersOfAll = Array.from(elements.keys());
   const places = (wanted: (element: Element) => boolean) =>
-    Int32Array.from(elements.flatMap((element, at) => (wanted(element) ? [at] : [])));
+    Int32Array.from(numbersOfAll.filter((at) => wanted(elements[at]!)));
   const size = elements.length;
   const diodes = places((element) => element.kind === 'diode');
   const senses = places((element) => element.kind === 'sense');
@@ -85,6 +88,7 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
     structure,
     model: halfWaves ? 'resistive' : model,
     ownModel: halfWaves ? 'resistive' : model,
+    asked: model,
     halfWaves,
     gRe: new Float64Array(size),
     gIm: new Float64Array(size),
@@ -102,6 +106,7 @@ export function circuitOf(netlist: Netlist, model: ImpedanceModel = 'resistive')
       im: new Float64Array(structure.slots),
       scale: new Float64Array(n)
     },
+    lasting: places((element) => !switches(element)),
     switching: places(switches),
     sources: places((element) => element.kind === 'source'),
     coils: places((element) => element.kind === 'coil'),
@@ -152,6 +157,13 @@ export function setImpedance(circuit: Circuit, at: number, ohms: number, reactan
     circuit.gRe[at] = ohms / square;
     circuit.gIm[at] = -reactance / square;
   }
+  circuit.kept.fresh = false;
+}
+
+/** Siemens at mains frequency, for a circuit that is solved complex; counts from the next solve on. */
+export function setAdmittance(circuit: Circuit, at: number, re: number, im: number): void {
+  circuit.gRe[at] = re;
+  circuit.gIm[at] = im;
   circuit.kept.fresh = false;
 }
 
@@ -206,13 +218,11 @@ export function solveCircuit(circuit: Circuit, share = 1): void {
 }
 
 function keepLasting(circuit: Circuit): void {
-  const { structure, numbers, kept, model, netlist } = circuit;
+  const { structure, numbers, kept, model, lasting } = circuit;
   numbers.re.fill(0);
   numbers.im.fill(0);
   numbers.scale.fill(0);
-  const { elements } = netlist;
-  for (let at = 0; at < elements.length; at += 1)
-    if (conducts(circuit, at) && !switches(elements[at]!)) stamp(circuit, at);
+  for (let i = 0; i < lasting.length; i += 1) if (conducts(circuit, lasting[i]!)) stamp(circuit, lasting[i]!);
   const first = structure.firstSwitched;
   if (model === 'complex') factorComplex(structure, numbers, 0, first);
   else factorReal(structure, numbers, 0, first);

@@ -15,13 +15,16 @@ import { setImpedance, solveCircuit, type Circuit } from './circuit';
 const PEAK = Math.SQRT2;
 /** EMF of each state, as a share of its RMS value. */
 const INSTANTS = [PEAK, PEAK / 2, -PEAK, -PEAK / 2] as const;
+/** The instants at both peaks. */
+const PEAKS = [0, 2] as const;
 /** Diodes that still change after this many rounds are settled one at a time. */
 const TOGETHER = 8;
 const MOST_ROUNDS = 200;
 /** Volts of slack round the knee of a diode, so that one at zero current does not flip for ever. */
 const SLACK = 1e-6;
-/** The time-step run of a smoothed relay: it falls into its cycle within three, and the fourth is read. */
-const CHARGING_CYCLES = 4;
+/** The time-step run of a smoothed relay ends with the cycle that brings it back to where it began, volts, or with the last of these. */
+const BACK_VOLTS = 1e-3;
+const CHARGING_CYCLES = 12;
 const STEPS_PER_CYCLE = 256;
 const SINE = Float64Array.from({ length: STEPS_PER_CYCLE }, (_, step) =>
   Math.sin((2 * Math.PI * step) / STEPS_PER_CYCLE)
@@ -30,6 +33,8 @@ const SINE = Float64Array.from({ length: STEPS_PER_CYCLE }, (_, step) =>
 export interface HalfWaves {
   /** Node voltages at the four instants. */
   readonly nodes: readonly Float64Array[];
+  /** What conducts at each of them, by element. */
+  readonly on: readonly Uint8Array[];
   /** Smoothed voltage of each sensing relay, DC, in the order of `circuit.senses`. */
   readonly sensed: Float64Array;
   /**
@@ -43,6 +48,7 @@ export interface HalfWaves {
 export function halfWavesFor(circuit: Circuit): HalfWaves {
   return {
     nodes: INSTANTS.map(() => new Float64Array(circuit.structure.nodes.length)),
+    on: INSTANTS.map(() => new Uint8Array(circuit.on.length)),
     sensed: new Float64Array(circuit.senses.length),
     pulseSquare: new Float64Array(circuit.senses.length),
     pulseSine: new Float64Array(circuit.senses.length)
@@ -53,8 +59,11 @@ export function halfWavesFor(circuit: Circuit): HalfWaves {
 export function solveHalfWaves(circuit: Circuit, into: HalfWaves): void {
   loadSenses(circuit, 1);
   INSTANTS.forEach((share, instant) => {
+    // What conducts at the peak of a half wave as a rule conducts in the middle of it as well.
+    if (PEAKS.some((peak) => peak === instant)) blockAll(circuit);
     solveInstant(circuit, share);
     into.nodes[instant]!.set(circuit.numbers.xRe);
+    into.on[instant]!.set(circuit.on);
   });
   if (circuit.senses.length > 0) smooth(circuit, into);
 }
@@ -68,10 +77,13 @@ function loadSenses(circuit: Circuit, divisor: number): void {
   }
 }
 
-function solveInstant(circuit: Circuit, share: number): void {
-  const { diodes, senses, on } = circuit;
+function blockAll({ diodes, senses, on }: Circuit): void {
   for (let i = 0; i < diodes.length; i += 1) on[diodes[i]!] = 0;
   for (let i = 0; i < senses.length; i += 1) on[senses[i]!] = 0;
+}
+
+/** Finds the diodes that conduct, from those that are taken to. */
+function solveInstant(circuit: Circuit, share: number): void {
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     solveCircuit(circuit, share);
     if (!answerDiodes(circuit, round >= TOGETHER)) return;
@@ -101,8 +113,10 @@ function smooth(circuit: Circuit, into: HalfWaves): void {
   const light = Array.from(senses, (at) => peakOver(circuit, into, at));
   loadSenses(circuit, 8);
   const heavy = new Float64Array(senses.length);
-  for (const share of [PEAK, -PEAK]) {
-    solveInstant(circuit, share);
+  for (const peak of PEAKS) {
+    // The diodes that conduct with the light load as a rule conduct with the heavy one.
+    circuit.on.set(into.on[peak]!);
+    solveInstant(circuit, INSTANTS[peak]);
     for (let i = 0; i < senses.length; i += 1) {
       const at = senses[i]!;
       const volts = circuit.numbers.xRe[structure.a[at]!]! - circuit.numbers.xRe[structure.b[at]!]!;
@@ -121,7 +135,7 @@ function smooth(circuit: Circuit, into: HalfWaves): void {
 /** The highest forward voltage at the two peaks, volts. */
 function peakOver({ structure }: Circuit, { nodes }: HalfWaves, at: number): number {
   const over = (instant: number) => nodes[instant]![structure.a[at]!]! - nodes[instant]![structure.b[at]!]!;
-  return Math.max(0, over(0), over(2));
+  return Math.max(0, ...PEAKS.map(over));
 }
 
 interface Charged {
@@ -147,17 +161,21 @@ function charged(light: number, heavy: number, { ohms, farads }: Sense): Charged
   const resting = 1 / (1 + rise / ohms);
   let volts = open - DIODE.drop;
   let [sum, square, sine] = [0, 0, 0];
-  for (let step = 0; step < CHARGING_CYCLES * STEPS_PER_CYCLE; step += 1) {
-    const share = SINE[step % STEPS_PER_CYCLE]!;
-    const input = open * share - DIODE.drop;
-    const feeds = input > volts;
-    volts = feeds ? (volts + (rise / behind) * input) * feeding : volts * resting;
-    if (step < (CHARGING_CYCLES - 1) * STEPS_PER_CYCLE) continue;
-    const amps = feeds ? Math.max(0, (input - volts) / behind) : 0;
-    const resistive = lightAmps * Math.max(0, share);
-    sum += volts;
-    square += amps * amps - resistive * resistive;
-    sine += (amps - resistive) * share;
+  for (let cycle = 0; cycle < CHARGING_CYCLES; cycle += 1) {
+    const began = volts;
+    [sum, square, sine] = [0, 0, 0];
+    for (let step = 0; step < STEPS_PER_CYCLE; step += 1) {
+      const share = SINE[step]!;
+      const input = open * share - DIODE.drop;
+      const feeds = input > volts;
+      volts = feeds ? (volts + (rise / behind) * input) * feeding : volts * resting;
+      const amps = feeds ? Math.max(0, (input - volts) / behind) : 0;
+      const resistive = lightAmps * Math.max(0, share);
+      sum += volts;
+      square += amps * amps - resistive * resistive;
+      sine += (amps - resistive) * share;
+    }
+    if (Math.abs(volts - began) < BACK_VOLTS) break;
   }
   return {
     volts: sum / STEPS_PER_CYCLE,

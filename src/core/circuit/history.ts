@@ -3,13 +3,12 @@
  * thermostat that charges itself, or by a contact of its own. So each call is settled once more from what each other call leaves, where that
  * can make a difference: a coil that the last call holds, that this one leaves released from rest, and that gets some voltage or works a contact.
  */
-import { partRef, type Coil } from '../devices/elements';
 import { PLAIN_CASE, type SupplyCase, type World } from '../devices/world';
 import type { PartRef } from '../findings/refs';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
-import { relaysFor, settled, simulate } from './simulate';
+import { coilsAtRest, relaysFor, settled, type RestingCoils } from './simulate';
 import { coilsOfLoad, coilVolts, settle, type Relays } from './settle';
 
 /** What a call that begins after another does otherwise than from rest. */
@@ -28,12 +27,8 @@ export interface HeldOn {
 /** Less than this across a released coil holds nothing, whatever its impedance, volts. */
 const NO_VOLTS = 0.5;
 
-interface Rest {
+interface Rest extends RestingCoils {
   readonly call: Call;
-  /** Of its coils and sensing relays, by number. */
-  readonly ids: readonly string[];
-  readonly energised: Uint8Array;
-  readonly volts: readonly number[];
 }
 
 /** Every pair of calls in which the one before makes a difference; empty where none does, or where the wiring has no circuit. */
@@ -67,23 +62,16 @@ export function holdable(
 ): string[] {
   const rests = restsOf(wiring, world, calls, supplyCase);
   const pairs = pairsOf(rests, workersOf(wiring, world));
-  return [...new Set(pairs.flatMap(({ now, numbers }) => numbers.map((number) => now.ids[number] ?? '')))];
+  return [
+    ...new Set(pairs.flatMap(({ now, numbers }) => numbers.flatMap((number) => now.parts[number]?.id ?? [])))
+  ];
 }
 
 /** How each call settles from rest. These points are those of a proof, and found there. */
 function restsOf(wiring: Wiring, world: World, calls: readonly Call[], supplyCase: SupplyCase): Rest[] {
   return calls.flatMap((call): Rest[] => {
-    const made = simulate(wiring, world, call, supplyCase);
-    if (!made.ok) return [];
-    const { coils } = made.result;
-    return [
-      {
-        call,
-        ids: coils.map(({ part }) => part.id),
-        energised: Uint8Array.from(coils, (coil) => (coil.energised ? 1 : 0)),
-        volts: coils.map(({ volts }) => volts)
-      }
-    ];
+    const coils = coilsAtRest(wiring, world, call, supplyCase);
+    return coils ? [{ ...coils, call }] : [];
   });
 }
 
@@ -95,12 +83,14 @@ interface Pair {
 }
 
 function pairsOf(rests: readonly Rest[], working: ReadonlySet<number>): Pair[] {
-  return rests.flatMap((now) =>
-    rests.flatMap((before): Pair[] => {
-      const numbers = now.ids.flatMap((_, number) => (mayHold(before, now, working, number) ? [number] : []));
-      return before === now || numbers.length === 0 ? [] : [{ before, now, numbers }];
-    })
-  );
+  return rests.flatMap((now) => {
+    const may = now.parts.flatMap((_, number) => (mayBeHeld(now, working, number) ? [number] : []));
+    if (may.length === 0) return [];
+    return rests.flatMap((before): Pair[] => {
+      const numbers = may.filter((number) => before.energised[number] === 1);
+      return numbers.length === 0 ? [] : [{ before, now, numbers }];
+    });
+  });
 }
 
 /** Numbers of the coils that work a contact. A sensing relay hangs on the wall's side of its module, which its own contacts never feed. */
@@ -111,12 +101,9 @@ function workersOf(wiring: Wiring, world: World): ReadonlySet<number> {
   return new Set(relays.contactCoil.filter((number) => number >= 0 && number < coils));
 }
 
-function mayHold(before: Rest, now: Rest, working: ReadonlySet<number>, number: number): boolean {
-  return (
-    before.energised[number] === 1 &&
-    now.energised[number] === 0 &&
-    ((now.volts[number] ?? 0) > NO_VOLTS || working.has(number))
-  );
+/** A released coil that little may hold, once another call has pulled it in. */
+function mayBeHeld({ energised, volts }: Rest, working: ReadonlySet<number>, number: number): boolean {
+  return energised[number] === 0 && ((volts[number] ?? 0) > NO_VOLTS || working.has(number));
 }
 
 interface Held {
@@ -127,8 +114,8 @@ interface Held {
 }
 
 function heldFact(relays: Relays, { before, now, held }: Held): HeldOn {
-  const { circuit, coils, chattering } = relays;
-  const { elements, loads } = circuit.netlist;
+  const { parts, chattering } = relays;
+  const { loads } = relays.circuit.netlist;
   const own = (load: LoadId) => coilsOfLoad(relays, load);
   const all = [...new Set(loads.map(({ load }) => load))];
   return {
@@ -139,7 +126,7 @@ function heldFact(relays: Relays, { before, now, held }: Held): HeldOn {
         own(load).some((number) => held.includes(number)) &&
         !own(load).some((number) => now.energised[number] === 1)
     ),
-    coils: held.map((number) => partRef(elements[coils[number]!] as Coil)),
+    coils: held.map((number) => parts[number]!),
     volts: Math.min(...held.map((number) => coilVolts(relays, number))),
     chatters: held.some((number) => chattering[number] === 1)
   };

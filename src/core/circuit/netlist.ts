@@ -3,7 +3,7 @@ import type { Element, FedDevice, LoadRule, Source } from '../devices/elements';
 import { fragmentOf } from '../devices/registry';
 import type { World } from '../devices/world';
 import { CONTACT_OHMS } from '../trade/loads';
-import { landedTerminal, type TerminalId, type Upset, type Wiring } from '../wiring/graph';
+import { landedTerminal, type DeviceKind, type TerminalId, type Upset, type Wiring } from '../wiring/graph';
 import { readIn } from '../wiring/meaning';
 
 export interface Netlist {
@@ -57,6 +57,18 @@ export function netlistOf(recorded: Wiring, world: World): Netlist | null {
   }
   elements.push(...earthTies(elements));
   return { elements: (wiring.upsets ?? []).reduce(withUpset, elements), loads, fed, grounds };
+}
+
+/** Devices that are no load of the house, nor have one. */
+const SWITCH_ONLY: ReadonlySet<DeviceKind> = new Set(['old-thermostat', 'new-thermostat']);
+
+/** What the coils of a netlist mean, without the netlist; empty where it has none. */
+export function loadsOf(recorded: Wiring, world: World): LoadRule[] {
+  const wiring = readIn(recorded, world.family);
+  const used = usedTerminals(wiring);
+  return wiring.devices.flatMap((device) =>
+    SWITCH_ONLY.has(device.kind) ? [] : (fragmentOf(device, world, used)?.loads ?? [])
+  );
 }
 
 function usedTerminals(wiring: Wiring): Set<TerminalId> {

@@ -2,8 +2,9 @@
  * Relays and fuses make a circuit stepwise: solve, let the coils and fuses answer, solve again until nothing changes. A state that comes
  * back without settling is chatter, which is an answer too.
  */
-import type { Coil, Contact, Sense } from '../devices/elements';
+import { partRef, type Coil, type Contact, type Sense } from '../devices/elements';
 import type { CornerAim, CornerId, SupplyCase } from '../devices/world';
+import type { PartRef } from '../findings/refs';
 import type { Call } from '../trade/calls';
 import type { LoadId } from '../trade/vocabulary';
 import { CONTACT_OHMS, FUSE_OPENS_AT } from '../trade/loads';
@@ -24,6 +25,7 @@ export interface Relays {
   readonly circuit: Circuit;
   /** Coils, then sensing relays, by their place in the netlist. */
   readonly coils: Int32Array;
+  readonly parts: readonly PartRef[];
   /** Number of a coil or sensing relay in `coils`, by its id. */
   readonly numberOf: ReadonlyMap<string, number>;
   readonly energised: Uint8Array;
@@ -49,6 +51,7 @@ export function relaysOf(circuit: Circuit): Relays {
   return {
     circuit,
     coils,
+    parts: Array.from(coils, (place) => partRef(elements[place] as Coil)),
     numberOf,
     energised: new Uint8Array(coils.length),
     openFuses: new Uint8Array(circuit.fuses.length),

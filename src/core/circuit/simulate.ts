@@ -2,7 +2,14 @@
 import { partRef } from '../devices/elements';
 import type { PartRef } from '../findings/refs';
 import type { Coil, Element, LoadRule, Source } from '../devices/elements';
-import { PLAIN_CASE, worldKey, type SupplyCase, type World } from '../devices/world';
+import {
+  circuitWorldKey,
+  PLAIN_CASE,
+  sameCase,
+  worldKey,
+  type SupplyCase,
+  type World
+} from '../devices/world';
 import type { Call } from '../trade/calls';
 import type { LoadId, VoltageClass } from '../trade/vocabulary';
 import { classOfVolts, poweredIslands, type Island } from './islands';
@@ -10,7 +17,7 @@ import type { Wiring } from '../wiring/graph';
 import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
 import { dipVolts } from './inrush';
 import { meterOf, type Meter } from './meter';
-import { netlistOf, sourcesOf, type Netlist } from './netlist';
+import { loadsOf, netlistOf, sourcesOf, type Netlist } from './netlist';
 import { MOST_TURNABLE, supplyTies } from './supply-ties';
 import { coilVolts, elementAmps, elementVolts, HUMS_FROM, relaysOf, settle, type Relays } from './settle';
 
@@ -109,16 +116,39 @@ export function simulate(
 ): SimulateResult {
   const subject = subjectOf(wiring, world, model);
   if ('ok' in subject) return subject;
-  const { bonded, turned, corner, aim } = supplyCase;
-  const key = `${call} ${bonded} ${turned} ${corner ?? ''} ${aim?.element ?? ''} ${aim?.pulling ?? ''}`;
-  let reading = subject.bench.readings.get(key);
+  return { ok: true, result: resultOf(readingOf(subject.bench, call, supplyCase), subject) };
+}
+
+/** Coils and sensing relays as a call settles them from rest, by number. */
+export interface RestingCoils {
+  readonly parts: readonly PartRef[];
+  readonly energised: Uint8Array;
+  /** RMS; of a sensing relay, its smoothed voltage. */
+  readonly volts: readonly number[];
+}
+
+/** As `simulate`, of the coils alone; null where the wiring has no circuit. */
+export function coilsAtRest(
+  wiring: Wiring,
+  world: World,
+  call: Call,
+  supplyCase: SupplyCase
+): RestingCoils | null {
+  const subject = subjectOf(wiring, world, 'resistive');
+  if ('ok' in subject) return null;
+  const { energised, volts } = readingOf(subject.bench, call, supplyCase);
+  return { parts: subject.bench.relays.parts, energised, volts };
+}
+
+function readingOf({ relays, readings }: Bench, call: Call, supplyCase: SupplyCase): Reading {
+  let ofCall = readings.get(call);
+  if (ofCall === undefined) readings.set(call, (ofCall = []));
+  let reading = ofCall.find(({ common }) => sameCase(common.supplyCase, supplyCase));
   if (reading === undefined) {
-    const { relays } = subject.bench;
     const steps = settle(relays, call, supplyCase);
-    reading = readOut(relays, call, supplyCase, steps);
-    subject.bench.readings.set(key, reading);
+    ofCall.push((reading = readOut(relays, call, supplyCase, steps)));
   }
-  return { ok: true, result: resultOf(reading, subject) };
+  return reading;
 }
 
 /** As `simulate`, with a meter on what was solved. */
@@ -160,18 +190,21 @@ export function relaysFor(wiring: Wiring, world: World): Relays | SimulateFailur
 /** One circuit, and what was read of it in the calls and cases that were asked for. */
 interface Bench {
   readonly relays: Relays;
-  readonly readings: Map<string, Reading>;
+  readonly readings: Map<Call, Reading[]>;
 }
 
 /** A wiring in a world: its circuit, and what the coils in it mean there. */
 interface Subject {
   readonly bench: Bench;
-  readonly loads: readonly LoadRule[];
+  /** Each load once, with the numbers of the coils of which any makes it run: two machines that both have a blower make one. */
+  readonly loads: readonly { readonly id: LoadId; readonly coils: readonly number[] }[];
 }
 
 interface KnownWiring {
+  /** What was asked for last: most asks come in rows. */
+  last: { readonly world: World; readonly model: ImpedanceModel; readonly subject: Subject } | null;
   readonly subjects: Map<string, Subject | SimulateFailure>;
-  /** By all elements: worlds that differ only in what a coil brings on have the same circuit. */
+  /** By what of a world bears on the circuit: where that is the same, its elements are not made and compared. */
   readonly benches: Map<string, Bench>;
 }
 
@@ -180,13 +213,13 @@ const known = new WeakMap<Wiring, KnownWiring>();
 
 function subjectOf(wiring: Wiring, world: World, model: ImpedanceModel): Subject | SimulateFailure {
   let here = known.get(wiring);
-  if (here === undefined) known.set(wiring, (here = { subjects: new Map(), benches: new Map() }));
+  if (here === undefined) known.set(wiring, (here = { last: null, subjects: new Map(), benches: new Map() }));
+  if (here.last?.world === world && here.last.model === model) return here.last.subject;
   const key = `${model} ${worldKey(world)}`;
-  const before = here.subjects.get(key);
-  if (before) return before;
-  const fresh = build(wiring, world, model, here.benches);
-  here.subjects.set(key, fresh);
-  return fresh;
+  let subject = here.subjects.get(key);
+  if (!subject) here.subjects.set(key, (subject = build(wiring, world, model, here.benches)));
+  if (!('ok' in subject)) here.last = { world, model, subject };
+  return subject;
 }
 
 function build(
@@ -195,21 +228,50 @@ function build(
   model: ImpedanceModel,
   benches: KnownWiring['benches']
 ): Subject | SimulateFailure {
+  const key = `${model} ${circuitWorldKey(world)}`;
+  const likeIt = benches.get(key);
+  if (likeIt) return subjectOn(likeIt, loadsOf(wiring, world));
   const netlist = netlistOf(wiring, world);
   if (netlist === null)
     return { ok: false, reason: 'no-model', at: world.family, why: `no circuit is known for ${world.says}` };
   const ties = supplyTies(netlist);
   if (ties.turnable.length > MOST_TURNABLE || ties.turnable.some((bit) => bit <= 0))
     return { ok: false, reason: 'not-solvable', at: 'supplies', why: TOO_MANY_TOUCH };
-  const { elements, fed, grounds, loads } = netlist;
-  const key = `${model} ${JSON.stringify([elements, fed, grounds])}`;
-  const same = benches.get(key);
-  if (same) return { bench: same, loads };
-  const circuit = circuitOf(netlist, model);
-  if (!isCircuit(circuit)) return { ...circuit, reason: 'not-solvable' };
-  const bench: Bench = { relays: relaysOf(circuit), readings: new Map() };
+  // Other worlds may have the same circuit as well: those that differ only in what a coil brings on.
+  let bench = [...benches.values()].find(({ relays: { circuit } }) => sameCircuit(circuit, netlist, model));
+  if (bench === undefined) {
+    const circuit = circuitOf(netlist, model);
+    if (!isCircuit(circuit)) return { ...circuit, reason: 'not-solvable' };
+    bench = { relays: relaysOf(circuit), readings: new Map() };
+  }
   benches.set(key, bench);
-  return { bench, loads };
+  return subjectOn(bench, netlist.loads);
+}
+
+function sameCircuit({ netlist, asked }: Circuit, other: Netlist, model: ImpedanceModel): boolean {
+  return asked === model && elementsKey(netlist) === elementsKey(other);
+}
+
+/** Written out only where a wiring is solved in several worlds. */
+const elementKeys = new WeakMap<Netlist, string>();
+
+function elementsKey(netlist: Netlist): string {
+  let key = elementKeys.get(netlist);
+  if (key === undefined) {
+    const { elements, fed, grounds } = netlist;
+    elementKeys.set(netlist, (key = JSON.stringify([elements, fed, grounds])));
+  }
+  return key;
+}
+
+/** Loads of which a fault has taken out every coil are left out. */
+function subjectOn(bench: Bench, rules: readonly LoadRule[]): Subject {
+  const byLoad = new Map<LoadId, number[]>();
+  for (const { load, coils } of rules) {
+    const there = coils.flatMap((id) => bench.relays.numberOf.get(id) ?? []);
+    if (there.length > 0) byLoad.set(load, [...(byLoad.get(load) ?? []), ...there]);
+  }
+  return { bench, loads: Array.from(byLoad, ([id, coils]) => ({ id, coils })) };
 }
 
 const TOO_MANY_TOUCH = `more than ${MOST_TURNABLE + 1} transformers hang together, which is more than can be judged`;
@@ -223,10 +285,9 @@ interface Reading {
 }
 
 function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): Reading {
-  const { circuit, coils, energised, chattering } = relays;
+  const { circuit, coils, parts, energised, chattering } = relays;
   const { elements, fed } = circuit.netlist;
   const inCorner = supplyCase.corner !== undefined;
-  const coilAt = (number: number) => partRef(elements[coils[number] ?? 0] as Coil);
   const volts = Array.from(coils, (_, number) => coilVolts(relays, number));
   const feeds = fed.map((fedDevice) => {
     const at = circuit.placeOf.get(fedDevice.element);
@@ -235,10 +296,9 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     const { device, min, max } = fedDevice;
     return { device, volts: least, min, max, fed: least >= min && least <= max };
   });
-  const starved = Array.from(coils.keys()).filter((number) => {
-    const coil = elements[coils[number] ?? 0] as Coil;
-    return (volts[number] ?? 0) > HUMS_FROM * coil.pullIn && energised[number] === 0;
-  });
+  const starves = (number: number) =>
+    energised[number] === 0 &&
+    (volts[number] ?? 0) > HUMS_FROM * (elements[coils[number] ?? 0] as Coil).pullIn;
   const common = {
     call,
     supplyCase,
@@ -249,14 +309,12 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     // What copper joins is the same in every corner, and read without one.
     islands: inCorner ? [] : poweredIslands(circuit),
     tied: inCorner ? [] : tiedSupplies(circuit.netlist, circuit),
-    chattering: Array.from(coils.keys())
-      .filter((number) => chattering[number] === 1)
-      .map(coilAt),
-    starved: starved.map(coilAt),
-    coils: volts.map((value, number) => ({
-      part: coilAt(number),
+    chattering: parts.filter((_, number) => chattering[number] === 1),
+    starved: parts.filter((_, number) => starves(number)),
+    coils: parts.map((part, number) => ({
+      part,
       energised: energised[number] === 1,
-      volts: value,
+      volts: volts[number] ?? 0,
       pullIn: (elements[coils[number] ?? 0] as Coil).pullIn
     })),
     bounded: !circuit.halfWaves,
@@ -267,23 +325,15 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
   return { common, energised: energised.slice(), volts };
 }
 
-/** One row per load: two machines that both have a blower make one row that runs when either does. */
-function resultOf({ common, energised, volts }: Reading, { bench, loads }: Subject): CallResult {
-  const rows = new Map<LoadId, LoadResult>();
-  // Every point that is solved comes through here: nothing is made that is not kept.
-  for (const { load, coils } of loads) {
-    const before = rows.get(load);
-    let [runs, most, there] = [before?.energised ?? false, before?.volts ?? 0, false];
-    for (const id of coils) {
-      const number = bench.relays.numberOf.get(id);
-      if (number === undefined) continue;
-      there = true;
-      runs ||= energised[number] === 1;
-      most = Math.max(most, volts[number] ?? 0);
-    }
-    if (there) rows.set(load, { id: load, energised: runs, volts: most });
-  }
-  return { ...common, loads: [...rows.values()] };
+function resultOf({ common, energised, volts }: Reading, { loads }: Subject): CallResult {
+  return {
+    ...common,
+    loads: loads.map(({ id, coils }) => ({
+      id,
+      energised: coils.some((number) => energised[number] === 1),
+      volts: coils.reduce((most, number) => Math.max(most, volts[number] ?? 0), 0)
+    }))
+  };
 }
 
 function suppliesOf(relays: Relays): SupplyResult[] {

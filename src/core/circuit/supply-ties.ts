@@ -11,7 +11,15 @@ export interface SupplyTies {
 /** More supplies that touch than these are not judged: every one more doubles the work, and no house has them. */
 export const MOST_TURNABLE = 6;
 
-export function supplyTies({ elements }: Netlist): SupplyTies {
+export function supplyTies(netlist: Netlist): SupplyTies {
+  let ties = known.get(netlist);
+  if (!ties) known.set(netlist, (ties = tiesIn(netlist)));
+  return ties;
+}
+
+const known = new WeakMap<Netlist, SupplyTies>();
+
+function tiesIn({ elements }: Netlist): SupplyTies {
   const parent = new Map<string, string>();
   const find = (node: string): string => {
     let top = node;

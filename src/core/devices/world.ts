@@ -51,6 +51,11 @@ export function worldKey(world: World): string {
   return text;
 }
 
+/** The same text for worlds with the same circuits: who starts the blower in cooling is what a coil brings on, no wire. */
+export function circuitWorldKey(world: World): string {
+  return keyOf(withBlowerInCool(world, 'g'));
+}
+
 /** A world is never changed in place, and is asked for its key at every solve. */
 const keys = new WeakMap<World, string>();
 
@@ -72,6 +77,16 @@ export interface SupplyCase {
   readonly corner?: CornerId;
   /** What goes as far as it can in that corner: an element, by its id. What is usual for the corner where nothing is said. */
   readonly aim?: CornerAim;
+}
+
+export function sameCase(first: SupplyCase, other: SupplyCase): boolean {
+  return (
+    first.turned === other.turned &&
+    first.bonded === other.bonded &&
+    first.corner === other.corner &&
+    first.aim?.element === other.aim?.element &&
+    first.aim?.pulling === other.aim?.pulling
+  );
 }
 
 /** `pulling`: while the armatures of the call's coils are still open. */

@@ -34,14 +34,11 @@ export function movesLeft(
 ): Move[] {
   const changes = difference(now, after);
   const begun = done.some((entry) => entry.change !== null);
-  const all =
-    changes.length > 0 ? listOf(changes, now, after, others) : begun ? powerOnOnly(now, after, others) : [];
+  const { drafts, tooled } =
+    changes.length > 0 ? listOf(changes, now, after, others) : begun ? powerOnOnly(now, after, others) : NONE;
   const made = madeAlready(done);
-  const left =
-    made.size === 0
-      ? all
-      : all.filter((candidate) => candidate.change !== null || !made.has(moveKey(candidate)));
-  return numbered(left);
+  const left = drafts.filter((draft) => draft.change !== null || !made.has(moveKey(draft)));
+  return numbered({ drafts: left, tooled });
 }
 
 /** Acts that change no wiring and still hold: a supply that was switched on since is no longer off. */
@@ -64,14 +61,25 @@ export function movesBetween(before: Wiring, after: Wiring, others: readonly Oth
   return changes.length === 0 ? [] : numbered(listOf(changes, before, after, others));
 }
 
-function numbered(moves: readonly Unnumbered[]): Move[] {
-  return moves.map((move, index) => ({ ...move, id: `move-${index + 1}` }));
+interface MoveList {
+  readonly drafts: readonly Draft[];
+  /** The wiring that tools are chosen by; null where none are needed. */
+  readonly tooled: Wiring | null;
 }
 
-type Unnumbered = Omit<Move, 'id'>;
+const NONE: MoveList = { drafts: [], tooled: null };
+
+function numbered({ drafts, tooled }: MoveList): Move[] {
+  return drafts.map((draft, index) => ({
+    ...draft,
+    tools: tooled ? toolsFor(draft, tooled) : [],
+    strip: tooled ? stripFor(draft) : null,
+    id: `move-${index + 1}`
+  }));
+}
 
 /** A move that stands in the log. */
-export interface DoneMove extends Unnumbered {
+export interface DoneMove extends Omit<Move, 'id'> {
   readonly entry: LogEntry;
 }
 
@@ -80,7 +88,7 @@ function listOf(
   before: Wiring,
   after: Wiring,
   others: readonly OtherSupply[]
-): Unnumbered[] {
+): MoveList {
   const both = merged(before, after);
   const draft = new MoveWriter(both, before);
   const sorted = sortChanges(changes, before, after, draft);
@@ -92,13 +100,13 @@ function listOf(
     ...draft.powerOn(after),
     ...others.map((other) => draft.otherSupply(other, 'power-on'))
   ];
-  return drafts.map((draft) => ({ ...draft, tools: toolsFor(draft, both), strip: stripFor(draft) }));
+  return { drafts, tooled: both };
 }
 
-function powerOnOnly(now: Wiring, after: Wiring, others: readonly OtherSupply[]): Unnumbered[] {
+function powerOnOnly(now: Wiring, after: Wiring, others: readonly OtherSupply[]): MoveList {
   const draft = new MoveWriter(merged(now, after));
   const drafts = [...draft.powerOn(after), ...others.map((other) => draft.otherSupply(other, 'power-on'))];
-  return drafts.map((draft) => ({ ...draft, tools: [], strip: null }));
+  return { drafts, tooled: null };
 }
 
 /**
