@@ -282,6 +282,8 @@ interface Reading {
   /** By number of coil or sensing relay: whether it is pulled in, and the volts across it. */
   readonly energised: Uint8Array;
   readonly volts: readonly number[];
+  /** What it says in the worlds that were asked for: the same object for whoever asks again, which crosses to a page once. */
+  readonly results: Map<Subject, CallResult>;
 }
 
 function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: number): Reading {
@@ -322,18 +324,20 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     dipVolts: inCorner ? null : dipVolts(relays),
     solves
   };
-  return { common, energised: energised.slice(), volts };
+  return { common, energised: energised.slice(), volts, results: new Map() };
 }
 
-function resultOf({ common, energised, volts }: Reading, { loads }: Subject): CallResult {
-  return {
-    ...common,
-    loads: loads.map(({ id, coils }) => ({
+function resultOf({ common, energised, volts, results }: Reading, subject: Subject): CallResult {
+  let result = results.get(subject);
+  if (result === undefined) {
+    const loads = subject.loads.map(({ id, coils }) => ({
       id,
       energised: coils.some((number) => energised[number] === 1),
       volts: coils.reduce((most, number) => Math.max(most, volts[number] ?? 0), 0)
-    }))
-  };
+    }));
+    results.set(subject, (result = { ...common, loads }));
+  }
+  return result;
 }
 
 function suppliesOf(relays: Relays): SupplyResult[] {
