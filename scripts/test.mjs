@@ -30,12 +30,12 @@ function step(name, command, args, environment = {}) {
 }
 
 /** A file that has not changed is not looked through again; a clean clone, as CI has, looks through all. */
-const KEPT = [
+const kept = (tool) => [
   '--cache',
   '--cache-strategy',
   'content',
   '--cache-location',
-  'node_modules/.cache/ulterum/prettier'
+  `node_modules/.cache/ulterum/${tool}`
 ];
 
 async function inTurn(...steps) {
@@ -47,8 +47,14 @@ async function inTurn(...steps) {
 const checks = (
   await Promise.all([
     inTurn(
-      () => step('lint, with the directions of imports', bin('eslint'), ['.', '--max-warnings', '0']),
-      () => step('format', bin('prettier'), ['--check', '.', ...KEPT]),
+      () =>
+        step('lint, with the directions of imports', bin('eslint'), [
+          '.',
+          '--max-warnings',
+          '0',
+          ...kept('eslint')
+        ]),
+      () => step('format', bin('prettier'), ['--check', '.', ...kept('prettier')]),
       () => step('dead code', bin('knip'), []),
       // Beside the unit tests, so that the browser tests find it ready.
       () => step('build', process.execPath, ['scripts/build-once.mjs'])
