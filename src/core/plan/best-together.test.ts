@@ -41,7 +41,7 @@ describe('ways on one transformer that is too small for all', () => {
   });
 
   it('say what a bigger transformer would save', () => {
-    const [shared] = planTogether(choosing(zonedHouse(5, 40), 'de-fellgate')).shared;
+    const [shared] = planTogether(choosing(zonedHouse(4, 40), 'de-fellgate')).shared;
     expect(shared).toMatchObject({ tooSmallForAll: true, enough: 75 });
     // One supply in an outlet less, its work and its price, against the exchange.
     expect(shared!.exchangeSaves).not.toBeNull();

@@ -120,7 +120,7 @@ describe('moves', () => {
           expect(JSON.stringify(after)).not.toContain('eq-2');
         }
       }),
-      { numRuns: 60 }
+      { numRuns: 25 }
     );
     expect(seen).toBeGreaterThan(20);
   }, 30_000);
