@@ -21,7 +21,9 @@ export function keepTyped(take: (text: string, typing: boolean) => void): Attach
     const left = () => {
       if (timer !== null) clearTimeout(timer);
       timer = null;
-      take(input.value, false);
+      const text = input.value;
+      // A field that goes with its form is left while the page is being changed, when nothing may be set.
+      queueMicrotask(() => take(text, false));
     };
     const away = () => flush(true);
     input.addEventListener('input', typed);

@@ -1,5 +1,5 @@
 /** What is typed in a form with a button of its own: kept as it is typed, until the button is pressed and the form is empty again. */
-import { untrack } from 'svelte';
+import { onDestroy, untrack } from 'svelte';
 import { browserTyped, fitted, type Checks, type TypedTexts } from '$storage/typed-text';
 import { getPlace } from './context';
 
@@ -33,6 +33,8 @@ export function typedIn<T extends object>(name: () => string, empty: T, checks?:
     Object.assign(typed, read(now));
   });
   $effect(keep);
+  // A form may go in the moment of the last letter, which its field gives up as it goes.
+  onDestroy(() => queueMicrotask(keep));
   forms.set(typed, () => {
     Object.assign(typed, structuredClone(empty));
     typedTexts().keep(shown, null);
