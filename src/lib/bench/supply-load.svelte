@@ -24,21 +24,24 @@
   <h2 class="section-title mb-1">Load on the transformer{supplies.length > 1 ? 's' : ''}</h2>
   <Chart
     label="Load on each transformer per call, per cent of its rating"
-    height={210}
+    height={70 + 34 * bench.everyCall.length * Math.max(1, supplies.length)}
     data={supplies.map((supply, at) => ({
       type: 'bar' as const,
+      orientation: 'h' as const,
       name: `${supply.name}, ${supply.ratedVa} VA`,
-      x: bench.everyCall.map((row) => callName(row.call)),
-      y: bench.everyCall.map((_, call) => share(call, at)),
+      x: bench.everyCall.map((_, call) => share(call, at)),
+      y: bench.everyCall.map((row) => callName(row.call)),
       text: bench.everyCall.map((row) => `${(row.supplies[at]?.va ?? 0).toFixed(0)} VA`),
-      textposition: 'auto' as const,
+      textposition: 'outside' as const,
       marker: { color: 'rgba(110,115,120,0.75)', pattern: { shape: patterns[at % 4] ?? '' } }
     }))}
     layout={{
       showlegend: supplies.length > 1,
-      yaxis: { title: { text: '% of rating' }, range: [0, Math.min(most * 1.05, 400)] },
+      xaxis: { title: { text: '% of rating' }, range: [0, Math.min(most * 1.05, 400)] },
+      // Calls have long names: each in a row of its own, the first on top.
+      yaxis: { automargin: true, autorange: 'reversed', showgrid: false },
       shapes: [
-        { type: 'line', xref: 'paper', x0: 0, x1: 1, y0: 100, y1: 100, line: { dash: 'dash', width: 2 } }
+        { type: 'line', yref: 'paper', y0: 0, y1: 1, x0: 100, x1: 100, line: { dash: 'dash', width: 2 } }
       ]
     }}
   />

@@ -38,7 +38,7 @@
     const style = getComputedStyle(document.documentElement);
     const ink = style.getPropertyValue('--color-base-content').trim();
     const faint = style.getPropertyValue('--color-base-300').trim();
-    const axis = { gridcolor: faint, zerolinecolor: faint, linecolor: ink, automargin: true };
+    const axis = { gridcolor: faint, zerolinecolor: faint, linecolor: ink };
     const frame = {
       height,
       margin: { l: 48, r: 12, t: 8, b: 44 },

@@ -16,9 +16,9 @@
   const names = $derived(fed.map(({ step }) => callName(step.call)));
   const data = $derived([
     {
-      x: names,
-      y: fed.map(({ step }) => step.volts!.nominal),
-      error_y: {
+      x: fed.map(({ step }) => step.volts!.nominal),
+      y: names,
+      error_x: {
         type: 'data' as const,
         symmetric: false,
         array: fed.map(({ step: { volts } }) => volts!.high - volts!.nominal),
@@ -27,11 +27,11 @@
       },
       name: 'by the proof, with its band',
       mode: 'markers' as const,
-      marker: { size: 9, color: ink(), symbol: 'line-ew-open' }
+      marker: { size: 9, color: ink(), symbol: 'line-ns-open' }
     },
     {
-      x: names,
-      y: fed.map(({ readings }) => readings.findLast(({ what }) => what === 'volts')?.value ?? null),
+      x: fed.map(({ readings }) => readings.findLast(({ what }) => what === 'volts')?.value ?? null),
+      y: names,
       name: 'read',
       mode: 'markers' as const,
       marker: { size: 11, color: ink(), symbol: 'diamond' }
@@ -39,10 +39,11 @@
   ]);
   const limit = (volts: number) => ({
     type: 'line' as const,
-    x0: -0.5,
-    x1: names.length - 0.5,
-    y0: volts,
-    y1: volts,
+    x0: volts,
+    x1: volts,
+    yref: 'paper' as const,
+    y0: 0,
+    y1: 1,
     line: { color: ink(), dash: 'dot' as const, width: 1 }
   });
 </script>
@@ -50,9 +51,11 @@
 <Chart
   label="Volts at the thermostat by call, between {window.min} and {window.max} V"
   {data}
-  height={240}
+  height={110 + 34 * names.length}
   layout={{
-    yaxis: { title: { text: 'V' }, range: [window.min - 3, window.max + 4] },
+    xaxis: { title: { text: 'V' }, range: [window.min - 3, window.max + 4] },
+    // Calls have long names: each in a row of its own, the first on top.
+    yaxis: { automargin: true, autorange: 'reversed' },
     shapes: [limit(window.min), limit(window.max)]
   }}
 />

@@ -82,7 +82,12 @@
       ]}
       layout={{
         xaxis: { title: { text: 'years' } },
-        yaxis: { title: { text: `${manner().currency} saved less spent` }, zeroline: true, zerolinewidth: 2 }
+        yaxis: {
+          title: { text: `${manner().currency} saved less spent` },
+          automargin: true,
+          zeroline: true,
+          zerolinewidth: 2
+        }
       }}
     />
   {:else}
