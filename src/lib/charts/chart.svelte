@@ -52,12 +52,21 @@
     } as const;
     const { react } = plotly;
     const [on, shown] = [holder, data];
-    const turn = setTimeout(() => void react(on, shown, frame, config()));
-    // Axes first, and what stands on them in a turn of its own: both at once would keep the page from answering.
-    if (!drawn) void react(on, [], frame, config());
+    // The page first as it has become, then axes, then what stands on them, each in a turn of its own: all at once would keep it from answering.
+    const turns = drawn ? [shown] : [[], shown];
     drawn = true;
+    let turn = setTimeout(next, AFTER_PAINT_MS);
+    function next(): void {
+      const now = turns.shift();
+      if (!now) return;
+      void react(on, now, frame, config());
+      turn = setTimeout(next);
+    }
     return () => clearTimeout(turn);
   });
+
+  /** Longer than a frame: what has changed is laid out and painted by then. */
+  const AFTER_PAINT_MS = 20;
 
   let drawn = false;
   const config = () => ({
