@@ -1,12 +1,12 @@
 /** A long list is drawn little by little: what is in sight at once, the rest frame by frame, so that the page answers meanwhile. */
 
-import { AT_ONCE, MOST_PER_FRAME, nextPortion } from './portions';
+import { AT_ONCE, FIRST_PORTION, nextPortion } from './portions';
 
 export class Growing {
   /** So many of the list are to be drawn by now. */
   shown = $state(AT_ONCE);
   /** As many as a frame takes here: a slow machine gets fewer at a time. */
-  #perFrame = MOST_PER_FRAME;
+  #perFrame = FIRST_PORTION;
   #last: number | null = null;
 
   /** Made while a component is set up. `total`: how many there are. */

@@ -1,7 +1,9 @@
 /** How much of a long list is drawn in a frame: a machine that is slow gets fewer at a time. */
 
-/** About as many as fill a window; the next come in the frame after. */
-export const AT_ONCE = 8;
+/** Few: they come with all else that a page draws first; the next come in the frame after. */
+export const AT_ONCE = 4;
+/** In that frame, until it is known what a member costs. */
+export const FIRST_PORTION = 4;
 export const MOST_PER_FRAME = 8;
 /** A frame that takes longer was given too much, milliseconds: half of what the longest task may take. */
 const FRAME_MS = 25;
