@@ -9,8 +9,9 @@ export class Growing {
   #perFrame = FIRST_PORTION;
   #last: number | null = null;
 
-  /** Made while a component is set up. `total`: how many there are. */
-  constructor(total: () => number) {
+  /** Made while a component is set up. `total`: how many there are; `atLeast`: so many are wanted at once, for somebody was sent to one of them. */
+  constructor(total: () => number, atLeast = 0) {
+    this.shown = Math.max(AT_ONCE, atLeast);
     $effect(() => {
       if (this.shown >= total()) return;
       const frame = requestAnimationFrame((now) => this.#grow(now));

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The strand sheet with its cells live: arrows, letters and touch. */
-  import { onMount, type Snippet } from 'svelte';
+  import { onMount, untrack, type Snippet } from 'svelte';
   import { setColourBeyond, setConductorField, setEndByWord } from '$core/job/edits';
   import type { ConductorId } from '$core/job/ids';
   import { conductorName } from '$core/job/names';
@@ -37,6 +37,9 @@
         ? ['colour', 'strand', 'equipment']
         : ['wall', 'colour', 'strand', 'equipment']
   );
+
+  /** The row of `first` as the sheet opens; -1 where there is none. */
+  const wanted = untrack(() => (first === null ? -1 : rows.findIndex((row) => row.id === first.strand)));
 
   let spot = $state<Spot>({ row: 0, column: 'wall' });
   const typing = new Typing();
@@ -85,8 +88,7 @@
   });
 
   onMount(() => {
-    const row = first === null ? -1 : rows.findIndex((row) => row.id === first.strand);
-    if (first !== null && row >= 0) focus({ row, column: first.end });
+    if (first !== null && wanted >= 0) focus({ row: wanted, column: first.end });
   });
 
   /** What tells a wire from the others when it is asked for: its colour, else where its other end is. */
@@ -212,7 +214,7 @@
 </script>
 
 <div bind:this={holder} class="editor">
-  <StrandSheet {view} {only} label="Wires, wall to equipment">
+  <StrandSheet {view} {only} atLeast={wanted + 1} label="Wires, wall to equipment">
     {#snippet cell({ row, index, kind }: { row: RowView; index: number; kind: Column }, content: Snippet)}
       {@const typed = typing.in({ row: index, column: kind })}
       <button

@@ -3,7 +3,7 @@
    * The strand sheet: one strand per conductor, the wall at the left, the equipment at the right, the sheath round each cable's strands.
    * It only draws; `cell` lets an editor put its own controls where the marks and colours stand.
    */
-  import type { Snippet } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
   import type { EndSide } from '$core/trade/vocabulary';
   import ColourChip from './colour-chip.svelte';
   import EndMark from './end-mark.svelte';
@@ -19,6 +19,8 @@
     /** Shows one half only: the place where one stands. */
     only?: EndSide | null;
     cell?: Snippet<[{ row: RowView; index: number; kind: CellKind }, Snippet]>;
+    /** So many rows are there at once, where somebody was sent to one of them. */
+    atLeast?: number;
     wallHead?: string;
     equipmentHead?: string;
     /** What each strand carries, by its id, where the sheet is powered up. */
@@ -31,6 +33,7 @@
     only = null,
     cell,
     live = null,
+    atLeast = 0,
     wallHead = 'At the wall',
     equipmentHead = 'At the equipment'
   }: Props = $props();
@@ -43,7 +46,10 @@
       view.groups.slice(0, index).reduce((sum, group) => sum + group.rows.length, 0)
     )
   );
-  const growing = new Growing(() => rows.length);
+  const growing = new Growing(
+    () => rows.length,
+    untrack(() => atLeast)
+  );
   const ROW = 52;
   const GAP = 14;
   const middles = $derived(
