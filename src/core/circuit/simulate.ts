@@ -1,7 +1,7 @@
 /** What a wiring does in a call: which loads run, at what voltage; what the thermostat gets; what each supply gives. */
 import { partRef } from '../devices/elements';
 import type { PartRef } from '../findings/refs';
-import type { Coil, Element, LoadRule, Source } from '../devices/elements';
+import type { Coil, LoadRule, Source } from '../devices/elements';
 import {
   circuitWorldKey,
   PLAIN_CASE,
@@ -17,8 +17,9 @@ import type { Wiring } from '../wiring/graph';
 import { circuitOf, fuseAt, isCircuit, type Circuit, type ImpedanceModel } from './circuit';
 import { dipVolts } from './inrush';
 import { meterOf, type Meter } from './meter';
-import { loadsOf, netlistOf, sourcesOf, type Netlist } from './netlist';
+import { loadsOf, netlistOf, type Netlist } from './netlist';
 import { MOST_TURNABLE, supplyTies } from './supply-ties';
+import { tiedSupplies } from './tied-supplies';
 import { coilVolts, elementAmps, elementVolts, HUMS_FROM, relaysOf, settle, type Relays } from './settle';
 
 export interface LoadResult {
@@ -310,7 +311,7 @@ function readOut(relays: Relays, call: Call, supplyCase: SupplyCase, solves: num
     supplies: suppliesOf(relays),
     // What copper joins is the same in every corner, and read without one.
     islands: inCorner ? [] : poweredIslands(circuit),
-    tied: inCorner ? [] : tiedSupplies(circuit.netlist, circuit),
+    tied: inCorner ? [] : tiedSupplies(circuit),
     chattering: parts.filter((_, number) => chattering[number] === 1),
     starved: parts.filter((_, number) => starves(number)),
     coils: parts.map((part, number) => ({
@@ -369,34 +370,4 @@ function suppliesOf(relays: Relays): SupplyResult[] {
       fuseAmps: opened.length > 0 ? Math.max(...opened.map((number) => fuseAmps[number] ?? 0)) : null
     };
   });
-}
-
-/** The most that a joint of copper can have: a long thin strand. Every coil and every thermostat has more. */
-const COPPER_OHMS = 10;
-
-/** Pairs of supplies that strands, links or closed contacts join, earth left aside: a tie that needs no fault to be there. */
-function tiedSupplies(netlist: Netlist, circuit: Circuit): [PartRef, PartRef][] {
-  const sources = sourcesOf(netlist.elements);
-  if (sources.length < 2) return [];
-  const groups = new Map<string, string>();
-  const find = (node: string): string => {
-    const next = groups.get(node) ?? node;
-    return next === node ? node : find(next);
-  };
-  netlist.elements.forEach((element, at) => {
-    if (circuit.on[at] === 1 && isCopper(element)) groups.set(find(element.a), find(element.b));
-  });
-  const joined = (first: Source, second: Source) =>
-    [first.a, first.b].some((node) => [second.a, second.b].some((far) => find(node) === find(far)));
-  return sources.flatMap((source, index) =>
-    sources
-      .slice(index + 1)
-      .filter((other) => joined(source, other))
-      .map((other): [PartRef, PartRef] => [partRef(source), partRef(other)])
-  );
-}
-
-function isCopper(element: Element): boolean {
-  if (element.kind === 'resistor') return element.ohms < COPPER_OHMS;
-  return element.kind === 'contact' || element.kind === 'call-contact' || element.kind === 'fuse';
 }
