@@ -46,23 +46,20 @@ const MOST_ROUNDS = 12;
 /** A round that gains less than this, volts or amps, is the last. */
 const LEAST_GAIN = 1e-5;
 
-/** By element: its ends, and the volts across electronics that they were chosen at. */
+/** By element: its ends, and the volts across electronics as last solved, which say what constant power makes of them. */
 interface Ends {
   readonly ends: Uint8Array;
   readonly fedVolts: Float64Array;
 }
 
 /** State and scratch of one search, kept with its circuit. */
-interface Search {
-  readonly ends: Uint8Array;
+interface Search extends Ends {
   readonly last: Uint8Array;
   readonly lastVolts: Float64Array;
   /** The farthest so far, where it was, and whether the circuit stands solved there. */
   reached: number;
   stands: boolean;
   readonly best: Uint8Array;
-  /** Volts across electronics as last solved: what constant power makes of them. */
-  readonly fedVolts: Float64Array;
   readonly bestVolts: Float64Array;
   readonly coils: CoilEnds;
   readonly vRe: Float64Array;

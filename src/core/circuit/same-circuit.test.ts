@@ -11,8 +11,10 @@ import {
   wiringFrom,
   worldOf
 } from '../houses/hand-wired';
+import { HOUSES } from '../houses/houses';
 import { ANY_CONNECTED } from '../match/catalogue';
 import type { Family } from '../trade/vocabulary';
+import { wiringOf } from '../wiring/from-job';
 import { running } from './expected';
 import { loadsOf, netlistOf } from './netlist';
 import { simulate } from './simulate';
@@ -46,6 +48,18 @@ describe('a wiring in worlds that differ in who starts the blower in cooling', (
       expect(loadsOf(wiring, world)).toEqual(loads);
     }
   });
+
+  it.each(Object.entries(HOUSES))(
+    'has its loads told without its circuit, as it hangs there: %s',
+    (_, make) => {
+      const { job, thermostat } = make();
+      const wiring = wiringOf(job, thermostat);
+      for (const family of families) {
+        const world = worldOf(family, { compressor: true });
+        expect(loadsOf(wiring, world), family).toEqual(netlistOf(wiring, world)?.loads);
+      }
+    }
+  );
 
   it('runs the blower in cooling where the board starts it and not where G would have to, in whatever order one asks', () => {
     const world = worldOf('furnace-ac');
