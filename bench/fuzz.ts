@@ -5,7 +5,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
-import { DEMO_JOBS } from '$demo/jobs';
+import { demoFiles } from '$demo/jobs';
 import { fuzzMany, type FuzzTally } from '$core/scenarios/fuzz/fuzz';
 import { FUZZ_KINDS, type FuzzKind, type FuzzMeans } from '$core/scenarios/fuzz/kinds';
 
@@ -30,7 +30,7 @@ function meansOf(plans: boolean): FuzzMeans {
   const old = readdirSync(folder)
     .filter((name) => name.endsWith('.json') && !name.startsWith('expected'))
     .map((name) => JSON.parse(readFileSync(`${folder}/${name}`, 'utf8')) as unknown);
-  return { jobs: [...DEMO_JOBS.map(({ job }) => job), ...old], plans };
+  return { jobs: [...demoFiles().map(({ job }) => job), ...old], plans };
 }
 
 function work({ seed, count, part, parts }: Share): void {

@@ -9,6 +9,7 @@ export function ensureBuild() {
   if (
     !isStale('build/index.js', [
       'src',
+      'demo',
       'static',
       'scripts/server-entry.mjs',
       'scripts/server-adapter.mjs',

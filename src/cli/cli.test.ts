@@ -4,7 +4,7 @@ import { mkdtemp, readFile, readdir, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { DEMO_JOBS } from '$demo/jobs';
+import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { writeJob } from '$core/formats/job-json';
 import { tryCommand as run, tryJson as json } from './try-command';
 
@@ -114,7 +114,7 @@ describe('the command line', () => {
     expect((await run('check', 'demo/classroom.json')).out).toContain('1 thermostat, 5 wires.');
     const folder = await mkdtemp(join(tmpdir(), 'ulterum-'));
     const bad = join(folder, 'bad.json');
-    const job = DEMO_JOBS[0]!.job;
+    const job = SCHOOLHOUSE;
     await writeFile(
       bad,
       writeJob({ ...job, thermostats: [{ ...job.thermostats[0]!, outlet: 'far' as never }] })

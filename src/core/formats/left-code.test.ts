@@ -3,7 +3,7 @@ import { deflateSync, strToU8 } from 'fflate';
 import jsQR from 'jsqr';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { DEMO_JOBS } from '../../demo/jobs';
+import { demoFiles } from '../../demo/jobs';
 import { millCottage } from '../../demo/mill-cottage';
 import { printed, photographed, turned, type Picture } from '../houses/photographed';
 import vectors from './fixtures/door-codes-1.json';
@@ -31,7 +31,7 @@ const gathered = (codes: readonly string[]) => {
   if (all?.state !== 'whole') throw new Error('not whole');
   return all.read;
 };
-const houses = DEMO_JOBS.flatMap(({ file, job }) =>
+const houses = demoFiles().flatMap(({ file, job }) =>
   job.thermostats.map((place) => [`${file} ${place.id}`, job, place.id] as const)
 );
 /** Each place once: some of them have a job of their own as well. */
@@ -127,8 +127,8 @@ describe('the codes of a sheet', () => {
   });
 
   it('go by the sheet that was scanned last', () => {
-    const [first] = DEMO_JOBS;
-    const others = writeLeftCodes(first!.job, first!.job.thermostats[0]!, ORIGIN);
+    const [, job, id] = houses[0]!;
+    const others = writeLeftCodes(job, placeOf(job, id), ORIGIN);
     const all = gatherLeft([part(codesOfMill[0]!), ...others.map(part)]);
     expect(all).toMatchObject({ state: 'whole', read: { ok: true } });
   });

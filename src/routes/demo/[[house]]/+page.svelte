@@ -5,15 +5,15 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { NO_HISTORY } from '$core/job/history';
-  import { DEMO_HOUSES } from '$demo/jobs';
+  import { openDemoHouse } from '$demo/houses';
   import { jobStore } from '$lib/state/store';
 
-  /** The one named in the address, else the first. */
-  const demo = DEMO_HOUSES[page.params['house'] ?? ''] ?? DEMO_HOUSES['schoolhouse']!;
-  const house = demo.job();
+  let name = $state('Demo');
   let trouble = $state('');
 
   onMount(async () => {
+    const { job: house, station } = await openDemoHouse(page.params['house'] ?? '');
+    name = house.name;
     const store = jobStore();
     const there = await store.load(house.id);
     if (!there.ok) {
@@ -27,13 +27,13 @@
         return;
       }
     }
-    await goto(`/job/${house.id}/${house.thermostats[0]?.id}/${demo.station}`, { replaceState: true });
+    await goto(`/job/${house.id}/${house.thermostats[0]?.id}/${station}`, { replaceState: true });
   });
 </script>
 
 <svelte:head><title>Demo · Ulterum</title></svelte:head>
 <main class="mx-auto max-w-xl p-6">
-  <h1 class="station-title">{house.name}</h1>
+  <h1 class="station-title">{name}</h1>
   {#if trouble}<p role="alert">The browser does not keep the demo house: {trouble}</p>{:else}<p>
       Opening …
     </p>{/if}
