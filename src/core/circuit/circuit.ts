@@ -53,7 +53,7 @@ export interface Circuit {
   readonly diodes: Int32Array;
   /** For each contact of a control: the requests that close it, a bit each. */
   readonly requestBits: Int32Array;
-  /** For each coil and sensing relay, by its id: its place. */
+  /** The place of each element, by its id. */
   readonly placeOf: ReadonlyMap<string, number>;
 }
 

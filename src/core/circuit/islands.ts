@@ -4,7 +4,7 @@
  */
 import type { VoltageClass } from '../trade/vocabulary';
 import { conducts, type Circuit } from './circuit';
-import { partRef, type Source } from '../devices/elements';
+import { partRef, type Element, type Source } from '../devices/elements';
 import type { PartRef } from '../findings/refs';
 
 /** The class of a supply by what it gives at its rated load (bands of the trade: under 1 V, 18 to 32 V, above 50 V). */
@@ -49,16 +49,25 @@ export function poweredIslands(circuit: Circuit): Island[] {
 
 /** The island of each node, by what conducts now. A diode joins, whichever way it stands: it has leaked before the meter is read. */
 export function islandsOf(circuit: Circuit): Int32Array {
-  const { structure, netlist } = circuit;
-  const parent = Int32Array.from(structure.nodes, (_, number) => number);
-  const find = (node: number): number => {
-    let top = node;
-    while (parent[top] !== top) top = parent[top] as number;
-    return top;
-  };
-  netlist.elements.forEach((element, at) => {
-    if (!conducts(circuit, at) && element.kind !== 'diode' && element.kind !== 'sense') return;
-    parent[find(structure.a[at] as number)] = find(structure.b[at] as number);
-  });
-  return parent.map((_, number) => find(number));
+  const { nodes, a, b } = circuit.structure;
+  const { elements } = circuit.netlist;
+  const parent = new Int32Array(nodes.length);
+  for (let node = 0; node < parent.length; node += 1) parent[node] = node;
+  for (let at = 0; at < a.length; at += 1) {
+    if (!conducts(circuit, at) && !leaks(elements[at]!)) continue;
+    parent[topOf(parent, a[at]!)] = topOf(parent, b[at]!);
+  }
+  // Read for every call that is solved: what is below a top is put right where it lies.
+  for (let node = 0; node < parent.length; node += 1) parent[node] = topOf(parent, node);
+  return parent;
+}
+
+function leaks({ kind }: Element): boolean {
+  return kind === 'diode' || kind === 'sense';
+}
+
+function topOf(parent: Int32Array, node: number): number {
+  let top = node;
+  while (parent[top] !== top) top = parent[top]!;
+  return top;
 }

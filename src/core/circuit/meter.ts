@@ -27,7 +27,8 @@ export function meterOf(relays: Relays): Meter {
     ? { nodes: waves.nodes.map((node) => node.slice()), sensed: waves.sensed.slice() }
     : null;
   const islands = islandsOf(circuit);
-  const amps = new Map(circuit.netlist.elements.map((element, at) => [element.id, elementAmps(relays, at)]));
+  const amps = new Float64Array(circuit.netlist.elements.length);
+  for (let at = 0; at < amps.length; at += 1) amps[at] = elementAmps(relays, at);
   const island = (node: string) => {
     const number = numberOf.get(node);
     return number === undefined ? undefined : islands[number];
@@ -64,7 +65,7 @@ export function meterOf(relays: Relays): Meter {
       const number = island(node);
       return number !== undefined && sourced.has(number);
     },
-    amps: (element) => amps.get(element) ?? 0,
+    amps: (element) => amps[circuit.placeOf.get(element) ?? -1] ?? 0,
     island
   };
 }

@@ -52,8 +52,17 @@ const heatPump = (): { wiring: Wiring; world: World } => ({
   })
 });
 
-/** All of it was touched: the house was worked on today. */
+const ready = new Map<string, Prepared>();
+
+/** All of it was touched: the house was worked on today. Several stories of one house are played on one preparation, which none changes. */
 function prepared(wiring: Wiring, world: World): Prepared {
+  const key = JSON.stringify([wiring, world]);
+  const house = ready.get(key) ?? prepare(wiring, world);
+  ready.set(key, house);
+  return house;
+}
+
+function prepare(wiring: Wiring, world: World): Prepared {
   const touched = {
     strands: new Set(wiring.strands.map(({ id }) => id)),
     jumpers: true,

@@ -38,7 +38,8 @@ export function mainsHarms(
   states: readonly RowState[],
   dead: readonly string[] = []
 ): MainsTrouble[] {
-  const inRows = states.flatMap((state) => rowHarms(wiring, state, dead));
+  const wired = wiredAs(wiring, dead);
+  const inRows = states.flatMap((state) => rowHarms(wired, state));
   return [...structural(wiring), ...firstOfEach(inRows)];
 }
 
@@ -53,14 +54,57 @@ function firstOfEach(troubles: readonly MainsTrouble[]): MainsTrouble[] {
   });
 }
 
-function rowHarms(wiring: Wiring, state: RowState, dead: readonly string[]): MainsTrouble[] {
+/** What is the same in all rows of a wiring. */
+interface Wired {
+  readonly hasValves: boolean;
+  readonly hasPump: boolean;
+  readonly gravity: boolean;
+  /** Neutrals of the spurs. */
+  readonly neutrals: readonly TerminalId[];
+  /** Screws of each device that mains must not reach, and its earths. */
+  readonly units: readonly {
+    readonly id: string;
+    readonly low: readonly TerminalId[];
+    readonly earths: readonly TerminalId[];
+  }[];
+  /** Ends of cables that have to be dead, without those that lie on earth: the earth of a dead cable stays joined. */
+  readonly deadEnds: readonly { readonly cable: string; readonly end: TerminalId }[];
+}
+
+const LOW: readonly MainsFunction[] = ['low-a', 'low-b', 'contact-a', 'contact-b'];
+
+function wiredAs(wiring: Wiring, dead: readonly string[]): Wired {
+  const spurs = unitsOf(wiring, 'supply');
+  const joined = joinedIn(wiring);
+  const earthed = (end: TerminalId) => spurs.some((spur) => joined.same(end, nodeFor(spur, 'earth')));
+  return {
+    hasValves: unitsOf(wiring, 'two-port-valve').length + unitsOf(wiring, 'mid-position-valve').length > 0,
+    hasPump: unitsOf(wiring, 'pump').length > 0,
+    gravity: isGravity(wiring),
+    neutrals: spurs.map((spur) => nodeFor(spur, 'neutral')),
+    units: mainsUnits(wiring).map((unit) => ({
+      id: unit.id,
+      low: LOW.flatMap((does) => screwsThat(unit, does).map((screw) => screw.id)),
+      earths: screwsThat(unit, 'earth').map((screw) => screw.id)
+    })),
+    deadEnds: wiring.strands
+      .filter((strand) => dead.includes(strand.cable))
+      .flatMap(({ cable, near, far }) =>
+        [landedTerminal(near), landedTerminal(far)].flatMap((end) =>
+          end === null || earthed(end) ? [] : [{ cable, end }]
+        )
+      )
+  };
+}
+
+function rowHarms(wired: Wired, state: RowState): MainsTrouble[] {
   const { row, boiler, pump, heatingWay, waterWay, result } = state;
   const found: MainsTrouble[] = [];
   const say = (harm: MainsHarm, at: readonly string[] = []) => found.push({ harm, at, row });
   const asked = row.heating || row.water || row.frost;
   if ((boiler || pump) && !asked) say('runs-with-all-off');
-  if (boiler && hasValves(wiring) && heatingWay !== 'open' && waterWay !== 'open') say('boiler-without-way');
-  if (boiler && !pump && unitsOf(wiring, 'pump').length > 0 && !isGravity(wiring)) say('boiler-without-pump');
+  if (boiler && wired.hasValves && heatingWay !== 'open' && waterWay !== 'open') say('boiler-without-way');
+  if (boiler && !pump && wired.hasPump && !wired.gravity) say('boiler-without-pump');
   if (result.supplies.some((supply) => supply.fuseOpen)) say('fuse-opens');
   if (result.tied.length > 0)
     say(
@@ -68,46 +112,26 @@ function rowHarms(wiring: Wiring, state: RowState, dead: readonly string[]): Mai
       result.tied.flat().map((part) => part.device ?? part.id)
     );
   for (const feed of result.feeds) if (!feed.fed) say('not-fed', [feed.device]);
-  found.push(...livesWhereNone(wiring, state, dead));
+  found.push(...livesWhereNone(wired, state));
   return found;
 }
 
-function hasValves(wiring: Wiring): boolean {
-  return unitsOf(wiring, 'two-port-valve').length + unitsOf(wiring, 'mid-position-valve').length > 0;
-}
-
-const LOW: readonly MainsFunction[] = ['low-a', 'low-b', 'contact-a', 'contact-b'];
-
 /** Against the spur's own neutral and earth. */
-function livesWhereNone(wiring: Wiring, { row, meter }: RowState, dead: readonly string[]): MainsTrouble[] {
-  const spurs = unitsOf(wiring, 'supply');
+function livesWhereNone({ neutrals, units, deadEnds }: Wired, { row, meter }: RowState): MainsTrouble[] {
   const hot = (terminal: TerminalId) =>
-    spurs.some((spur) => {
-      const volts = meter.volts(terminal, nodeFor(spur, 'neutral'));
-      return volts !== null && volts > TOUCH_VOLTS;
-    });
+    neutrals.some((neutral) => (meter.volts(terminal, neutral) ?? 0) > TOUCH_VOLTS);
   /** In one island with the mains, whatever the volts are now: the next contact that closes puts it there. */
-  const onMains = (terminal: TerminalId) =>
-    spurs.some((spur) => {
-      const own = meter.island(terminal);
-      return own !== undefined && own === meter.island(nodeFor(spur, 'neutral'));
-    });
+  const onMains = (terminal: TerminalId) => {
+    const own = meter.island(terminal);
+    return own !== undefined && neutrals.some((neutral) => own === meter.island(neutral));
+  };
   const found: MainsTrouble[] = [];
-  for (const unit of mainsUnits(wiring)) {
-    if (LOW.some((does) => screwsThat(unit, does).some((screw) => onMains(screw.id))))
-      found.push({ harm: 'mains-on-low-voltage', at: [unit.id], row });
-    if (screwsThat(unit, 'earth').some((screw) => hot(screw.id)))
-      found.push({ harm: 'live-on-earth', at: [unit.id], row });
+  for (const { id, low, earths } of units) {
+    if (low.some(onMains)) found.push({ harm: 'mains-on-low-voltage', at: [id], row });
+    if (earths.some(hot)) found.push({ harm: 'live-on-earth', at: [id], row });
   }
-  for (const strand of wiring.strands) {
-    if (!dead.includes(strand.cable)) continue;
-    const ends = [landedTerminal(strand.near), landedTerminal(strand.far)];
-    // The earth of a dead cable stays joined.
-    const earthed = (end: TerminalId) =>
-      spurs.some((spur) => joinedIn(wiring).same(end, nodeFor(spur, 'earth')));
-    if (ends.some((end) => end !== null && onMains(end) && !earthed(end)))
-      found.push({ harm: 'live-on-dead-cable', at: [strand.cable], row });
-  }
+  for (const { cable, end } of deadEnds)
+    if (onMains(end)) found.push({ harm: 'live-on-dead-cable', at: [cable], row });
   return found;
 }
 
