@@ -14,9 +14,13 @@ export async function openDemo(page: Page, thermostat = 'classroom', station = '
   if (thermostat !== 'classroom' || station !== 'sheet') await openStation(page, thermostat, station);
 }
 
-/** A station of the demo house, once the demo is open. The page goes there as by a link of its own: nothing is loaded anew. */
+/** A station of the demo house, once the demo is open. */
 export async function openStation(page: Page, thermostat: string, station: string): Promise<void> {
-  const path = `/job/job-schoolhouse/th-${thermostat}/${station}`;
+  await goByLink(page, `/job/job-schoolhouse/th-${thermostat}/${station}`);
+}
+
+/** The page goes there as by a link of its own: nothing is loaded anew. */
+export async function goByLink(page: Page, path: string): Promise<void> {
   await page.evaluate((to) => {
     const link = document.createElement('a');
     link.href = to;
@@ -127,8 +131,9 @@ export async function expectSaved(page: Page): Promise<void> {
 export async function expectNoSideways(page: Page): Promise<void> {
   // Not the page's own idea of it: a phone makes its window as wide as what is too wide in it.
   const window = page.viewportSize();
-  const width = await page.evaluate(() => document.documentElement.scrollWidth);
-  expect(width).toBeLessThanOrEqual(window?.width ?? 0);
+  const width = () => page.evaluate(() => document.documentElement.scrollWidth);
+  // A chart is drawn anew a moment after its window has changed.
+  await expect.poll(width, { timeout: 3000 }).toBeLessThanOrEqual(window?.width ?? 0);
 }
 
 /** Unfolds a way of the C wire station. */

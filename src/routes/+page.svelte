@@ -151,8 +151,11 @@
     {/if}
 
     <div class="flex flex-wrap gap-3">
-      <a class="btn btn-lg" class:btn-primary={!any} class:btn-outline={any} href="/look"
-        ><Search size={22} aria-hidden="true" />Quick look: do I have a C wire?</a
+      <a
+        class="btn btn-lg h-auto min-h-(--size) max-w-full py-2"
+        class:btn-primary={!any}
+        class:btn-outline={any}
+        href="/look"><Search size={22} aria-hidden="true" />Quick look: do I have a C wire?</a
       >
       <button
         type="button"

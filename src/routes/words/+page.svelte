@@ -20,16 +20,19 @@
   {#if found.length === 0}<p>No such word here.</p>{/if}
   <dl class="flex flex-col gap-3">
     {#each found as word (word.id)}
-      <div class="sheet-of-paper flex flex-wrap items-center gap-4 p-4" id={word.id}>
-        <div class="min-w-0 flex-1 basis-64">
-          <dt class="section-title">
-            {word.term}{#if word.also.length > 0}<span class="quiet text-sm font-normal"
-                >&ensp;{word.also.join(', ')}</span
-              >{/if}
-          </dt>
-          <dd class="mt-1">{word.text}</dd>
-        </div>
-        {#if word.drawing}<dd><Drawing which={word.drawing} /></dd>{/if}
+      <div
+        class="sheet-of-paper grid items-center gap-x-4 gap-y-1 p-4 sm:grid-cols-[minmax(0,1fr)_auto]"
+        id={word.id}
+      >
+        <dt class="section-title self-end">
+          {word.term}{#if word.also.length > 0}<span class="quiet text-sm font-normal"
+              >&ensp;{word.also.join(', ')}</span
+            >{/if}
+        </dt>
+        <dd class="self-start">{word.text}</dd>
+        {#if word.drawing}<dd class="mt-2 sm:col-start-2 sm:row-span-2 sm:row-start-1 sm:mt-0">
+            <Drawing which={word.drawing} />
+          </dd>{/if}
       </div>
     {/each}
   </dl>

@@ -190,11 +190,14 @@
         >Back to the wires</a
       >
     </div>
-    <div class="join" role="group" aria-label="What a touch does">
+    <div class="join max-sm:flex" role="group" aria-label="What a touch does">
       {#each modes as choice (choice.id)}
         <button
           type="button"
-          class="btn join-item {mode === choice.id ? 'btn-neutral' : 'btn-outline'}"
+          class="btn join-item h-auto min-h-11 py-2 leading-tight max-sm:flex-1 max-sm:flex-col max-sm:gap-1 max-sm:px-1 {mode ===
+          choice.id
+            ? 'btn-neutral'
+            : 'btn-outline'}"
           aria-pressed={mode === choice.id}
           onclick={() => (mode = choice.id)}
           >{#if choice.id === 'pin'}<MapPin size={18} aria-hidden="true" />{:else}<Pipette
