@@ -75,8 +75,10 @@ describe('thermostats on one transformer', () => {
 });
 
 describe('what is on offer for several', () => {
-  const cases = [2, 4, 6].flatMap((count) =>
-    [20, 40, null].flatMap((va) => ['de-fellgate', 'de-moistly'].map((device) => ({ count, va, device })))
+  const devices = ['de-fellgate', 'de-moistly'] as const;
+  /** Each number with each size, the devices in turn. */
+  const cases = [2, 4, 6].flatMap((count, row) =>
+    [20, 40, null].map((va, at) => ({ count, va, device: devices[(row + at) % 2]! }))
   );
   const planned = cases.map((size) => planTogether(choosing(zonedHouse(size.count, size.va), size.device)));
 

@@ -57,7 +57,8 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const identification = identify(job, thermostat);
   const device =
     thermostat.choice.device === null ? null : (findDevice(job, thermostat.choice.device) ?? null);
-  const place = plannedPlace(job, thermostat, planFor(job, thermostat));
+  const own = planFor(job, thermostat);
+  const place = plannedPlace(job, thermostat, own);
   // Every kind of sheet in some ordinary houses; the others with one.
   const models = WITH_ALL_SHEETS.has(name) ? PLANNED : PLANNED.slice(0, 1);
   const devices = device ? [device] : CATALOGUE.filter((candidate) => models.includes(candidate.id));
@@ -71,7 +72,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
       .flatMap((match) => match.findings),
     ...place.buying.findings,
     ...devices.flatMap((sheet) => {
-      const plan = planFor(job, thermostat, { device: sheet });
+      const plan = sheet.id === own.device?.id ? own : planFor(job, thermostat, { device: sheet });
       return [...plan.today, ...plan.options.flatMap((option) => option.findings)];
     })
   ];
