@@ -1,5 +1,6 @@
 /** What the page does while long work runs, and how soon an edit shows, measured in the built application. */
 import { measureLarge } from './bench-large.mjs';
+import { saysOf, tasksWhile } from './main-thread.mjs';
 import { ensureChromium } from './set-up.mjs';
 import { ensureBuild, freePort, startServer } from './serve.mjs';
 
@@ -17,8 +18,8 @@ export async function measurePage() {
     await page.goto(`${origin}/demo`);
     await page.waitForURL('**/sheet');
     console.log('## page');
-    await longTasks(page, origin);
-    await editToRanking(page, origin);
+    await longTasks(browser, page, origin);
+    await editToRanking(browser, page, origin);
     await measureLarge(browser, origin);
   } finally {
     await browser.close();
@@ -26,8 +27,8 @@ export async function measurePage() {
   }
 }
 
-/** Tasks over 50 ms on the main thread between the press of a button and the answer of the thread. */
-async function longTasks(page, origin) {
+/** Tasks of the main thread from the press of a button until the result of the thread is drawn, its chart included. */
+async function longTasks(browser, page, origin) {
   await page.goto(`${origin}/job/job-schoolhouse/th-classroom/bench`);
   await page.getByRole('button', { name: 'Draw them' }).waitFor();
   await page.waitForTimeout(4000);
@@ -35,26 +36,12 @@ async function longTasks(page, origin) {
     ['fault table', 'Solve them', '[data-summary]'],
     ['tolerance run', 'Draw them', '[data-spread]']
   ]) {
-    await page.evaluate((selector) => {
-      window.tasks = [];
-      window.doneAt = null;
-      new PerformanceObserver((list) =>
-        list.getEntries().forEach((task) => window.tasks.push({ start: task.startTime, ms: task.duration }))
-      ).observe({ type: 'longtask' });
-      new MutationObserver(() => {
-        if (window.doneAt === null && document.querySelector(selector)) window.doneAt = performance.now();
-      }).observe(document.body, { childList: true, subtree: true });
-    }, done);
-    await page.getByRole('button', { name: button }).click();
-    await page.locator(done).waitFor();
-    await page.waitForTimeout(1000);
-    const { tasks, doneAt } = await page.evaluate(() => ({ tasks: window.tasks, doneAt: window.doneAt }));
-    const during = tasks.filter((task) => task.start + task.ms < doneAt);
-    const after = tasks.filter((task) => task.start + task.ms >= doneAt);
-    const list = (all) => all.map((task) => `${task.ms.toFixed(0)} ms`).join(', ') || 'none';
-    console.log(
-      `${name}: tasks over 50 ms while it runs: ${list(during)}; when its result is drawn: ${list(after)}`
-    );
+    const tasks = await tasksWhile(browser, page, async () => {
+      await page.getByRole('button', { name: button }).click();
+      await page.locator(done).waitFor();
+      await page.waitForTimeout(1000);
+    });
+    console.log(`${name}, until its result and its chart are drawn: ${saysOf(tasks)}`);
   }
 }
 
@@ -62,37 +49,14 @@ async function longTasks(page, origin) {
  * From an edit of the record to the ranking that shows it, two frames included. Every edit leads to a record that this page has not planned
  * before: the edits are made on the sheet, the page is loaded anew, and they are taken back one by one.
  */
-async function editToRanking(page, origin) {
+async function editToRanking(browser, page, origin) {
   await makeEdits(page, origin);
   await page.goto(`${origin}/job/job-schoolhouse/th-classroom/supply`);
   await page.locator('h1').waitFor();
   await page.waitForTimeout(1500);
   const times = [];
-  await page.evaluate(() => {
-    window.tasks = [];
-    new PerformanceObserver((list) =>
-      list.getEntries().forEach((task) => window.tasks.push(task.duration))
-    ).observe({ type: 'longtask' });
-  });
   for (let at = 0; at < EDITS; at += 1) {
-    times.push(
-      await page.evaluate(
-        () =>
-          new Promise((resolve) => {
-            const button = [...document.querySelectorAll('header button')].find((candidate) =>
-              (candidate.getAttribute('aria-label') ?? candidate.title).startsWith('Take back')
-            );
-            const start = performance.now();
-            button.click();
-            // The plan comes from its thread; until then the page says that it is busy.
-            const look = () =>
-              document.querySelector('main')?.getAttribute('aria-busy') === 'false'
-                ? requestAnimationFrame(() => resolve(performance.now() - start))
-                : requestAnimationFrame(look);
-            requestAnimationFrame(look);
-          })
-      )
-    );
+    times.push(await page.evaluate(takeBackOne));
     await page.waitForTimeout(100);
   }
   times.sort((a, b) => a - b);
@@ -100,10 +64,35 @@ async function editToRanking(page, origin) {
   console.log(
     `an edit of the strand sheet to the new ranking on screen, two frames included, ${EDITS} edits: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms`
   );
-  const tasks = await page.evaluate(() => window.tasks);
-  console.log(
-    `tasks over 50 ms on the main thread meanwhile: ${tasks.map((ms) => `${ms.toFixed(0)} ms`).join(', ') || 'none'}`
-  );
+  // The trace takes time of its own: the same once more for the tasks alone.
+  await makeEdits(page, origin);
+  await page.goto(`${origin}/job/job-schoolhouse/th-classroom/supply`);
+  await page.locator('h1').waitFor();
+  await page.waitForTimeout(1500);
+  const tasks = await tasksWhile(browser, page, async () => {
+    for (let edit = 0; edit < EDITS; edit += 1) {
+      await page.evaluate(takeBackOne);
+      await page.waitForTimeout(100);
+    }
+  });
+  console.log(`the same edits again, ${saysOf(tasks)}`);
+}
+
+/** Milliseconds until the page shows the plan without the last edit. */
+function takeBackOne() {
+  return new Promise((resolve) => {
+    const button = [...document.querySelectorAll('header button')].find((candidate) =>
+      (candidate.getAttribute('aria-label') ?? candidate.title).startsWith('Take back')
+    );
+    const start = performance.now();
+    button.click();
+    // The plan comes from its thread; until then the page says that it is busy.
+    const look = () =>
+      document.querySelector('main')?.getAttribute('aria-busy') === 'false'
+        ? requestAnimationFrame(() => resolve(performance.now() - start))
+        : requestAnimationFrame(look);
+    requestAnimationFrame(look);
+  });
 }
 
 /** Each row's equipment end as recorded, and the other word that it is given. */

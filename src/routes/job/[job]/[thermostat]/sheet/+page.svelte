@@ -15,6 +15,7 @@
   import { faultText } from '$core/job/faults';
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName, readText } from '$lib/files/download';
+  import FurtherDown from '$lib/frame/further-down.svelte';
   import OnDemand from '$lib/frame/on-demand.svelte';
   import Explained from '$lib/words/explained.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
@@ -177,80 +178,84 @@
     {/if}
   </section>
 
-  {#if place.recordFindings.length + ambiguous.length > 0}
-    <section class="sheet-of-paper p-4" aria-label="What cannot be right">
-      <FindingList findings={[...place.recordFindings, ...ambiguous]} />
-    </section>
-  {/if}
-
-  {#if place.plan.today.length > 0}
-    <section class="sheet-of-paper p-4" aria-labelledby="today-title">
-      <h2 id="today-title" class="section-title mb-2">Wrong already, before anything is done</h2>
-      <FindingList findings={place.plan.today} />
-    </section>
-  {/if}
-
-  <div class="grid gap-4 lg:grid-cols-2">
-    {#if !empty}
-      <section class="sheet-of-paper p-4">
-        <h2 class="section-title mb-2">Cables</h2>
-        <ul class="flex flex-col gap-2">
-          {#each place.thermostat.cables as cable (cable.id)}
-            <li class="flex flex-wrap items-center justify-between gap-2">
-              <span>{cable.name}</span>
-              <span class="flex flex-wrap gap-1">
-                <button
-                  type="button"
-                  class="btn btn-ghost btn-sm"
-                  disabled={place.thermostat.conductors.length >= LIMITS.conductors.most}
-                  onclick={() =>
-                    place.session.edit(addConductor(place.job, place.thermostat.id, cable.id, null))}
-                  >+ Wire</button
-                >
-                <button
-                  type="button"
-                  class="btn btn-ghost btn-sm"
-                  onclick={() => {
-                    cableId = cable.id;
-                    cableOpen = true;
-                  }}>Change</button
-                >
-                <button
-                  type="button"
-                  class="btn btn-ghost btn-sm"
-                  onclick={() => place.session.edit(removeCable(place.job, place.thermostat.id, cable.id))}
-                  >Remove</button
-                >
-              </span>
-            </li>
-          {/each}
-        </ul>
+  <FurtherDown>
+    {#if place.recordFindings.length + ambiguous.length > 0}
+      <section class="sheet-of-paper p-4" aria-label="What cannot be right">
+        <FindingList findings={[...place.recordFindings, ...ambiguous]} />
       </section>
     {/if}
-    <section class="sheet-of-paper p-4" class:hidden={only === 'equipment'}>
-      <h2 class="section-title mb-1">The old plate</h2>
-      <div class="mb-3"><PhotoStrip of="wall" label="Photo of the wall" /></div>
-      <p class="quiet mb-2 text-sm">Terminals that it has, used or not. Letters with a wire count anyhow.</p>
-      <ScrewList
-        where={place.thermostat.id}
-        screws={place.thermostat.screws}
-        label="Terminals of the old plate"
-        limit="terminals of a plate"
-      />
-      <div class="mt-3 grid grid-cols-2 gap-3">
-        <QuestionFields
-          questions={[OLD_THERMOSTAT_QUESTIONS.oldSupply, OLD_THERMOSTAT_QUESTIONS.outlet]}
-          record={place.thermostat}
-          onset={({ field, label }, value) =>
-            setThermostat(place, field as 'outlet', value as Thermostat['outlet'], label)}
+
+    {#if place.plan.today.length > 0}
+      <section class="sheet-of-paper p-4" aria-labelledby="today-title">
+        <h2 id="today-title" class="section-title mb-2">Wrong already, before anything is done</h2>
+        <FindingList findings={place.plan.today} />
+      </section>
+    {/if}
+
+    <div class="grid gap-4 lg:grid-cols-2">
+      {#if !empty}
+        <section class="sheet-of-paper p-4">
+          <h2 class="section-title mb-2">Cables</h2>
+          <ul class="flex flex-col gap-2">
+            {#each place.thermostat.cables as cable (cable.id)}
+              <li class="flex flex-wrap items-center justify-between gap-2">
+                <span>{cable.name}</span>
+                <span class="flex flex-wrap gap-1">
+                  <button
+                    type="button"
+                    class="btn btn-ghost btn-sm"
+                    disabled={place.thermostat.conductors.length >= LIMITS.conductors.most}
+                    onclick={() =>
+                      place.session.edit(addConductor(place.job, place.thermostat.id, cable.id, null))}
+                    >+ Wire</button
+                  >
+                  <button
+                    type="button"
+                    class="btn btn-ghost btn-sm"
+                    onclick={() => {
+                      cableId = cable.id;
+                      cableOpen = true;
+                    }}>Change</button
+                  >
+                  <button
+                    type="button"
+                    class="btn btn-ghost btn-sm"
+                    onclick={() => place.session.edit(removeCable(place.job, place.thermostat.id, cable.id))}
+                    >Remove</button
+                  >
+                </span>
+              </li>
+            {/each}
+          </ul>
+        </section>
+      {/if}
+      <section class="sheet-of-paper p-4" class:hidden={only === 'equipment'}>
+        <h2 class="section-title mb-1">The old plate</h2>
+        <div class="mb-3"><PhotoStrip of="wall" label="Photo of the wall" /></div>
+        <p class="quiet mb-2 text-sm">
+          Terminals that it has, used or not. Letters with a wire count anyhow.
+        </p>
+        <ScrewList
+          where={place.thermostat.id}
+          screws={place.thermostat.screws}
+          label="Terminals of the old plate"
+          limit="terminals of a plate"
         />
-      </div>
-    </section>
-    {#if !empty && only !== 'wall'}<FoundEnds />{/if}
-    {#each place.machines as machine (machine.id)}
-      {#if only !== 'wall'}<MachineSection {machine} />{/if}
-    {/each}
-  </div>
+        <div class="mt-3 grid grid-cols-2 gap-3">
+          <QuestionFields
+            questions={[OLD_THERMOSTAT_QUESTIONS.oldSupply, OLD_THERMOSTAT_QUESTIONS.outlet]}
+            record={place.thermostat}
+            onset={({ field, label }, value) =>
+              setThermostat(place, field as 'outlet', value as Thermostat['outlet'], label)}
+          />
+        </div>
+      </section>
+      {#if !empty && only !== 'wall'}<FoundEnds />{/if}
+      {#each place.machines as machine (machine.id)}
+        {#if only !== 'wall'}<MachineSection {machine} />{/if}
+      {/each}
+    </div>
+  </FurtherDown>
 </div>
 
 <OnDemand
