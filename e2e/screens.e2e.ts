@@ -165,6 +165,22 @@ test.describe('on a phone', () => {
     });
 });
 
+test('no rule of style has the browser look through the whole page at every change in it', async ({
+  page
+}) => {
+  await openDemo(page);
+  const selectors = await page.evaluate(() => {
+    const of = (rules: CSSRuleList): string[] =>
+      [...rules].flatMap((rule) => [
+        ...(rule instanceof CSSStyleRule ? [rule.selectorText] : []),
+        ...('cssRules' in rule ? of(rule.cssRules as CSSRuleList) : [])
+      ]);
+    return [...document.styleSheets].flatMap((sheet) => of(sheet.cssRules));
+  });
+  expect(selectors.length).toBeGreaterThan(300);
+  expect(selectors.filter((selector) => /(:root|html|body|^):has\(/.test(selector))).toEqual([]);
+});
+
 test('who wants no motion gets none that runs on', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await openDemo(page, 'classroom', 'bench');
@@ -202,8 +218,20 @@ test('every judgement of the standing opens its reasons, down to recorded facts 
   await dialog.locator('summary').first().click();
   await expect(dialog).toContainText(/recorded:|observed:/);
   await expectAccessible(page);
+  // The page behind it stands still, and goes again once it is closed.
+  const scrolled = async () => {
+    await page.mouse.move(20, 400);
+    await page.mouse.wheel(0, 300);
+    return page.evaluate(
+      () => new Promise((done) => requestAnimationFrame(() => setTimeout(() => done(window.scrollY), 50)))
+    );
+  };
+  expect(await scrolled()).toBe(0);
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
+  await page.keyboard.press('Escape');
+  await expect.poll(scrolled).toBeGreaterThan(0);
+  await page.getByRole('button', { name: /^Standing: / }).click();
   await page.getByRole('button', { name: /^Supply: .* Open the reasons/ }).click();
   await expect(page.getByRole('dialog', { name: 'How the supply was judged' })).toContainText(
     'Solved for a furnace with air conditioner'

@@ -2,7 +2,6 @@
   /** A modal dialog on the platform's own element: it keeps the focus, closes on Escape and gives the focus back. */
   import type { Snippet } from 'svelte';
   import X from '@lucide/svelte/icons/x';
-  import { holdPage } from './hold-page';
 
   interface Props {
     open: boolean;
@@ -19,8 +18,6 @@
     if (open && element && !element.open) element.showModal();
     if (!open && element?.open) element.close();
   });
-
-  $effect(() => (open ? holdPage() : undefined));
 
   /** Whoever opened it closes it: by itself it would be shut before that is known, and what is opened in between would be lost. */
   function cancel(event: Event): void {
@@ -64,13 +61,26 @@
     border: 0;
     color: inherit;
     background: oklch(0% 0 0 / 0.4);
-    overflow: clip;
+    overflow: hidden auto;
     overscroll-behavior: contain;
+    scrollbar-width: none;
   }
 
   .dialog[open] {
     display: grid;
     place-items: end center;
+  }
+
+  /* It can be scrolled by a hair, so that what is scrolled beside the panel is not the page behind. A rule that stops the page while a dialog is
+     open somewhere would have the browser go through all of it at every change. */
+  .dialog::after {
+    content: '';
+    position: absolute;
+    top: 0;
+    left: 0;
+    width: 1px;
+    height: calc(100% + 1px);
+    pointer-events: none;
   }
 
   .dialog::backdrop {

@@ -8,21 +8,27 @@ export class Growing {
   /** As many as a frame takes here: a slow machine gets fewer at a time. */
   #perFrame = FIRST_PORTION;
   #last: number | null = null;
+  readonly #total: () => number;
 
   /** Made while a component is set up. `total`: how many there are; `atLeast`: so many are wanted at once, for somebody was sent to one of them. */
   constructor(total: () => number, atLeast = 0) {
+    this.#total = total;
     this.shown = Math.max(AT_ONCE, atLeast);
     $effect(() => {
-      if (this.shown >= total()) return;
+      if (this.whole) return;
       const frame = requestAnimationFrame((now) => this.#grow(now));
       return () => cancelAnimationFrame(frame);
     });
     $effect(() => {
       // Paper has no frames to wait for.
-      const all = () => (this.shown = Math.max(this.shown, total()));
+      const all = () => (this.shown = Math.max(this.shown, this.#total()));
       window.addEventListener('beforeprint', all);
       return () => window.removeEventListener('beforeprint', all);
     });
+  }
+
+  get whole(): boolean {
+    return this.shown >= this.#total();
   }
 
   #grow(now: number): void {

@@ -12,7 +12,6 @@
   import ColourChip from './colour-chip.svelte';
   import ColourDialog from './colour-dialog.svelte';
   import OnDemand from '../frame/on-demand.svelte';
-  import EndDialog from './end-dialog.svelte';
   import EndMark from './end-mark.svelte';
   import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
   import { endText, sheetView, type RowView } from './rows';
@@ -130,6 +129,13 @@
     }
     place.session.edit(setEndByWord(place.job, place.thermostat.id, conductor.id, end, word, where));
     said = place.session.said;
+  }
+
+  function pickEnd(word: string, where: WhereId): void {
+    if (!picking) return;
+    const [at, open] = [picking, isOpen(picking)];
+    setEnd(at, word, where);
+    goOn(at, open && word !== 'unseen');
   }
 
   function setColour(at: Spot, code: ReturnType<typeof readColour>): void {
@@ -251,19 +257,18 @@
   <p class="sr-only" role="status">{said}</p>
 </div>
 
-<EndDialog
+<OnDemand
   open={picking !== null && (picking.column === 'wall' || picking.column === 'equipment')}
-  side={picking?.column === 'equipment' ? 'equipment' : 'wall'}
-  name={picking ? whichWire(pickedRow, picking.column) : ''}
-  current={pickedScrew ? refName(place.job, pickedScrew) : (picked?.[pickedEnd].state ?? '')}
-  places={placesFor(place.job, place.thermostat, pickedEnd, picked ?? null)}
-  onpick={(word, where) => {
-    if (!picking) return;
-    const [at, open] = [picking, isOpen(picking)];
-    setEnd(at, word, where);
-    goOn(at, open && word !== 'unseen');
+  load={() => import('./end-dialog.svelte')}
+  given={{
+    open: true,
+    side: (picking?.column === 'equipment' ? 'equipment' : 'wall') as EndSide,
+    name: picking ? whichWire(pickedRow, picking.column) : '',
+    current: pickedScrew ? refName(place.job, pickedScrew) : (picked?.[pickedEnd].state ?? ''),
+    places: placesFor(place.job, place.thermostat, pickedEnd, picked ?? null),
+    onpick: pickEnd,
+    onclose: close
   }}
-  onclose={close}
 />
 <ColourDialog
   open={picking?.column === 'colour'}

@@ -7,15 +7,14 @@
   import Tag from '@lucide/svelte/icons/tag';
   import Plus from '@lucide/svelte/icons/plus';
   import { MediaQuery } from 'svelte/reactivity';
-  import { addConductor, removeCable, setConductors } from '$core/job/edits';
+  import { addConductor, removeCable } from '$core/job/edits';
   import type { CableId } from '$core/job/ids';
   import { LIMITS } from '$core/job/limits';
   import type { Thermostat } from '$core/job/schema';
-  import { MOST_CSV_BYTES } from '$core/formats/file-limits';
-  import { faultText } from '$core/job/faults';
   import type { EndSide } from '$core/trade/vocabulary';
-  import { download, fileName, readText } from '$lib/files/download';
-  import FurtherDown from '$lib/frame/further-down.svelte';
+  import { download, fileName } from '$lib/files/download';
+  import { Growing } from '$lib/frame/growing.svelte';
+  import { SECOND_FRAME } from '$lib/frame/portions';
   import OnDemand from '$lib/frame/on-demand.svelte';
   import Explained from '$lib/words/explained.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
@@ -30,6 +29,8 @@
   import { setThermostat } from '$lib/state/set';
 
   const place = getPlace();
+  /** What stands below the wires comes after the frame that shows them. */
+  const foot = new Growing(() => SECOND_FRAME);
   const narrow = new MediaQuery('max-width: 700px');
   /** The end that the move list sent one to put right. */
   const first = comesFor(page.url.searchParams);
@@ -68,24 +69,7 @@
     const file = input.files?.[0];
     input.value = '';
     if (!file) return;
-    const text = await readText(file, MOST_CSV_BYTES);
-    if (!text.ok) {
-      csvFaults = [text.why];
-      return;
-    }
-    const { readConductors } = await conductorsCsv();
-    const list = readConductors(text.text, place.job, place.thermostat);
-    csvFaults = list.ok ? [] : list.faults.slice(0, 12).map(faultText);
-    if (list.ok)
-      place.session.edit(
-        setConductors(
-          place.job,
-          place.thermostat.id,
-          list.conductors,
-          list.screws,
-          `Wire list from ${file.name}`
-        )
-      );
+    csvFaults = await (await import('$lib/sheet/csv-in')).bringConductors(place, file);
   }
 </script>
 
@@ -178,7 +162,7 @@
     {/if}
   </section>
 
-  <FurtherDown>
+  {#if foot.whole}
     {#if place.recordFindings.length + ambiguous.length > 0}
       <section class="sheet-of-paper p-4" aria-label="What cannot be right">
         <FindingList findings={[...place.recordFindings, ...ambiguous]} />
@@ -255,7 +239,7 @@
         {#if only !== 'wall'}<MachineSection {machine} />{/if}
       {/each}
     </div>
-  </FurtherDown>
+  {/if}
 </div>
 
 <OnDemand
