@@ -5,7 +5,8 @@
 
 /** One after the other: milliseconds by the clock, and of the thread's own work. */
 export async function tasksWhile(browser, page, work) {
-  await browser.startTracing(page, { categories: ['disabled-by-default-devtools.timeline'] });
+  // No more than the tasks themselves: what goes on inside them would slow them down.
+  await browser.startTracing(page, { categories: ['toplevel'] });
   await work();
   const { traceEvents } = JSON.parse((await browser.stopTracing()).toString());
   const mains = new Set(
@@ -14,7 +15,10 @@ export async function tasksWhile(browser, page, work) {
       .map(({ pid, tid }) => `${pid} ${tid}`)
   );
   return traceEvents
-    .filter(({ name, ph, pid, tid }) => name === 'RunTask' && ph === 'X' && mains.has(`${pid} ${tid}`))
+    .filter(
+      ({ name, ph, pid, tid }) =>
+        name === 'ThreadControllerImpl::RunTask' && ph === 'X' && mains.has(`${pid} ${tid}`)
+    )
     .map(({ dur = 0, tdur = dur }) => ({ clock: dur / 1000, own: tdur / 1000 }));
 }
 

@@ -4,8 +4,9 @@
 export const AT_ONCE = 4;
 /** In that frame, until it is known what a member costs. */
 export const FIRST_PORTION = 4;
-/** So many of a list are not all there before its second frame: for what is drawn beside a list, and after it. */
+/** So many of a list are not all there before its second frame, and its third: for what is drawn after a list, one part at a time. */
 export const SECOND_FRAME = AT_ONCE + FIRST_PORTION + 1;
+export const THIRD_FRAME = SECOND_FRAME + FIRST_PORTION + 1;
 export const MOST_PER_FRAME = 8;
 /** A frame that takes longer was given too much, milliseconds: half of what the longest task may take. */
 const FRAME_MS = 25;

@@ -1,4 +1,5 @@
 /** One thermostat's place in the open job, with everything that the core says about it, derived as the job changes. */
+import { untrack } from 'svelte';
 import type { Identification } from '$core/identify/identify';
 import type { DeviceFacts } from '$core/job/device-facts';
 import { thermostatFindings } from '$core/job/record-findings';
@@ -123,10 +124,16 @@ export class Place {
     const stop = new AbortController();
     this.progress = 0;
     const watch = { signal: stop.signal, onProgress: (share: number) => void (this.progress = share) };
-    this.#planner?.plan(job, thermostat.id, watch).then(
+    const first = untrack(() => !this.planned);
+    const planned = async () => {
+      // For the first one the whole job goes over: in a turn of its own, after the frame of the page is made.
+      if (first) await turn();
+      return stop.signal.aborted ? null : (this.#planner?.plan(job, thermostat.id, watch) ?? null);
+    };
+    planned().then(
       async (made) => {
-        // The first one is unpacked, and drawn in a turn of its own.
-        if (!this.planned) await new Promise((done) => setTimeout(done));
+        // It is unpacked, and drawn in a turn of its own as well.
+        if (!this.planned) await turn();
         if (made === null || stop.signal.aborted) return;
         this.#made = { job, ...made };
         this.trouble = '';
@@ -199,4 +206,9 @@ export class Place {
     wall: this.thermostat.conductors.filter((conductor) => conductor.near.state === 'unseen').length,
     equipment: this.thermostat.conductors.filter((conductor) => conductor.far.state === 'unseen').length
   }));
+}
+
+/** A turn of its own for what follows: what waits, a tap or a frame, comes before it. */
+function turn(): Promise<void> {
+  return new Promise((done) => setTimeout(done));
 }

@@ -14,7 +14,7 @@
   import type { EndSide } from '$core/trade/vocabulary';
   import { download, fileName } from '$lib/files/download';
   import { Growing } from '$lib/frame/growing.svelte';
-  import { SECOND_FRAME } from '$lib/frame/portions';
+  import { SECOND_FRAME, THIRD_FRAME } from '$lib/frame/portions';
   import OnDemand from '$lib/frame/on-demand.svelte';
   import Explained from '$lib/words/explained.svelte';
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
@@ -29,8 +29,8 @@
   import { setThermostat } from '$lib/state/set';
 
   const place = getPlace();
-  /** What stands below the wires comes after the frame that shows them. */
-  const foot = new Growing(() => SECOND_FRAME);
+  /** What stands below the wires comes after the frame that shows them, in two parts. */
+  const foot = new Growing(() => THIRD_FRAME);
   const narrow = new MediaQuery('max-width: 700px');
   /** The end that the move list sent one to put right. */
   const first = comesFor(page.url.searchParams);
@@ -162,7 +162,7 @@
     {/if}
   </section>
 
-  {#if foot.whole}
+  {#if foot.shown >= SECOND_FRAME}
     {#if place.recordFindings.length + ambiguous.length > 0}
       <section class="sheet-of-paper p-4" aria-label="What cannot be right">
         <FindingList findings={[...place.recordFindings, ...ambiguous]} />
@@ -234,9 +234,9 @@
           />
         </div>
       </section>
-      {#if !empty && only !== 'wall'}<FoundEnds />{/if}
+      {#if foot.whole && !empty && only !== 'wall'}<FoundEnds />{/if}
       {#each place.machines as machine (machine.id)}
-        {#if only !== 'wall'}<MachineSection {machine} />{/if}
+        {#if foot.whole && only !== 'wall'}<MachineSection {machine} />{/if}
       {/each}
     </div>
   {/if}
