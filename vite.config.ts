@@ -23,7 +23,6 @@ export default defineConfig({
       },
       { extends: true, test: { name: 'storage', include: ['src/storage/**/*.test.ts'] } }
     ],
-    experimental: { fsModuleCache: true, fsModuleCachePath: 'node_modules/.cache/ulterum/vitest' },
     // The core computes: a worker for each of two cores.
     maxWorkers: 2,
     // Only there to end what hangs: property tests plan many houses, and machines differ.
