@@ -12,7 +12,12 @@
   let trouble = $state('');
 
   onMount(async () => {
-    const { job: house, station } = await openDemoHouse(page.params['house'] ?? '');
+    const opened = await openDemoHouse(page.params['house'] ?? '').catch(() => null);
+    if (opened === null) {
+      trouble = 'The demo house could not be loaded. Try again once the network is back.';
+      return;
+    }
+    const { job: house, station } = opened;
     name = house.name;
     const store = jobStore();
     const there = await store.load(house.id);
@@ -23,7 +28,7 @@
         NO_HISTORY
       );
       if (!saved.ok && saved.reason !== 'conflict') {
-        trouble = whyNotSaved(saved);
+        trouble = `The browser does not keep the demo house: ${whyNotSaved(saved)}`;
         return;
       }
     }
@@ -34,7 +39,5 @@
 <svelte:head><title>Demo · Ulterum</title></svelte:head>
 <main class="mx-auto max-w-xl p-6">
   <h1 class="station-title">{name}</h1>
-  {#if trouble}<p role="alert">The browser does not keep the demo house: {trouble}</p>{:else}<p>
-      Opening …
-    </p>{/if}
+  {#if trouble}<p role="alert">{trouble}</p>{:else}<p>Opening …</p>{/if}
 </main>
