@@ -37,9 +37,10 @@ export function photographed(picture: Picture, seed: number): Picture {
   const out = Math.round(width * 1.25);
   const paper = seenAt(TILT, PAN);
   return raster(out, out, (x, y) => {
-    const [px, py] = paper((x / out - 0.5) * 1.25, (y / out - 0.5) * 1.25).map((at) => (at + 0.5) * width);
-    const inside = px! >= 0 && py! >= 0 && px! < width - 1 && py! < height - 1;
-    const ink = inside ? between(data, width, px!, py!) / 255 : 1;
+    const [u, v] = paper((x / out - 0.5) * 1.25, (y / out - 0.5) * 1.25);
+    const [px, py] = [(u + 0.5) * width, (v + 0.5) * width];
+    const inside = px >= 0 && py >= 0 && px < width - 1 && py < height - 1;
+    const ink = inside ? between(data, width, px, py) / 255 : 1;
     const light = 0.55 + 0.4 * (1 - x / out) * (1 - (0.5 * y) / out);
     return 255 * light * (0.15 + 0.75 * ink) + 10 * (chance.next() - 0.5);
   });
@@ -81,7 +82,10 @@ function raster(width: number, height: number, grey: Grey): Picture {
   for (let y = 0; y < height; y += 1)
     for (let x = 0; x < width; x += 1) {
       const at = (y * width + x) * 4;
-      data.fill(grey(x, y), at, at + 3);
+      const shade = grey(x, y);
+      data[at] = shade;
+      data[at + 1] = shade;
+      data[at + 2] = shade;
       data[at + 3] = 255;
     }
   return { data, width, height };

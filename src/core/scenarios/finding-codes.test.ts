@@ -57,11 +57,11 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
   const identification = identify(job, thermostat);
   const device =
     thermostat.choice.device === null ? null : (findDevice(job, thermostat.choice.device) ?? null);
-  const own = planFor(job, thermostat);
-  const place = plannedPlace(job, thermostat, own);
   // Every kind of sheet in some ordinary houses; the others with one.
   const models = WITH_ALL_SHEETS.has(name) ? PLANNED : PLANNED.slice(0, 1);
   const devices = device ? [device] : CATALOGUE.filter((candidate) => models.includes(candidate.id));
+  const plans = devices.map((sheet) => planFor(job, thermostat, { device: sheet }));
+  const place = plannedPlace(job, thermostat, plans[0]!);
   return [
     ...identification.findings,
     ...unmatchedFindings(thermostat),
@@ -71,10 +71,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
       .filter((match) => device === null || match.device.id === device.id)
       .flatMap((match) => match.findings),
     ...place.buying.findings,
-    ...devices.flatMap((sheet) => {
-      const plan = sheet.id === own.device?.id ? own : planFor(job, thermostat, { device: sheet });
-      return [...plan.today, ...plan.options.flatMap((option) => option.findings)];
-    })
+    ...plans.flatMap((plan) => [...plan.today, ...plan.options.flatMap((option) => option.findings)])
   ];
 }
 const PLANNED = [
