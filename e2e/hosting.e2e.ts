@@ -1,22 +1,29 @@
 /** Two built servers behind Debian's nginx with TLS, as `docs/hosting.md` has it: what the server says comes through unchanged. */
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
-import { connect } from 'node:net';
+import { createServer, type RequestListener } from 'node:http';
+import { connect, type AddressInfo, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { launchArguments } from '../scripts/browser.mjs';
 import { freePort, startServer } from '../scripts/serve.mjs';
 
-interface Hosted {
+interface Proxy {
   readonly secure: string;
   readonly plain: string;
+  /** The file of its log of who answered. */
+  readonly access: string;
+  end(): void;
+}
+
+interface Hosted extends Proxy {
   /** The servers behind it, by their addresses. */
   readonly servers: { readonly origin: string; readonly server: ChildProcess }[];
   /** Addresses of the servers that answered, in order. */
   answeredBy(): string[];
-  end(): void;
 }
 
 let hosted: Hosted;
@@ -73,30 +80,41 @@ async function listens(port: number): Promise<void> {
   throw new Error(`Nobody listens on ${port}`);
 }
 
-test.beforeAll(async () => {
+/** The shipped site in front of whatever listens on these two ports. */
+async function proxyOf(upstream: number[]): Promise<Proxy> {
   const folder = mkdtempSync(join(tmpdir(), 'ulterum-nginx-'));
   selfSigned(folder);
-  const servers = [await startServer(await freePort(0)), await startServer(await freePort(0))];
-  const upstream = servers.map(({ origin }) => Number(new URL(origin).port));
   const ports = { plain: await freePort(0), secure: await freePort(0), upstream };
   const config = join(folder, 'nginx.conf');
   writeFileSync(config, around(siteFor(ports, folder), folder));
   const nginx = spawn('nginx', ['-c', config, '-e', join(folder, 'error')], { stdio: 'ignore' });
   await listens(ports.secure);
-  hosted = {
+  return {
     secure: `https://localhost:${ports.secure}`,
     plain: `http://localhost:${ports.plain}`,
+    access: join(folder, 'access'),
+    end: () => {
+      nginx.kill();
+      rmSync(folder, { recursive: true, force: true });
+    }
+  };
+}
+
+test.beforeAll(async () => {
+  const servers = [await startServer(await freePort(0)), await startServer(await freePort(0))];
+  const proxy = await proxyOf(servers.map(({ origin }) => Number(new URL(origin).port)));
+  hosted = {
+    ...proxy,
     servers,
     // Where one was too busy and the next was asked, both stand in the line: the last of them answered.
     answeredBy: () =>
-      readFileSync(join(folder, 'access'), 'utf8')
+      readFileSync(proxy.access, 'utf8')
         .trim()
         .split('\n')
         .map((line) => line.split(', ').at(-1)!),
     end: () => {
-      nginx.kill();
+      proxy.end();
       for (const { server } of servers) server.kill();
-      rmSync(folder, { recursive: true, force: true });
     }
   };
 });
@@ -197,4 +215,61 @@ test('requests are spread over both servers, and one that goes takes nothing alo
   hosted.servers[0]!.server.kill('SIGKILL');
   expect(await plan()).toEqual(first);
   expect(await plan()).toEqual(first);
+});
+
+/** Stand-ins for the two servers, which answer what a test has them say. */
+async function standIns(answer: RequestListener) {
+  const servers = [createServer(answer), createServer(answer)];
+  await Promise.all(servers.map((server) => once(server.listen(0, '127.0.0.1'), 'listening')));
+  const proxy = await proxyOf(servers.map((server) => (server.address() as AddressInfo).port));
+  return {
+    ...proxy,
+    servers,
+    end: () => {
+      proxy.end();
+      for (const server of servers) server.close().closeAllConnections();
+    }
+  };
+}
+
+test('both servers may be full: what they say comes through, and they are asked again at once', async ({
+  request
+}) => {
+  let full = true;
+  const site = await standIns((_, response) =>
+    response.writeHead(full ? 503 : 200, full ? { 'retry-after': '7' } : {}).end()
+  );
+  try {
+    for (let asked = 0; asked < 3; asked += 1) {
+      const answer = await request.get(`${site.secure}/healthz`);
+      expect(answer.status()).toBe(503);
+      expect(answer.headers()['retry-after']).toBe('7');
+    }
+    full = false;
+    expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
+  } finally {
+    site.end();
+  }
+});
+
+test('a connection that rests is closed by nginx, so that nothing is sent on one that a server is just closing', async ({
+  request
+}) => {
+  const site = await standIns((_, response) => response.end());
+  try {
+    const closed = Promise.race(
+      site.servers.map(async (server) => {
+        const [socket] = (await once(server, 'connection')) as [Socket];
+        // Who is hung up on hears so; who hangs up does not.
+        return Promise.race([
+          once(socket, 'end').then(() => 'by nginx'),
+          once(socket, 'close').then(() => 'by the server')
+        ]);
+      })
+    );
+    expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
+    expect(await closed).toBe('by nginx');
+  } finally {
+    site.end();
+  }
 });
