@@ -1,10 +1,10 @@
 <script lang="ts">
   /** Station: power up. In the right order; then what one sees. */
-  import { SvelteSet } from 'svelte/reactivity';
   import { goto } from '$app/navigation';
   import { FindingOut } from '$lib/why/finding-out.svelte';
   import Simulated from '$lib/power/simulated.svelte';
   import { getPlace } from '$lib/state/context';
+  import { emptied, typedHere } from '$lib/state/typed.svelte';
   import Explained from '$lib/words/explained.svelte';
   import { say } from '$lib/words/manner.svelte';
 
@@ -19,8 +19,13 @@
     `The breaker is on${machine?.breaker ? ` (${machine.breaker})` : ''}.`,
     'Watch, listen and smell for a minute.'
   ]);
-  const ticked = new SvelteSet<number>();
-  const ready = $derived(ticked.size === steps.length);
+  // A phone may put the page away while somebody is at the breaker. Further work on the wires, or an answer, begins the list anew.
+  const order = typedHere(
+    'power-up',
+    { ticked: [] as number[] },
+    { part: () => String(place.thermostat.log.length) }
+  );
+  const ready = $derived(steps.every((_, at) => order.ticked.includes(at)));
   let lit = $state(false);
 
   /** What one may see, and which observation it answers; a stop sign ends it. */
@@ -35,12 +40,15 @@
 
   async function saw({ observation, answer, text }: (typeof SEEN)[number]): Promise<void> {
     out.see(observation, answer, text);
+    emptied(order);
     if (answer === 'lit') lit = true;
     else await goto(`${base}/why`);
   }
 
   function tick(at: number): void {
-    if (!ticked.delete(at)) ticked.add(at);
+    order.ticked = order.ticked.includes(at)
+      ? order.ticked.filter((other) => other !== at)
+      : [...order.ticked, at];
   }
 </script>
 
@@ -60,7 +68,7 @@
       {#each steps as text, at (at)}
         <li>
           <label class="flex min-h-12 cursor-pointer items-center gap-3 text-lg">
-            <input type="checkbox" class="checkbox" checked={ticked.has(at)} onchange={() => tick(at)} />
+            <input type="checkbox" class="checkbox" checked={order.ticked.includes(at)} onchange={() => tick(at)} />
             <span><Explained {text} /></span>
           </label>
         </li>
@@ -70,7 +78,7 @@
 
   <section class="sheet-of-paper border-2 p-4" aria-label="What do you see?">
     <h2 class="section-title mb-2">What do you see?</h2>
-    {#if !ready}<p class="quiet mb-2">After the steps above. Smell, heat or smoke: at once.</p>{/if}
+    {#if !ready && !lit}<p class="quiet mb-2">After the steps above. Smell, heat or smoke: at once.</p>{/if}
     <div class="flex flex-col gap-2">
       {#each SEEN as entry (entry.text)}
         <button
