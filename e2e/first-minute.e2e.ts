@@ -127,6 +127,21 @@ async function expectContentWithin(page: Page, most: number): Promise<void> {
   expect((await main.boundingBox())?.y).toBeLessThanOrEqual(most);
 }
 
+test('a demo house that does not come says so, and is there at the second try', async ({ page }) => {
+  let gone = true;
+  await page.route('**/_app/immutable/chunks/*.js', async (route) => {
+    const response = await route.fetch();
+    const house = (await response.text()).includes('job-schoolhouse');
+    return gone && house ? route.abort() : route.fulfill({ response });
+  });
+  await open(page, '/demo');
+  await expect(page.getByRole('alert')).toContainText('could not be loaded');
+  await expectAccessible(page);
+  gone = false;
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.waitForURL('**/th-classroom/sheet');
+});
+
 test.describe('without scripts', () => {
   test.use({ javaScriptEnabled: false });
 

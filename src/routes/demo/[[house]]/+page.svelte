@@ -39,5 +39,11 @@
 <svelte:head><title>Demo · Ulterum</title></svelte:head>
 <main class="mx-auto max-w-xl p-6">
   <h1 class="station-title">{name}</h1>
-  {#if trouble}<p role="alert">{trouble}</p>{:else}<p>Opening …</p>{/if}
+  {#if trouble}
+    <p class="mb-4" role="alert">{trouble}</p>
+    <div class="flex flex-wrap gap-2">
+      <button type="button" class="btn btn-primary" onclick={() => location.reload()}>Try again</button>
+      <a class="btn" href="/">All jobs</a>
+    </div>
+  {:else}<p>Opening …</p>{/if}
 </main>
