@@ -18,7 +18,7 @@ import {
 import { deviceName } from '../match/catalogue';
 import { callInWords } from '../handover/results';
 import { FAMILY_NAMES } from '../trade/vocabulary';
-import { capital } from '../words/text';
+import { capital, counted } from '../words/text';
 import { Paper, PAPERS, type PaperSize } from './paper';
 
 /** 12 points and more: read at arm's length, under a torch. */
@@ -66,7 +66,7 @@ export function doorSheet(built: AsBuilt, { paper: name, codes, dayOf, now }: Sh
     const [first, last] = [built.changes[0]!, built.changes.at(-1)!];
     const span = [...new Set([first.at.slice(0, 10), last.at.slice(0, 10)])].map(dayOf).join(' to ');
     paper.text(
-      `${built.changes.length} changes, ${span}. The record holds each, and how it was before.`,
+      `${counted(built.changes.length, 'change', 'changes')}, ${span}. The record holds each, and how it was before.`,
       SMALL
     );
   }

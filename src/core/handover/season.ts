@@ -5,6 +5,7 @@
 import { COMPRESSOR_WAIT_SECONDS } from '../session/simulated-thermostat';
 import { dayAt, hourOfDay } from '../house/weather';
 import type { TakenReading } from '../job/after-schema';
+import { isLit, seenLit } from '../job/lit';
 import type { Thermostat } from '../job/schema';
 import { YEAR_HOURS } from '../job/survey-schema';
 import type { TestStep } from './test-plan';
@@ -43,7 +44,7 @@ export function gateOfTest(
 ): TestGate {
   if (locked) return { open: false, why: 'stopped' };
   if (movesLeft > 0) return { open: false, why: 'steps-left' };
-  if (!isLit(thermostat)) return { open: false, why: 'not-lit' };
+  if (!isLit(thermostat.seen)) return { open: false, why: 'not-lit' };
   if (settingsLeft > 0) return { open: false, why: 'settings-left' };
   if (thermostat.testing !== null && thermostat.testing.call !== step.call)
     return { open: false, why: 'running' };
@@ -65,10 +66,6 @@ export function seasonGate({ cools }: Pick<TestStep, 'cools'>, outdoorC: number 
   return outdoorC < LEAST_COOLING_C ? { open: false, why: 'too-cold', outdoorC } : { open: true };
 }
 
-function isLit({ seen }: Thermostat): boolean {
-  return seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
-}
-
 /** The temperature outdoors, as it was read last, where that was not long ago. */
 export function outdoorsNow(readings: readonly TakenReading[], now: string): TakenReading | null {
   const last = readings.findLast(({ what }) => what === 'outdoors');
@@ -84,9 +81,7 @@ function lastStop(
   now: string
 ): string | null {
   const ends = [
-    ...seen
-      .filter(({ observation, answer }) => observation === 'display' && answer === 'lit')
-      .map(({ at }) => at),
+    ...seenLit(seen),
     ...tests.filter(({ call }) => withCompressor.has(call)).map(({ ended }) => ended),
     ...(testing && withCompressor.has(testing.call) ? [testing.ended] : [])
   ].filter((end) => end !== null && end <= now);

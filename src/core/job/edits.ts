@@ -288,7 +288,7 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
     taken.push(conductor.id);
     return conductor;
   });
-  const label = `Cable ${cable.name} with ${colours.length} wires`;
+  const label = `Cable ${cable.name} with ${colours.length === 1 ? '1 wire' : `${colours.length} wires`}`;
   const whole = { ...emptyCable(id, cable.name), ...facts, id, near: th, far: far ?? only };
   return batch(label, [
     insertStep(job, at(th, 'cables'), whole, label),

@@ -272,7 +272,7 @@ export function addWires(job: Job, th: ThermostatId, wires: readonly NewWire[]):
     now = apply(now, step);
     return step;
   });
-  return batch(`${wires.length} wires brought in`, steps);
+  return batch(wires.length === 1 ? 'Wire brought in' : `${wires.length} wires brought in`, steps);
 }
 
 export function setWire(

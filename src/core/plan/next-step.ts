@@ -3,6 +3,7 @@
  * then the look that may better the way most, then the choices, then the work.
  */
 import { SYSTEM_SETTINGS } from '../trade/setting-ids';
+import { isLit } from '../job/lit';
 import type { Standing, StandingFacts } from './standing';
 import type { Look, LookAt } from './looks';
 import { untestedCalls } from './untested';
@@ -140,10 +141,9 @@ function working({ thermostat, safety, plan }: NextStepFacts): NextStep {
 function finishing(thermostat: NextStepFacts['thermostat'], plan: NextStepFacts['plan']): NextStep {
   const { seen, settings, tests, testing } = thermostat;
   if (seen.length === 0) return { what: 'power-up', station: 'power' };
-  const lit = seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit');
   // A call that was tested good since has found its cause.
   const settled = tests.some(({ result, at }) => result === 'good' && seen.every((entry) => entry.at < at));
-  if (!lit || (seen.length > 1 && !settled)) return { what: 'find-out', station: 'why' };
+  if (!isLit(seen) || (seen.length > 1 && !settled)) return { what: 'find-out', station: 'why' };
   // What is the people's comes after the system's: where one of those is made, the system is set.
   if (!settings.some(({ setting }) => !SYSTEM_SETTINGS.has(setting)))
     return { what: 'set-up', station: 'set-up' };

@@ -1,4 +1,5 @@
 /** The stations of the work in its four groups, with what each still lacks. */
+import { isLit } from '$core/job/lit';
 import type { StationId } from '$core/plan/next-step';
 import { untestedCalls } from '$core/plan/untested';
 import { BUYING_NAMES } from '$core/survey/verdicts';
@@ -120,7 +121,7 @@ function workStations({ plan, thermostat, job }: Place): Station[] {
       id: 'power',
       name: 'Power up',
       says: started && plan.moves.length === 0 ? 'now' : 'after the steps',
-      done: thermostat.seen.some(({ observation, answer }) => observation === 'display' && answer === 'lit')
+      done: isLit(thermostat.seen)
     },
     {
       id: 'set-up',

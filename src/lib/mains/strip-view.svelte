@@ -6,6 +6,7 @@
   import type { MainsControls, MainsWire } from '$core/job/mains-schema';
   import { MAINS_FUNCTION_NAMES } from '$core/trade/mains';
   import { COLOURS } from '$core/trade/colours';
+  import { counted } from '$core/words/text';
   import ColourChip from '../sheet/colour-chip.svelte';
   import { stripRows, type NumberRow, type WireHere } from './wires-on';
 
@@ -71,9 +72,11 @@
         tabindex={index === at ? 0 : -1}
         onfocus={() => (at = index)}
         onclick={() => onopen(row)}
-        aria-label="Number {row.screw.mark}: {row.left.length + row.right.length} wires{row.linked.length > 0
-          ? `, linked to ${row.linked.join(', ')}`
-          : ''}"
+        aria-label="Number {row.screw.mark}: {counted(
+          row.left.length + row.right.length,
+          'wire',
+          'wires'
+        )}{row.linked.length > 0 ? `, linked to ${row.linked.join(', ')}` : ''}"
         ><span class="mark">{row.screw.mark}</span>{#if row.linked.length > 0}<span class="link"
             >⟷ {row.linked.join(', ')}</span
           >{/if}</button

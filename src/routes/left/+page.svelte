@@ -6,6 +6,7 @@
   import { gatherLeft, readLeftPart, type LeftPart } from '$core/formats/left-code';
   import { faultText } from '$core/job/faults';
   import type { Job } from '$core/job/schema';
+  import { counted } from '$core/words/text';
   import { dotsOf, readCode } from '$lib/left/code-reader';
   import { keepParts, keptParts } from '$lib/left/kept-parts';
   import { day } from '$lib/words/manner.svelte';
@@ -138,8 +139,12 @@
           .join(' · ')}
       </p>
       <p class="mt-1">
-        {(place.mains?.wires ?? place.conductors).length} wires, {(place.mains ?? place).log.length} steps done,
-        {(place.mains ?? place).tests.length} tests. It came in the code itself: no server has seen it.
+        {counted((place.mains?.wires ?? place.conductors).length, 'wire', 'wires')}, {counted(
+          (place.mains ?? place).log.length,
+          'step',
+          'steps'
+        )} done, {counted((place.mains ?? place).tests.length, 'test', 'tests')}. It came in the code itself:
+        no server has seen it.
       </p>
       <div class="mt-3 flex flex-col gap-2">
         <button type="button" class="btn btn-primary btn-lg" onclick={() => keep('keep', false)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** The words of the trade, searchable. */
   import { searchWords } from '$core/words/glossary';
+  import { counted } from '$core/words/text';
   import Drawing from '$lib/words/drawing.svelte';
 
   let asked = $state('');
@@ -16,7 +17,7 @@
     >Find a word
     <input class="input w-full" type="search" bind:value={asked} placeholder="common, jumper, valve" />
   </label>
-  <p class="sr-only" role="status">{found.length} words</p>
+  <p class="sr-only" role="status">{counted(found.length, 'word', 'words')}</p>
   {#if found.length === 0}<p>No such word here.</p>{/if}
   <dl class="flex flex-col gap-3">
     {#each found as word (word.id)}

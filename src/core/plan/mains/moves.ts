@@ -16,7 +16,7 @@ import {
   type TerminalId,
   type Wiring
 } from '../../wiring/graph';
-import { capital } from '../../words/text';
+import { capital, counted } from '../../words/text';
 import type { Draft, Move } from '../move-types';
 
 type EndChange = Extract<Change, { kind: 'end' }>;
@@ -244,7 +244,7 @@ function changeDraft(change: Change, now: Wiring, after: Wiring): Draft {
         what: change.cable.id,
         from: '',
         to: change.cable.name,
-        text: `Bring in the ${change.cable.name}: flex of 0.75 mm² or more, clamped at both ends; ${change.strands.length} wires.`,
+        text: `Bring in the ${change.cable.name}: flex of 0.75 mm² or more, clamped at both ends; ${counted(change.strands.length, 'wire', 'wires')}.`,
         change
       };
     case 'transformer':

@@ -137,7 +137,7 @@
       {/if}
       {#if built.changes.length > 0}
         <p class="mt-2">
-          {built.changes.length} steps were done, the last {moment(
+          {built.changes.length === 1 ? '1 step was' : `${built.changes.length} steps were`} done, the last {moment(
             built.changes[built.changes.length - 1]?.at ?? ''
           )}.
         </p>

@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Station: power up. In the right order; then what one sees. */
   import { goto } from '$app/navigation';
+  import { isLit } from '$core/job/lit';
+  import { counted } from '$core/words/text';
   import { FindingOut } from '$lib/why/finding-out.svelte';
   import Simulated from '$lib/power/simulated.svelte';
   import { getPlace } from '$lib/state/context';
@@ -19,14 +21,15 @@
     `The breaker is on${machine?.breaker ? ` (${machine.breaker})` : ''}.`,
     'Watch, listen and smell for a minute.'
   ]);
-  // A phone may put the page away while somebody is at the breaker. Further work on the wires, or an answer, begins the list anew.
+  // A phone may put the page away while somebody is at the breaker. Further work on the wires, or something that is wrong, begins the list anew.
   const order = typedHere(
     'power-up',
     { ticked: [] as number[] },
     { part: () => String(place.thermostat.log.length) }
   );
   const ready = $derived(steps.every((_, at) => order.ticked.includes(at)));
-  let lit = $state(false);
+  const left = $derived(place.plan.moves.length);
+  const lit = $derived(isLit(place.thermostat.seen));
 
   /** What one may see, and which observation it answers; a stop sign ends it. */
   const SEEN = [
@@ -40,9 +43,9 @@
 
   async function saw({ observation, answer, text }: (typeof SEEN)[number]): Promise<void> {
     out.see(observation, answer, text);
+    if (answer === 'lit') return;
     emptied(order);
-    if (answer === 'lit') lit = true;
-    else await goto(`${base}/why`);
+    await goto(`${base}/why`);
   }
 
   function tick(at: number): void {
@@ -58,8 +61,8 @@
   <div>
     <h1 class="station-title">Power up</h1>
     <p class="quiet">
-      {place.plan.moves.length > 0
-        ? `${place.plan.moves.length} steps are still to do: power comes after them.`
+      {left > 0
+        ? `${counted(left, 'step is', 'steps are')} still to do: power comes after ${left === 1 ? 'it' : 'them'}.`
         : 'In this order, one after the other.'}
     </p>
   </div>
@@ -68,7 +71,12 @@
       {#each steps as text, at (at)}
         <li>
           <label class="flex min-h-12 cursor-pointer items-center gap-3 text-lg">
-            <input type="checkbox" class="checkbox" checked={order.ticked.includes(at)} onchange={() => tick(at)} />
+            <input
+              type="checkbox"
+              class="checkbox"
+              checked={order.ticked.includes(at)}
+              onchange={() => tick(at)}
+            />
             <span><Explained {text} /></span>
           </label>
         </li>
@@ -78,7 +86,18 @@
 
   <section class="sheet-of-paper border-2 p-4" aria-label="What do you see?">
     <h2 class="section-title mb-2">What do you see?</h2>
-    {#if !ready && !lit}<p class="quiet mb-2">After the steps above. Smell, heat or smoke: at once.</p>{/if}
+    {#if lit}
+      <!-- Above what was pressed: below all six it would be out of sight on a phone. -->
+      <div class="mb-3 flex flex-wrap items-center justify-between gap-2 text-lg" role="status">
+        {#if left === 0}
+          <p><b>Good.</b> Now set it up, before anything runs.</p>
+          <a class="btn btn-primary btn-lg" href="{base}/set-up">Set up</a>
+        {:else}
+          <p>It is lit with {counted(left, 'step', 'steps')} to go: they come first, with the power off.</p>
+          <a class="btn btn-primary btn-lg" href="{base}/moves">Steps</a>
+        {/if}
+      </div>
+    {:else if !ready}<p class="quiet mb-2">After the steps above. Smell, heat or smoke: at once.</p>{/if}
     <div class="flex flex-col gap-2">
       {#each SEEN as entry (entry.text)}
         <button
@@ -88,12 +107,6 @@
         >
       {/each}
     </div>
-    {#if lit}
-      <p class="mt-3 text-lg" role="status">
-        <b>Good.</b> Now set it up, before anything runs.
-        <a class="btn btn-primary btn-lg mt-2" href="{base}/set-up">Set up</a>
-      </p>
-    {/if}
   </section>
 
   <section class="sheet-of-paper p-4" aria-label="Simulated thermostat">

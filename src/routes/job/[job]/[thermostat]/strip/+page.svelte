@@ -4,6 +4,7 @@
   import { addUnit, addUnitScrew, addWires, observeLayout } from '$core/job/mains-edits';
   import type { MainsControls, MainsWire } from '$core/job/mains-schema';
   import { MAINS_PART_NAMES, MAINS_PARTS, type MainsPart } from '$core/trade/mains';
+  import { counted } from '$core/words/text';
   import Competence from '$lib/mains/competence.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -36,7 +37,9 @@
     }
     if (read.wires.length > 0) place.session.edit(addWires(place.job, id, read.wires));
     told = [
-      read.wires.length === 0 ? 'All of its wires are here already.' : `${read.wires.length} wires came in.`
+      read.wires.length === 0
+        ? 'All of its wires are here already.'
+        : `${counted(read.wires.length, 'wire', 'wires')} came in.`
     ];
   }
   const kinds = MAINS_PARTS.filter((part) => part !== 'controller' && part !== 'wall-part');
