@@ -2,8 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { twoSupplyHouse } from '../houses/powered-houses';
 import { linkOf } from '../houses/hand-wired';
 import type { Wiring } from '../wiring/graph';
+import { splitterHouse } from '../houses/half-wave-houses';
+import { mainsOf } from '../houses/mains-builder';
+import { MAINS_SKETCHES } from '../houses/mains-houses';
+import { inputsOf, rowFor } from '../proof/mains/rows';
+import { solveRow } from '../proof/mains/ways';
+import { wiringFromMains } from '../wiring/from-mains';
 import { classOfVolts } from './islands';
-import { simulate } from './simulate';
+import { powerUp, simulate } from './simulate';
 
 const { wiring, world } = twoSupplyHouse();
 
@@ -48,5 +54,28 @@ describe('the islands of a house', () => {
     expect(tied).toHaveLength(1);
     expect(tied[0]!.supplies).toHaveLength(2);
     expect(tied[0]!.voltageClass).toBe('24v');
+  });
+
+  it('have no class where supplies of two classes meet: nothing of one is safe in it', () => {
+    const free = MAINS_SKETCHES['combination-volt-free'];
+    const classes = (first: readonly string[], contact: readonly string[]) => {
+      const house = wiringFromMains(mainsOf({ ...free, strip: { ...free.strip, 1: first, 4: contact } }));
+      const solved = solveRow(house, rowFor(inputsOf(house), { heating: true, water: false }));
+      if ('ok' in solved) throw new Error(solved.why);
+      return solved.result.islands.map(({ voltageClass }) => voltageClass);
+    };
+    const live = free.strip[1] ?? [];
+    const contact = free.strip[4] ?? [];
+    expect(classes(live, contact)).toEqual(['line', '24v']);
+    expect(classes([...live, ...contact], [])).toEqual(['unknown']);
+  });
+
+  it('go on behind a diode, which leaks while a meter is on it', () => {
+    const house = splitterHouse();
+    const resting = powerUp(house.wiring, house.world, 'idle');
+    if (!resting.ok) throw new Error(resting.why);
+    expect(resting.meter.island('split.Y1')).toBe(resting.meter.island('eq.C'));
+    expect(resting.meter.volts('split.Y1', 'eq.C')).toBeCloseTo(0, 2);
+    expect(resting.meter.volts('split.Y1', 'adapter.Y')).toBeNull();
   });
 });

@@ -36,7 +36,7 @@ const TOUCH_VOLTS = 50;
 export function mainsHarms(
   wiring: Wiring,
   states: readonly RowState[],
-  dead: readonly string[] = []
+  dead: readonly string[]
 ): MainsTrouble[] {
   const wired = wiredAs(wiring, dead);
   const inRows = states.flatMap((state) => rowHarms(wired, state));
@@ -57,7 +57,6 @@ function firstOfEach(troubles: readonly MainsTrouble[]): MainsTrouble[] {
 /** What is the same in all rows of a wiring. */
 interface Wired {
   readonly hasValves: boolean;
-  readonly hasPump: boolean;
   readonly gravity: boolean;
   /** Neutrals of the spurs. */
   readonly neutrals: readonly TerminalId[];
@@ -79,7 +78,6 @@ function wiredAs(wiring: Wiring, dead: readonly string[]): Wired {
   const earthed = (end: TerminalId) => spurs.some((spur) => joined.same(end, nodeFor(spur, 'earth')));
   return {
     hasValves: unitsOf(wiring, 'two-port-valve').length + unitsOf(wiring, 'mid-position-valve').length > 0,
-    hasPump: unitsOf(wiring, 'pump').length > 0,
     gravity: isGravity(wiring),
     neutrals: spurs.map((spur) => nodeFor(spur, 'neutral')),
     units: mainsUnits(wiring).map((unit) => ({
@@ -104,7 +102,8 @@ function rowHarms(wired: Wired, state: RowState): MainsTrouble[] {
   const asked = row.heating || row.water || row.frost;
   if ((boiler || pump) && !asked) say('runs-with-all-off');
   if (boiler && wired.hasValves && heatingWay !== 'open' && waterWay !== 'open') say('boiler-without-way');
-  if (boiler && !pump && wired.hasPump && !wired.gravity) say('boiler-without-pump');
+  // A house without a pump of its own has it in the boiler, and it runs with that.
+  if (boiler && !pump && !wired.gravity) say('boiler-without-pump');
   if (result.supplies.some((supply) => supply.fuseOpen)) say('fuse-opens');
   if (result.tied.length > 0)
     say(
@@ -143,7 +142,6 @@ function structural(wiring: Wiring): MainsTrouble[] {
     spurs.some((spur) => joined.same(terminal, nodeFor(spur, does)));
   const found: MainsTrouble[] = [];
   for (const unit of mainsUnits(wiring)) {
-    if (unit.part === 'supply') continue;
     const neutrals = screwsThat(unit, 'neutral');
     if (
       neutrals.length > 0 &&
