@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { mainsOf } from '../../houses/mains-builder';
+import { mainsOf, type MainsSketch } from '../../houses/mains-builder';
 import { mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../../houses/mains-houses';
 import { TWO_VALVE } from '../../houses/mains-layouts';
 import type { MainsControls } from '../../job/mains-schema';
-import { unexplained } from './points';
+import { wiringFromMains } from '../../wiring/from-mains';
+import { pointsOf, unexplained } from './points';
 
 const codes = (mains: MainsControls, level: string) =>
   unexplained(mains).flatMap((finding) => (finding.level === level ? [finding.code] : []));
@@ -11,6 +12,107 @@ const codes = (mains: MainsControls, level: string) =>
 const withWire = (mains: MainsControls, change: Partial<MainsControls['wires'][number]>): MainsControls => ({
   ...mains,
   wires: mains.wires.map((wire, at) => (at === 0 ? { ...wire, ...change } : wire))
+});
+
+/** One of everything, so that any two screws can be put under one number. */
+const UNITS: MainsSketch['units'] = {
+  ...TWO_VALVE.units,
+  switch: {
+    part: 'timer',
+    contacts: 'volt-free',
+    screws: [
+      ['1', 'water-off'],
+      ['3', 'water-on'],
+      ['COM', 'heating-common'],
+      ['NO', 'heating-on']
+    ]
+  },
+  cylinder: { part: 'cylinder-thermostat' },
+  middle: { part: 'mid-position-valve' },
+  frost: { part: 'frost-thermostat' },
+  pipe: { part: 'pipe-thermostat' },
+  boiler: {
+    part: 'boiler',
+    screws: [
+      ['L', 'live'],
+      ['SL', 'switched-live'],
+      ['PL', 'pump-live'],
+      ['N', 'neutral'],
+      ['T1', 'contact-a'],
+      ['T2', 'contact-b']
+    ]
+  },
+  receiver: {
+    part: 'controller',
+    screws: [
+      ['A', 'low-a'],
+      ['B', 'low-b']
+    ]
+  },
+  wall: {
+    part: 'wall-part',
+    screws: [
+      ['A', 'low-a'],
+      ['B', 'low-b']
+    ]
+  }
+};
+
+const jobsOf = (...screws: readonly string[]) =>
+  pointsOf(wiringFromMains(mainsOf({ units: UNITS, strip: { 1: screws } }))).find(
+    ({ terminals }) => terminals.length > 1
+  )?.jobs;
+
+describe('two screws under one number', () => {
+  it.each([
+    ['spur.live', 'pump.neutral'],
+    ['spur.live', 'pump.earth'],
+    ['pump.neutral', 'pump.earth'],
+    ['timer.heating-on', 'pump.neutral'],
+    ['timer.water-on', 'timer.heating-on'],
+    ['spur.live', 'boiler.contact-a'],
+    ['spur.live', 'boiler.contact-b'],
+    ['spur.live', 'receiver.low-a'],
+    ['receiver.low-a', 'receiver.low-b'],
+    ['receiver.low-b', 'pump.neutral'],
+    ['spur.live', 'heating-valve.motor'],
+    ['spur.live', 'boiler.switched-live'],
+    ['spur.live', 'boiler.pump-live'],
+    ['heating-valve.switch-in', 'heating-valve.switch-out'],
+    ['heating-valve.motor', 'heating-valve.switch-out'],
+    ['middle.white', 'middle.grey'],
+    ['middle.white', 'middle.orange'],
+    ['middle.grey', 'middle.orange'],
+    ['cylinder.satisfied', 'cylinder.call'],
+    ['cylinder.satisfied', 'boiler.switched-live'],
+    ['room.in', 'room.out'],
+    ['room.out', 'cylinder.call'],
+    ['frost.in', 'frost.out'],
+    ['boiler.pump-live', 'boiler.switched-live']
+  ])('%s and %s have no job together', (a, b) => {
+    expect(jobsOf(a, b)).toEqual([]);
+  });
+
+  it.each([
+    ['permanent live', ['spur.live', 'timer.live', 'switch.heating-common', 'frost.in']],
+    ['permanent live', ['spur.live', 'room.in', 'cylinder.common', 'water-valve.switch-in']],
+    ['heating on', ['timer.heating-on', 'room.in', 'pipe.in']],
+    ['room calls', ['room.out', 'frost.out', 'pipe.out', 'heating-valve.motor', 'middle.white']],
+    ['heating straight to boiler or pump', ['room.out', 'frost.out', 'pump.live', 'boiler.switched-live']],
+    ['water on', ['timer.water-on', 'cylinder.common']],
+    ['cylinder calls', ['cylinder.call', 'water-valve.motor']],
+    ['water straight to the boiler', ['timer.water-on', 'boiler.switched-live']],
+    ['cylinder satisfied', ['cylinder.satisfied', 'middle.grey', 'switch.water-off']],
+    ['boiler and pump', ['water-valve.switch-out', 'middle.orange', 'boiler.switched-live', 'pump.live']],
+    ['pump from the boiler', ['boiler.pump-live', 'pump.live']],
+    ['frost to pipe', ['frost.out', 'pipe.in']],
+    ['boiler contact, one side', ['switch.heating-common', 'boiler.contact-a']],
+    ['boiler contact, other side', ['switch.heating-on', 'boiler.contact-b']],
+    ['low voltage', ['receiver.low-a', 'wall.low-a']],
+    ['low voltage, other side', ['receiver.low-b', 'wall.low-b']]
+  ] as const)('are %s', (job, screws) => {
+    expect(jobsOf(...screws)).toContain(job);
+  });
 });
 
 describe('what every joint is for', () => {

@@ -88,7 +88,6 @@ const JOBS: Readonly<Record<string, readonly (Kind | `*.${MainsFunction}`)[]>> =
   'boiler contact, other side': [
     'timer.heating-on',
     'controller.heating-on',
-    'room-thermostat.in',
     'room-thermostat.out',
     'boiler.contact-a',
     'boiler.contact-b'
