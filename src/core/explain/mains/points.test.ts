@@ -218,3 +218,103 @@ describe('what every joint is for', () => {
     expect(codes(input, 'stop')).toEqual(['mains-boiler-input-unread']);
   });
 });
+
+describe('a question about a strip', () => {
+  const sound = mainsHouse('two-valve');
+  const wireOf = (device: string, does: string) => {
+    const unit = sound.devices.find(({ id }) => id === `md-${device}`)!;
+    const screw = unit.screws.find((candidate) => candidate.does === does);
+    return sound.wires.find(({ near }) => near.on?.device === unit.id && near.on.screw === screw?.id)!;
+  };
+  const changed = (id: string, change: Partial<MainsControls['wires'][number]>): MainsControls => ({
+    ...sound,
+    wires: sound.wires.map((wire) => (wire.id === id ? { ...wire, ...change } : wire))
+  });
+
+  it('names the wire, the cable and the screw, and leads to them', () => {
+    const { id } = wireOf('pump', 'live');
+    const about = { wire: expect.stringContaining('brown') as string, cable: 'pump' };
+    expect(unexplained(changed(id, { near: { state: 'unseen', on: null } }))).toContainEqual(
+      expect.objectContaining({ code: 'mains-end-unread', params: about, because: [id] })
+    );
+    expect(unexplained(changed(id, { far: { state: 'loose', on: null } }))).toContainEqual(
+      expect.objectContaining({ code: 'mains-wire-loose', params: about, because: [id] })
+    );
+  });
+
+  it('is none about a wire that is off at both ends', () => {
+    const off = { state: 'loose' as const, on: null };
+    expect(codes(changed(wireOf('pump', 'earth').id, { near: off, far: off }), 'warn')).not.toContain(
+      'mains-wire-loose'
+    );
+  });
+
+  it('is about a colour at the device that it ends on', () => {
+    const said = (device: string, does: string, change: Partial<MainsControls['wires'][number]>) => {
+      const { id } = wireOf(device, does);
+      return unexplained(changed(id, change)).map(({ level, code, because }) => [
+        level,
+        code,
+        ...because.map((it) => it === id)
+      ]);
+    };
+    const misleads = ['warn', 'mains-colour-misleads', true];
+    expect(said('pump', 'earth', { colour: 'BN', stripe: null })).toEqual([misleads]);
+    expect(said('pump', 'earth', { colour: 'BN', stripe: null, sleeve: 'GN' })).toEqual([]);
+    expect(said('pump', 'live', { colour: 'YE' })).toEqual([misleads]);
+    expect(said('pump', 'live', { colour: 'BU' })).toEqual([misleads]);
+    expect(said('pump', 'live', { colour: 'BK' })).toEqual([]);
+    expect(said('pump', 'live', { colour: null })).toEqual([]);
+    expect(said('pump', 'neutral', { colour: 'BN' })).toEqual([misleads]);
+    expect(said('pump', 'neutral', { colour: 'BK' })).toEqual([]);
+    expect(said('pump', 'live', { colour: 'GN', stripe: 'YE' })).toEqual([
+      ['stop', 'mains-colour-misleads', true]
+    ]);
+    // What the screw does is the question there; the colour of its wire says nothing yet.
+    const unknown: MainsControls = {
+      ...changed(wireOf('pump', 'live').id, { colour: 'BU' }),
+      devices: sound.devices.map((device) =>
+        device.part === 'pump'
+          ? {
+              ...device,
+              screws: device.screws.map((screw) =>
+                screw.does === 'live' ? { ...screw, does: 'unknown' } : screw
+              )
+            }
+          : device
+      )
+    };
+    expect(unexplained(unknown).map(({ code }) => code)).toEqual(['mains-screw-unread']);
+  });
+
+  it('names what meets and has no job, and what stands alone', () => {
+    const met = unexplained(
+      mainsOf({
+        ...TWO_VALVE,
+        strip: { ...TWO_VALVE.strip, 4: ['timer.heating-on', 'room.in', 'pump.neutral'] }
+      })
+    ).find(({ code }) => code === 'mains-point-unexplained');
+    expect(met?.params).toMatchObject({ screws: expect.arrayContaining(['pump N', 'timer 4']) as string[] });
+    expect(met?.because).toEqual(expect.arrayContaining(['md-timer', 'md-room', 'md-pump']));
+    const alone = unexplained(
+      mainsOf({ ...TWO_VALVE, strip: { ...TWO_VALVE.strip, 5: ['room.out'], 9: ['heating-valve.motor'] } })
+    ).filter(({ code }) => code === 'mains-point-alone');
+    expect(alone.map(({ params }) => params)).toContainEqual({
+      wire: expect.stringContaining('brown') as string,
+      screw: 'heating valve BROWN'
+    });
+    expect(alone.every(({ because }) => because.length === 1 && because[0]?.startsWith('co-'))).toBe(true);
+  });
+
+  it('says what nothing can be worked out without', () => {
+    const none = unexplained({ ...sound, devices: [], wires: [], cables: [] });
+    expect(none).toEqual([
+      expect.objectContaining({
+        level: 'stop',
+        code: 'mains-nothing-recorded',
+        params: { missing: ['supply', 'boiler'] }
+      })
+    ]);
+    expect(codes({ ...sound, wires: [] }, 'stop')).toEqual(['mains-nothing-recorded']);
+  });
+});

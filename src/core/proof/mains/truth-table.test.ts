@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { mainsOf, type MainsSketch } from '../../houses/mains-builder';
 import { MAINS_LAYOUT_OF, MAINS_SKETCHES, mainsHouse, type MainsHouse } from '../../houses/mains-houses';
+import { TWO_VALVE } from '../../houses/mains-layouts';
 import type { Layout } from '../../trade/mains';
 import { wiringFromMains } from '../../wiring/from-mains';
 import type { Wiring } from '../../wiring/graph';
-import { inputsOf, rowFor, rowId, rowsOf } from './rows';
+import { expectedOf } from './expected';
+import { inputsOf, rowFor, rowId, rowsOf, unitsOf } from './rows';
 import { isTable, truthTable, type TruthTable } from './truth-table';
-import { solveRow } from './ways';
+import { servesOf, solveRow } from './ways';
 
 function tableOf(wiring: Wiring, layout: Layout): TruthTable {
   const made = truthTable({ wiring, inputs: inputsOf(wiring), layout });
@@ -78,9 +81,111 @@ describe('a mid-position valve, by the voltages on white and grey', () => {
   });
 });
 
+describe('a valve that nobody has said anything of', () => {
+  const unsaid = (strip: MainsSketch['strip'] = {}): Wiring =>
+    wiringFromMains(
+      mainsOf({
+        units: {
+          ...TWO_VALVE.units,
+          'heating-valve': { part: 'two-port-valve', name: 'one valve' },
+          'water-valve': { part: 'two-port-valve', name: 'other valve' }
+        },
+        strip: { ...TWO_VALVE.strip, ...strip }
+      })
+    );
+  const servedBy = (wiring: Wiring, name: string) =>
+    servesOf(
+      wiring,
+      unitsOf(wiring, 'two-port-valve').find((valve) => valve.id === `md-${name}`)!
+    );
+
+  it('works for whoever drives its motor: a thermostat, or the timer itself', () => {
+    expect(servedBy(unsaid(), 'heating-valve')).toBe('heating');
+    expect(servedBy(unsaid(), 'water-valve')).toBe('water');
+    const timed = unsaid({
+      4: ['timer.heating-on', 'heating-valve.motor'],
+      5: ['room.in'],
+      6: ['timer.water-on', 'water-valve.motor'],
+      7: ['cylinder.common']
+    });
+    expect(servedBy(timed, 'heating-valve')).toBe('heating');
+    expect(servedBy(timed, 'water-valve')).toBe('water');
+    expect(tableOf(unsaid(), 'two-valve')).toMatchObject({ harms: [] });
+  });
+
+  it('and that nothing drives is for nobody knows what', () => {
+    const off = unsaid({ 5: ['room.out'], 9: ['heating-valve.motor'] });
+    expect(servedBy(off, 'heating-valve')).toBe('unknown');
+  });
+
+  it('is what was said of it, whatever drives it', () => {
+    const wiring = wiringFromMains(
+      mainsOf({
+        ...TWO_VALVE,
+        strip: {
+          ...TWO_VALVE.strip,
+          5: ['room.out', 'water-valve.motor'],
+          7: ['cylinder.call', 'heating-valve.motor']
+        }
+      })
+    );
+    expect(servedBy(wiring, 'water-valve')).toBe('water');
+  });
+});
+
+describe('what a row has wrong', () => {
+  const amissIn = (strip: MainsSketch['strip']) => {
+    const wiring = wiringFromMains(mainsOf({ ...TWO_VALVE, strip: { ...TWO_VALVE.strip, ...strip } }));
+    return tableOf(wiring, 'two-valve').rows.flatMap(({ state: outcome, amiss }) =>
+      amiss.length > 0 ? [[rowId(outcome.row), ...amiss]] : []
+    );
+  };
+
+  it('is both ways where the thermostats drive each other’s valve', () => {
+    const exchanged = amissIn({
+      5: ['room.out', 'water-valve.motor'],
+      7: ['cylinder.call', 'heating-valve.motor']
+    });
+    expect(exchanged).toContainEqual(['heating+room:md-room', 'heating', 'water']);
+    expect(exchanged).toContainEqual(['water+cylinder', 'heating', 'water']);
+    // With both asked for, both are open, and nobody would notice.
+    expect(exchanged.map(([row]) => row)).not.toContain('heating+water+room:md-room+cylinder');
+  });
+
+  it('is the pump alone where only that is left out', () => {
+    const rows = amissIn({
+      8: ['heating-valve.switch-out', 'water-valve.switch-out', 'boiler.switched-live'],
+      9: ['pump.live']
+    });
+    expect(rows.length).toBeGreaterThan(0);
+    expect(new Set(rows.map(([, ...amiss]) => amiss.join()))).toEqual(new Set(['pump']));
+  });
+
+  it('is nothing of a layout that nobody knows', () => {
+    const wiring = wiringFromMains(mainsHouse('grey-not-driven'));
+    expect(
+      tableOf(wiring, 'unknown').rows.every(({ expected, amiss }) => expected === null && amiss.length === 0)
+    ).toBe(true);
+  });
+});
+
 describe('gravity hot water', () => {
   it('cannot heat without the boiler that hot water starts', () => {
     expect(state('gravity', true, false)).toMatchObject({ boiler: true, pump: true, waterWay: 'open' });
     expect(state('gravity', false, true)).toMatchObject({ boiler: true, pump: false, heatingWay: 'closed' });
+  });
+
+  it('may keep firing for an old timer with every room warm, and need not', () => {
+    const wiring = wiringFromMains(mainsHouse('gravity'));
+    const inputs = inputsOf(wiring);
+    const wanted = (heating: boolean, water: boolean, warm: boolean) => {
+      const row = rowFor(inputs, { heating, water });
+      const rooms = Object.fromEntries(Object.keys(row.rooms).map((id) => [id, !warm]));
+      return expectedOf('gravity-water', { ...row, rooms })?.boiler;
+    };
+    expect(wanted(true, false, true)).toBeNull();
+    expect(wanted(true, true, true)).toBe(true);
+    expect(wanted(true, false, false)).toBe(true);
+    expect(wanted(false, false, true)).toBe(false);
   });
 });
