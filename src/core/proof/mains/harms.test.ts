@@ -238,6 +238,11 @@ describe('the boiler', () => {
     expect(troubles(pumped)).toEqual([expect.stringMatching(/^boiler-without-pump @ /)]);
     expect(troubles(restripped(pumped, { 5: [...under(pumped, 5), 'pump.live'], 9: [] }))).toEqual([]);
     expect(troubles(COMBINATION)).toEqual([]);
+    // A hot-water screw that nothing is on makes no gravity hot water, for which the boiler might run without its pump.
+    const timer = { part: 'timer', contacts: 'linked' } as const;
+    expect(troubles({ ...pumped, units: { ...pumped.units, timer } })).toEqual([
+      expect.stringMatching(/^boiler-without-pump @ /)
+    ]);
   });
 
   it('that runs while a mid-position valve stays where it was has no way', () => {
