@@ -28,7 +28,8 @@ export function bin(name) {
 /** Installs what the lock file says unless exactly that is installed already. */
 export function ensureDependencies({ quiet = false } = {}) {
   const lock = readFileSync(resolve(root, 'package-lock.json'), 'utf8');
-  const installed = existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(bin('vite'));
+  const installed =
+    existsSync(stamp) && installsTheSame(readFileSync(stamp, 'utf8'), lock) && existsSync(bin('vite'));
   if (!installed) {
     console.error('Installing dependencies (once) …');
     // The output goes to standard error: a command's own standard output may be JSON for a program.
@@ -38,6 +39,22 @@ export function ensureDependencies({ quiet = false } = {}) {
     writeFileSync(stamp, lock);
   }
   if (!existsSync(resolve(root, '.svelte-kit/tsconfig.json'))) ensureGenerated();
+}
+
+/** Whether two lock files install the same: the project's own version is no dependency, and a new one throws nothing away. */
+export function installsTheSame(before, now) {
+  const installed = dependenciesIn(before);
+  return installed !== null && installed === dependenciesIn(now);
+}
+
+/** Null for a file that was cut off as it was written. */
+function dependenciesIn(lock) {
+  try {
+    const { packages } = JSON.parse(lock);
+    return JSON.stringify({ ...packages, '': { ...packages[''], version: null } });
+  } catch {
+    return null;
+  }
 }
 
 /** SvelteKit's generated types and tsconfig, which lint, check and the tests read. */
