@@ -3,6 +3,7 @@ import { colourName, type ColourCode } from '../trade/colours';
 import type { OtherKind } from '../trade/machine-kinds';
 import { ROLE_NAMES } from '../trade/roles';
 import { usualMeanings } from '../trade/terminals';
+import { counted } from '../words/text';
 import { emptyCable, emptyConductor } from './create';
 import {
   nextId,
@@ -288,7 +289,7 @@ export function addCable(job: Job, th: ThermostatId, cable: NewCable): Step {
     taken.push(conductor.id);
     return conductor;
   });
-  const label = `Cable ${cable.name} with ${colours.length === 1 ? '1 wire' : `${colours.length} wires`}`;
+  const label = `Cable ${cable.name} with ${counted(colours.length, 'wire', 'wires')}`;
   const whole = { ...emptyCable(id, cable.name), ...facts, id, near: th, far: far ?? only };
   return batch(label, [
     insertStep(job, at(th, 'cables'), whole, label),

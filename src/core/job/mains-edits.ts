@@ -1,5 +1,6 @@
 /** Edits of the record of mains heating controls, each as a step with a label that says in words what it did. Times are ISO and handed in. */
 import type { ColourCode } from '../trade/colours';
+import { counted } from '../words/text';
 import {
   MAINS_FUNCTION_NAMES,
   MAINS_METHOD_NAMES,
@@ -272,7 +273,7 @@ export function addWires(job: Job, th: ThermostatId, wires: readonly NewWire[]):
     now = apply(now, step);
     return step;
   });
-  return batch(wires.length === 1 ? 'Wire brought in' : `${wires.length} wires brought in`, steps);
+  return batch(`${counted(wires.length, 'wire', 'wires')} brought in`, steps);
 }
 
 export function setWire(

@@ -17,6 +17,7 @@ const withWire = (mains: MainsControls, change: Partial<MainsControls['wires'][n
 /** One of everything, so that any two screws can be put under one number. */
 const UNITS: MainsSketch['units'] = {
   ...TWO_VALVE.units,
+  upstairs: { part: 'room-thermostat' },
   switch: {
     part: 'timer',
     contacts: 'volt-free',
@@ -86,6 +87,7 @@ describe('two screws under one number', () => {
     ['cylinder.satisfied', 'cylinder.call'],
     ['cylinder.satisfied', 'boiler.switched-live'],
     ['room.in', 'room.out'],
+    ['room.out', 'upstairs.in'],
     ['room.out', 'cylinder.call'],
     ['frost.in', 'frost.out'],
     ['boiler.pump-live', 'boiler.switched-live']

@@ -9,7 +9,7 @@
   import { closeJob, openAgain } from '$core/job/after-edits';
   import type { MainsControls } from '$core/job/mains-schema';
   import { LAYOUT_NAMES } from '$core/trade/mains';
-  import { capital } from '$core/words/text';
+  import { capital, counted } from '$core/words/text';
   import MainsPage from '$lib/mains/mains-page.svelte';
   import { download, downloadBlob, fileName } from '$lib/files/download';
   import { clock } from '$lib/state/clock.svelte';
@@ -137,7 +137,7 @@
       {/if}
       {#if built.changes.length > 0}
         <p class="mt-2">
-          {built.changes.length === 1 ? '1 step was' : `${built.changes.length} steps were`} done, the last {moment(
+          {counted(built.changes.length, 'step was', 'steps were')} done, the last {moment(
             built.changes[built.changes.length - 1]?.at ?? ''
           )}.
         </p>
