@@ -3,7 +3,7 @@ import { afterAll, afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { inEither, Lane, type LaneSettings } from './lane';
+import { inEither, Lane, type Clock, type LaneSettings } from './lane';
 
 interface Task {
   readonly does: 'echo' | 'wait-for' | 'for-ever' | 'fill' | 'throw';
@@ -27,6 +27,25 @@ writeFileSync(
   };`
 );
 
+/** Stands still until it is put on, so that no thread is too slow on a busy machine. */
+class HeldClock implements Clock {
+  private time = 0;
+  private readonly alarms: { readonly at: number; readonly controller: AbortController }[] = [];
+  now() {
+    return this.time;
+  }
+  after(ms: number) {
+    const controller = new AbortController();
+    this.alarms.push({ at: this.time + ms, controller });
+    return controller.signal;
+  }
+  putOn(ms: number) {
+    this.time += ms;
+    for (const { at, controller } of this.alarms) if (at <= this.time) controller.abort();
+  }
+}
+
+let clock = new HeldClock();
 const lanes: Lane<Task, string>[] = [];
 function laneWith(more: Partial<LaneSettings> = {}): Lane<Task, string> {
   const lane = new Lane<Task, string>({
@@ -36,6 +55,7 @@ function laneWith(more: Partial<LaneSettings> = {}): Lane<Task, string> {
     mostWaitMs: 30_000,
     mostMs: 30_000,
     mostMb: 64,
+    clock,
     ...more
   });
   lanes.push(lane);
@@ -44,12 +64,14 @@ function laneWith(more: Partial<LaneSettings> = {}): Lane<Task, string> {
 const here = () => new AbortController().signal;
 const begun = () => readFileSync(journal, 'utf8').split('\n').slice(0, -1);
 const go = () => writeFileSync(join(folder, 'go'), '');
-/** Until the thread has begun this piece. */
-async function whileNot(says: string) {
-  while (!begun().includes(says)) await new Promise((next) => setTimeout(next, 2));
+/** Until this piece has been begun, so many times. */
+async function whileNot(says: string, times = 1) {
+  while (begun().filter((piece) => piece === says).length < times)
+    await new Promise((next) => setTimeout(next, 2));
 }
 
 beforeEach(() => {
+  clock = new HeldClock();
   writeFileSync(journal, '');
   rmSync(join(folder, 'go'), { force: true });
 });
@@ -88,7 +110,12 @@ describe('a lane', () => {
     const endless = lane.run({ does: 'for-ever', says: 'endless' }, here());
     // By what pieces took so far this one would have its turn in time.
     const waits = lane.run({ does: 'echo', says: 'waits' }, here());
+    await whileNot('endless');
+    clock.putOn(150);
     expect(await waits).toMatchObject({ ok: false, why: 'full' });
+    clock.putOn(849);
+    expect(await Promise.race([endless, 'still at it'])).toBe('still at it');
+    clock.putOn(1);
     expect(await endless).toEqual({ ok: false, why: 'too-long' });
     const again = lane.run({ does: 'wait-for', says: 'again' }, here());
     expect(await lane.run({ does: 'echo', says: 'would wait' }, here())).toMatchObject({ why: 'full' });
@@ -101,6 +128,8 @@ describe('a lane', () => {
     const lane = laneWith({ mostMs: 300 });
     const endless = lane.run({ does: 'for-ever', says: 'endless' }, here());
     const next = lane.run({ does: 'echo', says: 'next' }, here());
+    await whileNot('endless');
+    clock.putOn(300);
     expect(await endless).toEqual({ ok: false, why: 'too-long' });
     expect(await next).toEqual({ ok: true, result: 'next' });
   });
@@ -133,14 +162,17 @@ describe('a lane', () => {
     const ended = inEither([small, large], { does: 'wait-for', says: 'twice' }, here());
     const full = inEither([small, large], { does: 'echo', says: 'full' }, here());
     expect(await full).toMatchObject({ ok: false, why: 'full' });
-    while (begun().length < 2) await new Promise((next) => setTimeout(next, 2));
+    await whileNot('twice');
+    clock.putOn(200);
+    await whileNot('twice', 2);
     go();
     expect(await ended).toEqual({ ok: true, result: 'twice' });
     expect(begun()).toEqual(['twice', 'twice']);
     const [tight, roomy] = [laneWith({ mostMb: 32 }), laneWith({ mostMs: 300, mostMb: 512 })];
-    const filling = await inEither([tight, roomy], { does: 'fill', says: 'filling' }, here());
-    expect(filling.ok).toBe(false);
-    expect(begun().filter((says) => says === 'filling')).toHaveLength(2);
+    const filling = inEither([tight, roomy], { does: 'fill', says: 'filling' }, here());
+    await whileNot('filling', 2);
+    clock.putOn(300);
+    expect((await filling).ok).toBe(false);
   });
 
   it('hands a mistake of ours on without holding up the queue', async () => {

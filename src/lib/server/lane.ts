@@ -18,7 +18,17 @@ export interface LaneSettings {
   readonly mostMb: number;
   /** How much less the processor favours its threads, 0 to 19 as of `nice`; without effect where the system has no such thing. */
   readonly nice?: number;
+  readonly clock?: Clock;
 }
+
+export interface Clock {
+  /** Milliseconds since some moment. */
+  now(): number;
+  /** A signal that is aborted when so many milliseconds have gone by. */
+  after(ms: number): AbortSignal;
+}
+
+const WALL_CLOCK: Clock = { now: () => performance.now(), after: (ms) => AbortSignal.timeout(ms) };
 
 export type LaneOutcome<T> =
   | { readonly ok: true; readonly result: T }
@@ -32,9 +42,11 @@ export class Lane<Work, Result> {
   private running = 0;
   /** What one piece takes on average of late, milliseconds. */
   private meanMs = 100;
+  private readonly clock: Clock;
 
   constructor(private readonly settings: LaneSettings) {
-    const { filename, threads, mostMb, nice } = settings;
+    const { filename, threads, mostMb, nice, clock } = settings;
+    this.clock = clock ?? WALL_CLOCK;
     this.pool = new Piscina({
       filename,
       minThreads: 0,
@@ -51,7 +63,7 @@ export class Lane<Work, Result> {
     if (gone.aborted) return { ok: false, why: 'gone' };
     if (this.running < threads) this.running += 1;
     else if (this.waiting.length >= mostWaiting || this.waitMs() > mostWaitMs) return this.full();
-    else if (!(await this.turn(AbortSignal.any([gone, AbortSignal.timeout(mostWaitMs)]))))
+    else if (!(await this.turn(AbortSignal.any([gone, this.clock.after(mostWaitMs)]))))
       return gone.aborted ? { ok: false, why: 'gone' } : this.full();
     try {
       return await this.begin(work, gone);
@@ -95,8 +107,8 @@ export class Lane<Work, Result> {
 
   private async begin(work: Work, gone: AbortSignal): Promise<LaneOutcome<Result>> {
     const { mostMs } = this.settings;
-    const over = AbortSignal.timeout(mostMs);
-    const begun = performance.now();
+    const over = this.clock.after(mostMs);
+    const begun = this.clock.now();
     try {
       const result = await this.pool.run(work, { signal: AbortSignal.any([gone, over]) });
       return { ok: true, result };
@@ -106,7 +118,7 @@ export class Lane<Work, Result> {
       if (isOutOfMemory(error)) return { ok: false, why: 'too-large' };
       throw error;
     } finally {
-      this.meanMs += (performance.now() - begun - this.meanMs) / 8;
+      this.meanMs += (this.clock.now() - begun - this.meanMs) / 8;
     }
   }
 }
