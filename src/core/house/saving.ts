@@ -5,7 +5,7 @@
 import type { Habits } from '../job/survey-schema';
 import type { Band, ThermalModel } from './building';
 import { balanceOf, compressorW, copAt, type HeatSource } from './heat-source';
-import { heatingYear, type Plant, type YearBalance } from './thermal';
+import { heatingYear, seasonOf, type Plant, type YearBalance } from './thermal';
 
 export interface Saving {
   /** False where nothing would be set back that is not set back today, or where it saves nothing. */
@@ -70,8 +70,12 @@ const ENDS = ['low', 'mid', 'high'] as const;
 /** A year of one house within the band, with and without the setback. */
 export interface HouseYear {
   readonly isMiddle: boolean;
-  readonly without: YearBalance;
-  readonly with: YearBalance;
+  readonly without: HeatedYear;
+  readonly with: HeatedYear;
+}
+
+interface HeatedYear extends Pick<YearBalance, 'heatKWh' | 'recoveries'> {
+  readonly boughtKWh: number;
 }
 
 export interface SavingInput extends YearsInput {
@@ -127,34 +131,40 @@ function bandOf(all: readonly number[], mid: number, least: number): Band {
 export function yearsOf({ model, habits, hourly, source }: YearsInput): HouseYear[] {
   const setsBack = whyNothing(habits) === null;
   const setting = settingOf(habits);
-  const constant = () => habits.comfortC;
+  const [setBackC, keptC] = [hourly.map((_, hour) => setting(hour)), hourly.map(() => habits.comfortC)];
+  const season = seasonOf(hourly, habits.comfortC);
   return ENDS.flatMap((loss) =>
-    ENDS.flatMap((capacity) =>
-      ENDS.map((end): HouseYear => {
-        const lossWPerK = model.lossWPerK[loss];
-        const plant: Plant = {
-          lossWPerK,
-          capacityWhPerK: model.capacityWhPerK[capacity],
-          gainsW: model.gainsW,
-          // A plate is used as it is; where nobody read it, the heating is taken to be large enough for this loss.
-          heatingW: model.heatingKnown ? model.heatingW : Math.max(model.heatingW, lossWPerK * SIZED_K)
-        };
-        const power = powerOf(source, plant, source.efficiency[end], model.heatingKnown);
-        const year = (wanted: (hour: number) => number) =>
-          heatingYear(plant, hourly, {
-            setting: wanted,
-            comfortC: habits.comfortC,
-            solarM2: model.solarM2,
-            ...power
-          });
-        const without = year(constant);
-        return {
-          isMiddle: loss === 'mid' && capacity === 'mid' && end === 'mid',
-          without,
-          with: setsBack ? year(setting) : without
-        };
-      })
-    )
+    ENDS.flatMap((capacity) => {
+      const lossWPerK = model.lossWPerK[loss];
+      const plant: Plant = {
+        lossWPerK,
+        capacityWhPerK: model.capacityWhPerK[capacity],
+        gainsW: model.gainsW,
+        // A plate is used as it is; where nobody read it, the heating is taken to be large enough for this loss.
+        heatingW: model.heatingKnown ? model.heatingW : Math.max(model.heatingW, lossWPerK * SIZED_K)
+      };
+      const power = powerOf(source, plant, model.heatingKnown, hourly);
+      const year = (settingC: Float64Array) =>
+        heatingYear(plant, hourly, {
+          settingC,
+          comfortC: habits.comfortC,
+          solarM2: model.solarM2,
+          season,
+          ...(power.pumpW && { mostW: power.pumpW.map((pumpW) => pumpW + power.helpsW) })
+        });
+      // How warm it is does not hang on what is bought for it: one run does for the whole band of efficiency.
+      const without = year(keptC);
+      const setBack = setsBack ? year(setBackC) : without;
+      return ENDS.map((end): HouseYear => {
+        const isMiddle = loss === 'mid' && capacity === 'mid' && end === 'mid';
+        const bought = ({ heatKWh, recoveries, powerW }: YearBalance): HeatedYear => ({
+          heatKWh,
+          recoveries,
+          boughtKWh: boughtKWh(power, source.efficiency[end], powerW, hourly)
+        });
+        return { isMiddle, without: bought(without), with: bought(setBack) };
+      });
+    })
   );
 }
 
@@ -163,22 +173,39 @@ const SIZED_K = 40;
 /** What strips or a burner beside a heat pump give, as the loss at this difference, K: estimate. */
 const HELPER_K = 30;
 
-/** What the source gives at most, and what is bought for what it gives. */
-function powerOf(source: HeatSource, plant: Plant, efficiency: number, known: boolean) {
-  if (source.kind === 'burner' || source.kind === 'electric')
-    return { boughtW: (heatW: number) => heatW / efficiency };
+interface SourcePower {
+  /** What a compressor gives at most in each hour, W; null where there is none. */
+  readonly pumpW: Float64Array | null;
+  /** What helps it in the cold gives: strips, a burner, or nothing; and how much heat for what it takes. */
+  readonly helpsW: number;
+  readonly helper: number;
+}
+
+function powerOf(source: HeatSource, plant: Plant, known: boolean, hourly: Float64Array): SourcePower {
+  if (source.kind === 'burner' || source.kind === 'electric') return { pumpW: null, helpsW: 0, helper: 1 };
   const balance = known ? plant.heatingW : balanceOf(plant.lossWPerK);
-  const pump = (outdoorC: number) => compressorW(balance, outdoorC);
-  // What helps it in the cold: strips, a burner, or nothing.
-  const helps = source.strips || source.kind === 'heat-pump-with-burner' ? plant.lossWPerK * HELPER_K : 0;
-  const helper = source.kind === 'heat-pump-with-burner' ? BESIDE_BURNER : 1;
+  const withBurner = source.kind === 'heat-pump-with-burner';
   return {
-    mostW: (outdoorC: number) => pump(outdoorC) + helps,
-    boughtW: (heatW: number, outdoorC: number) => {
-      const own = Math.min(heatW, pump(outdoorC));
-      return own / copAt(efficiency, outdoorC) + (heatW - own) / helper;
-    }
+    pumpW: hourly.map((outdoorC) => compressorW(balance, outdoorC)),
+    helpsW: source.strips || withBurner ? plant.lossWPerK * HELPER_K : 0,
+    helper: withBurner ? BESIDE_BURNER : 1
   };
+}
+
+/** What is bought in a year for this heat, kWh. `powerW`: heat of each hour; `hourly`: outdoors, °C. */
+function boughtKWh(
+  { pumpW, helper }: SourcePower,
+  efficiency: number,
+  powerW: Float64Array,
+  hourly: Float64Array
+): number {
+  let bought = 0;
+  for (let hour = 0; hour < powerW.length; hour += 1) {
+    const heatW = powerW[hour] ?? 0;
+    const own = Math.min(heatW, pumpW?.[hour] ?? heatW);
+    bought += own / (pumpW ? copAt(efficiency, hourly[hour] ?? 0) : efficiency) + (heatW - own) / helper;
+  }
+  return bought / 1000;
 }
 
 /** The burner of a dual-fuel system: its fuel as if it were bought at the price of electricity, which it is cheaper than. Estimate. */

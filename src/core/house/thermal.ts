@@ -5,6 +5,7 @@
  *   T(t) = Tend + (T0 − Tend) e^(−t/τ),   Tend = To + (Q + G) / H,   τ = C / H
  *   loss over t = H (mean T − To) t,   mean T = Tend + (T0 − Tend) (τ/t) (1 − e^(−t/τ))
  */
+import { YEAR_HOURS } from '../job/survey-schema';
 
 export interface Plant {
   readonly lossWPerK: number;
@@ -54,8 +55,6 @@ export function hoursAbove(curve: Float64Array, lowestC: number): number {
 export interface YearBalance {
   /** Heat given by the heating, kWh. */
   readonly heatKWh: number;
-  /** Energy bought for it, kWh. */
-  readonly boughtKWh: number;
   readonly gainsKWh: number;
   /** Lost to outdoors, kWh. */
   readonly lossKWh: number;
@@ -63,20 +62,21 @@ export interface YearBalance {
   readonly storedKWh: number;
   /** Let out by opening windows above the setting in warm weather, kWh. */
   readonly airedKWh: number;
-  /** Indoor temperature at the end of each hour. */
+  /** Indoor temperature at the end of each hour, and what the heating gave in it, W. */
   readonly indoor: Float64Array;
+  readonly powerW: Float64Array;
   /** Hours that it took after each raise of the setting until half a degree was left. */
   readonly recoveries: readonly number[];
 }
 
-/** How a year is heated. */
+/** How a year is heated: tables by the hour, so that a year takes no call for each of them. */
 export interface Heating {
-  readonly setting: (hour: number) => number;
+  readonly settingC: Float64Array;
   readonly comfortC: number;
-  /** What the heating gives at most at an outdoor temperature, W; that of the plant where nothing is said. */
-  readonly mostW?: (outdoorC: number) => number;
-  /** Power bought for a power of heat at an outdoor temperature, W; the same where nothing is said. */
-  readonly boughtW?: (heatW: number, outdoorC: number) => number;
+  /** 1 in the hours in which it is cold enough that anybody heats; worked out from the weather where it is not at hand. */
+  readonly season?: Uint8Array;
+  /** What the heating gives at most, W; that of the plant where nothing is said. */
+  readonly mostW?: Float64Array;
   /** Window that the sun comes through, m², as `ThermalModel.solarM2`. */
   readonly solarM2?: number;
 }
@@ -101,36 +101,36 @@ export function sunAt(hour: number): number {
   return ((SUN.winter + (SUN.summer - SUN.winter) * season) * 24) / SUN_HOURS;
 }
 
+let sun: Float64Array | null = null;
+
 /**
  * A year hour by hour. The heating gives what brings the house to the setting by the end of the hour, at most its power, and nothing in
  * weather in which nobody heats; what is warmer than comfortable plus 4 K is aired out.
  */
 export function heatingYear(plant: Plant, hourly: Float64Array, heating: Heating): YearBalance {
-  const { setting, comfortC, solarM2 = 0 } = heating;
-  const mostW = heating.mostW ?? (() => plant.heatingW);
-  const boughtW = heating.boughtW ?? ((heatW: number) => heatW);
+  const { settingC, comfortC, solarM2 = 0, mostW } = heating;
   const tau = plant.capacityWhPerK / plant.lossWPerK;
   const keep = Math.exp(-1 / tau);
   const meanShare = tau * (1 - keep);
-  const indoor = new Float64Array(hourly.length);
+  const [indoor, powerW] = [new Float64Array(hourly.length), new Float64Array(hourly.length)];
+  sun ??= Float64Array.from({ length: YEAR_HOURS }, (_, hour) => sunAt(hour));
   const most = comfortC + AIRS_ABOVE_K;
-  const season = new Season(hourly, comfortC - HEATS_BELOW_K);
+  const season = heating.season ?? seasonOf(hourly, comfortC);
   const recovery = new Recovery();
-  let now = setting(0);
+  let now = settingC[0] ?? comfortC;
   const start = now;
-  let [heat, bought, gains, loss, aired] = [0, 0, 0, 0, 0];
+  let [heat, gains, loss, aired] = [0, 0, 0, 0];
   for (let hour = 0; hour < hourly.length; hour += 1) {
     const outdoor = hourly[hour] ?? 0;
-    const wanted = setting(hour);
-    const gain = plant.gainsW + solarM2 * sunAt(hour);
+    const wanted = settingC[hour] ?? comfortC;
+    const gain = plant.gainsW + solarM2 * (sun[hour % YEAR_HOURS] ?? 0);
     const endWanted = (wanted - now * keep) / (1 - keep);
-    const asked = season.heats(hour) ? Math.max(0, plant.lossWPerK * (endWanted - outdoor) - gain) : 0;
-    const power = Math.min(mostW(outdoor), asked);
+    const asked = season[hour] ? Math.max(0, plant.lossWPerK * (endWanted - outdoor) - gain) : 0;
+    const power = Math.min(mostW?.[hour] ?? plant.heatingW, asked);
     const end = outdoor + (power + gain) / plant.lossWPerK;
     const mean = end + (now - end) * meanShare;
     let next = end + (now - end) * keep;
     heat += power;
-    bought += boughtW(power, outdoor);
     gains += gain;
     loss += plant.lossWPerK * (mean - outdoor);
     if (next > most) {
@@ -139,41 +139,33 @@ export function heatingYear(plant: Plant, hourly: Float64Array, heating: Heating
     }
     recovery.note(wanted, next, asked > 0);
     indoor[hour] = next;
+    powerW[hour] = power;
     now = next;
   }
   return {
     heatKWh: heat / 1000,
-    boughtKWh: bought / 1000,
     gainsKWh: gains / 1000,
     lossKWh: loss / 1000,
     storedKWh: ((now - start) * plant.capacityWhPerK) / 1000,
     airedKWh: aired / 1000,
     indoor,
+    powerW,
     recoveries: recovery.hours
   };
 }
 
-/** Whether it is cold enough that anybody heats, by the mean of the last three days. */
-class Season {
-  private sum = 0;
-
-  constructor(
-    private readonly hourly: Float64Array,
-    private readonly belowC: number
-  ) {
-    for (let back = 1; back <= TRAILING_HOURS; back += 1) this.sum += this.at(-back);
+/** 1 in the hours in which it is cold enough that anybody heats, by the mean of the last three days. */
+export function seasonOf(hourly: Float64Array, comfortC: number): Uint8Array {
+  const { length } = hourly;
+  const before = (hour: number) => hourly[(hour - TRAILING_HOURS + length) % length] ?? 0;
+  const heats = new Uint8Array(length);
+  let sum = 0;
+  for (let back = 0; back < TRAILING_HOURS; back += 1) sum += before(back);
+  for (let hour = 0; hour < length; hour += 1) {
+    sum += (hourly[hour] ?? 0) - before(hour);
+    heats[hour] = sum / TRAILING_HOURS < comfortC - HEATS_BELOW_K ? 1 : 0;
   }
-
-  /** To be asked of each hour in turn. */
-  heats(hour: number): boolean {
-    this.sum += this.at(hour) - this.at(hour - TRAILING_HOURS);
-    return this.sum / TRAILING_HOURS < this.belowC;
-  }
-
-  private at(hour: number): number {
-    const { length } = this.hourly;
-    return this.hourly[(hour + length) % length] ?? 0;
-  }
+  return heats;
 }
 
 /** Counts the hours from each raise of the setting until the house is back. */
