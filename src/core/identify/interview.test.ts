@@ -1,10 +1,10 @@
-/** Thousands of drawn houses that answer truthfully: the useful question first must beat the list from top to bottom. */
+/** A thousand drawn houses that answer truthfully: the useful question first must beat the list from top to bottom. */
 import { describe, expect, it } from 'vitest';
 import { generatedHouse } from '../houses/generate';
 import { identify } from './identify';
 import { interview, summarise, type Order } from './interview';
 
-const HOUSES = 2000;
+const HOUSES = 1000;
 const houses = Array.from({ length: HOUSES }, (_, seed) => generatedHouse(seed + 1));
 const run = (order: Order) =>
   summarise(
