@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { mannerOf, written } from './manner';
 import { DRAWINGS, findWord, GLOSSARY, searchWords, withWords } from './glossary';
 
 describe('the words of the trade', () => {
@@ -35,6 +36,9 @@ describe('the words of the trade', () => {
     expect(searchWords('LINE volt')[0]?.id).toBe('mains');
     expect(searchWords('')).toHaveLength(GLOSSARY.length);
     expect(searchWords('submarine')).toEqual([]);
+    const american = (text: string) => written(text, mannerOf('en-US'));
+    expect(searchWords('wiring center', american)).toEqual(searchWords('wiring centre'));
+    expect(searchWords('wiring centre', american)).toEqual(searchWords('wiring centre'));
     expect(findWord('jumper')?.term).toBe('Jumper');
   });
 });

@@ -284,14 +284,15 @@ export function withWords(text: string): readonly Piece[] {
 }
 
 /** Words whose name, other names or text hold all that is asked for; those whose name does first. */
-export function searchWords(asked: string): readonly Word[] {
+export function searchWords(asked: string, say = (text: string) => text): readonly Word[] {
   const parts = asked.toLowerCase().split(/\s+/).filter(Boolean);
-  const named = ({ term, also }: Word) => [term, ...also].join(' ').toLowerCase();
+  const both = (text: string) => `${text} ${say(text)}`.toLowerCase();
+  const named = ({ term, also }: Word) => both([term, ...also].join(' '));
   const holds = (text: string) => parts.every((part) => text.includes(part));
   const words: readonly Word[] = GLOSSARY;
   const first = words.filter((entry) => holds(named(entry)));
   const others = words.filter(
-    (entry) => !first.includes(entry) && holds(`${named(entry)} ${entry.text.toLowerCase()}`)
+    (entry) => !first.includes(entry) && holds(`${named(entry)} ${both(entry.text)}`)
   );
   return [...first, ...others];
 }

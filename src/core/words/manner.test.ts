@@ -22,6 +22,10 @@ describe('the manner of a reader', () => {
       'Colors and drafts on two stories; the Center, colored gray, 12 meters off.'
     );
     expect(written(text, PLAIN_MANNER)).toBe(text);
+    // A print in capitals is what stands on the device.
+    expect(written('GREY of the valve: both ends labelled', american)).toBe(
+      'GREY of the valve: both ends labeled'
+    );
     expect(written('A diameter, a thermometer and a volt meter', american)).toBe(
       'A diameter, a thermometer and a volt meter'
     );

@@ -77,7 +77,9 @@ const SPELLINGS: readonly (readonly [british: string, american: string])[] = [
   ['cancelled', 'canceled'],
   ['judgement', 'judgment'],
   ['mould', 'mold'],
-  ['licence', 'license']
+  ['licence', 'license'],
+  ['labelled', 'labeled'],
+  ['aluminium', 'aluminum']
 ];
 const BRITISH = new RegExp(`\\b(${SPELLINGS.map(([stem]) => stem).join('|')})`, 'gi');
 const AMERICAN_OF = new Map(SPELLINGS);
@@ -103,6 +105,8 @@ export function written(text: string, manner: Manner): string {
 }
 
 function americanOf(found: string): string {
+  // In capitals it is a print, as on the grey wire's terminal of a valve: prints stay as they are.
+  if (found === found.toUpperCase()) return found;
   const american = AMERICAN_OF.get(found.toLowerCase()) ?? found;
   return found[0] === found[0]?.toUpperCase()
     ? `${american[0]!.toUpperCase()}${american.slice(1)}`

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** The plate to scale, with its terminals, beside the hand's width that one knows. */
   import type { DeviceFacts } from '$core/job/device-facts';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     device: DeviceFacts;
@@ -21,9 +22,9 @@
   height={height + 22}
   viewBox="-1 -1 {width + 2} {height + 22}"
   role="img"
-  aria-label="Plate of {device.plateWidthMm} by {device.plateHeightMm} millimetres with the terminals {device.marks.join(
-    ', '
-  )}"
+  aria-label="Plate of {device.plateWidthMm} by {device.plateHeightMm} {say(
+    'millimetres'
+  )} with the terminals {device.marks.join(', ')}"
 >
   <rect {width} {height} rx="10" fill="none" stroke="currentColor" stroke-width="1.5" />
   {#each device.marks as mark, at (mark)}

@@ -11,6 +11,7 @@
   import { page } from '$app/state';
   import { getPlace } from '../state/context';
   import { groupOf, groupsOf, stationsOf } from './stations';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const shapes = { look: Eye, decide: Scale, do: Wrench, keep: Archive };
@@ -36,14 +37,14 @@
                   aria-current={here === id ? 'page' : here === 'do' && id === 'moves' ? 'true' : undefined}
                 >
                   <span class="name"
-                    >{station.name}{#if station.done}<Check
+                    >{say(station.name)}{#if station.done}<Check
                         size={15}
                         strokeWidth={3}
                         class="ml-1 inline"
                         aria-label="done"
                       />{/if}</span
                   >
-                  <span class="says">{station.says}</span>
+                  <span class="says">{say(station.says)}</span>
                 </a>
               </li>
             {/if}

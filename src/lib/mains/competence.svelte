@@ -7,7 +7,7 @@
   import TextField from '../fields/text-field.svelte';
   import { clock } from '../state/clock.svelte';
   import { getPlace } from '../state/context';
-  import { moment } from '../words/manner.svelte';
+  import { moment, say } from '../words/manner.svelte';
 
   let { mains }: { mains: MainsControls } = $props();
   const place = getPlace();
@@ -61,7 +61,7 @@
     />
     {#if competent}
       <TextField
-        label="Name, or number of the licence"
+        label={say('Name, or number of the licence')}
         value={mains.competence.name}
         onset={(name) => place.session.edit(sayWho(place.job, id, who, name, now()))}
       />
@@ -76,7 +76,9 @@
   {:else}
     <fieldset class="mt-3">
       <legend class="text-sm"
-        >Spur off at both poles, fuse out and kept. Then, in this order, at the wiring centre:</legend
+        >{say(
+          'Spur off at both poles, fuse out and kept. Then, in this order, at the wiring centre:'
+        )}</legend
       >
       <ol class="mt-1 grid gap-x-4 sm:grid-cols-2">
         {#each CHECKS as [name, text], at (name)}

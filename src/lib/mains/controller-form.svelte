@@ -9,6 +9,7 @@
   import ChoiceField from '../fields/choice-field.svelte';
   import { getPlace } from '../state/context';
   import { emptied, typedHere } from '../state/typed.svelte';
+  import { say } from '../words/manner.svelte';
 
   let { mains, onclose }: { mains: MainsControls; onclose: () => void } = $props();
   const place = getPlace();
@@ -145,7 +146,7 @@
           >
           <label class="flex flex-col gap-1 text-sm"
             >does<select class="select w-full" bind:value={screw.does}>
-              {#each functions as does (does)}<option value={does}>{MAINS_FUNCTION_NAMES[does]}</option
+              {#each functions as does (does)}<option value={does}>{say(MAINS_FUNCTION_NAMES[does])}</option
                 >{/each}
             </select></label
           >

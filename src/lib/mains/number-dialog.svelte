@@ -9,6 +9,7 @@
   import { getPlace } from '../state/context';
   import { typedHere } from '../state/typed.svelte';
   import { stripRows, type NumberRow } from './wires-on';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     mains: MainsControls;
@@ -73,7 +74,7 @@
           <ColourChip code={here.wire.colour} stripe={here.wire.stripe} />
           {here.device?.name ?? 'not known'}
           {here.screw
-            ? `${here.screw.mark} · ${MAINS_FUNCTION_NAMES[here.screw.does]}`
+            ? `${here.screw.mark} · ${say(MAINS_FUNCTION_NAMES[here.screw.does])}`
             : '· other end not read'}
         </li>
       {:else}<li class="quiet">No wire is recorded under it.</li>{/each}
@@ -106,16 +107,19 @@
             <option value="">not read yet</option>
             {#each chosen?.screws ?? [] as screw (screw.id)}
               <option value={screw.id}
-                >{screw.mark === '' ? '(no print)' : screw.mark} · {MAINS_FUNCTION_NAMES[screw.does]}</option
+                >{screw.mark === '' ? '(no print)' : screw.mark} · {say(
+                  MAINS_FUNCTION_NAMES[screw.does]
+                )}</option
               >
             {/each}
           </select></label
         >
         <label class="flex flex-col gap-1 text-sm"
-          >Colour
+          >{say('Colour')}
           <select class="select w-full" bind:value={typed.colour} disabled={typed.earth}>
             <option value="">not recorded</option>
-            {#each colours as code (code)}<option value={code}>{COLOURS[code].name} ({code})</option>{/each}
+            {#each colours as code (code)}<option value={code}>{say(COLOURS[code].name)} ({code})</option
+              >{/each}
           </select></label
         >
         <label class="flex items-center gap-2 self-end pb-2"

@@ -9,6 +9,7 @@
   import { counted } from '$core/words/text';
   import ColourChip from '../sheet/colour-chip.svelte';
   import { stripRows, type NumberRow, type WireHere } from './wires-on';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     mains: MainsControls;
@@ -27,7 +28,7 @@
     if (device === null) return 'other end not known';
     if (screw === null) return `${device.name}: ${LABELS[wire.near.state] || 'not read'}`;
     const does =
-      screw.does === 'joint' || screw.does === 'unknown' ? '' : ` ${MAINS_FUNCTION_NAMES[screw.does]}`;
+      screw.does === 'joint' || screw.does === 'unknown' ? '' : ` ${say(MAINS_FUNCTION_NAMES[screw.does])}`;
     return `${device.name} ${screw.mark}${does === '' ? '' : ` ·${does}`}`;
   }
 
@@ -47,7 +48,7 @@
         <button type="button" class="wire" onclick={() => onwire(here.wire)}>
           <span class="says">{words(here)}</span>
           <ColourChip code={here.wire.colour} stripe={here.wire.stripe} />
-          {#if here.wire.sleeve}<span class="text-xs">sleeve {COLOURS[here.wire.sleeve].name}</span>{/if}
+          {#if here.wire.sleeve}<span class="text-xs">sleeve {say(COLOURS[here.wire.sleeve].name)}</span>{/if}
           <span
             class="lead"
             style:--hue={here.wire.colour ? COLOURS[here.wire.colour].hex : 'transparent'}
@@ -61,7 +62,7 @@
 {/snippet}
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<ol class="strip" bind:this={list} onkeydown={move} aria-label="Numbers of the wiring centre">
+<ol class="strip" bind:this={list} onkeydown={move} aria-label={say('Numbers of the wiring centre')}>
   {#each rows as row, index (`${row.strip.id} ${row.screw.id}`)}
     <li class="number" data-mark={row.screw.mark}>
       {@render wires(row.left, 'left')}

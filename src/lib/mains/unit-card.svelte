@@ -31,6 +31,7 @@
   import { getPlace } from '../state/context';
   import { typedHere } from '../state/typed.svelte';
   import { numberOf } from './wires-on';
+  import { say } from '../words/manner.svelte';
 
   let { mains, device }: { mains: MainsControls; device: MainsDevice } = $props();
   const place = getPlace();
@@ -111,7 +112,8 @@
     <b>{device.name}</b>{device.place === '' ? '' : `, ${device.place}`}
     <span class="quiet text-sm"
       >· {device.screws.filter((screw) => numberOf(mains, device, screw)?.at != null).length} of {device
-        .screws.length} terminals on the wiring centre</span
+        .screws.length}
+      {say('terminals on the wiring centre')}</span
     >
   </summary>
   <div class="mt-3 grid gap-3 sm:grid-cols-2">
@@ -180,7 +182,7 @@
           small
           label="does"
           value={screw.does}
-          choices={functions.map((does) => [does, MAINS_FUNCTION_NAMES[does]] as const)}
+          choices={functions.map((does) => [does, say(MAINS_FUNCTION_NAMES[does])] as const)}
           onset={(does) => edit(setUnitScrew(place.job, id, device.id, screw.id, { does }))}
         />
         {#if device.part !== 'wiring-centre'}

@@ -8,6 +8,7 @@
   import TextField from '../fields/text-field.svelte';
   import Dialog from '../frame/dialog.svelte';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     mains: MainsControls;
@@ -20,7 +21,7 @@
   const wire = $derived(mains.wires.find(({ id }) => id === opened?.id) ?? null);
   const cable = $derived(mains.cables.find(({ id }) => id === wire?.cable));
   const none = [['', 'none']] as const;
-  const colours = COLOUR_CODES.map((code) => [code, COLOURS[code].name] as const);
+  const colours = $derived(COLOUR_CODES.map((code) => [code, say(COLOURS[code].name)] as const));
 
   const ENDS = [
     ['unseen', 'not read yet'],
@@ -35,7 +36,7 @@
       (screw) =>
         [
           `${device?.id} ${screw.id}`,
-          `${device?.name} ${screw.mark}${screw.does === 'joint' ? '' : ` · ${MAINS_FUNCTION_NAMES[screw.does]}`}`
+          `${device?.name} ${screw.mark}${screw.does === 'joint' ? '' : ` · ${say(MAINS_FUNCTION_NAMES[screw.does])}`}`
         ] as const
     );
     return [...screws, ...ENDS];
@@ -65,7 +66,7 @@
   {#if wire}
     <div class="grid gap-3 sm:grid-cols-2">
       <ChoiceField
-        label="Colour"
+        label={say('Colour')}
         value={wire.colour ?? ''}
         choices={[['', 'not recorded'], ...colours]}
         onset={(value) => set({ colour: (value || null) as ColourCode | null })}
@@ -99,7 +100,7 @@
         onset={(value) => set({ near: endFrom(value) })}
       />
       <ChoiceField
-        label="At the wiring centre"
+        label={say('At the wiring centre')}
         value={valueOf(wire.far)}
         choices={choicesFor('far')}
         onset={(value) => set({ far: endFrom(value) })}

@@ -3,6 +3,7 @@
   import { factOf, type Where } from '$core/facts/fact';
   import { refId, type Ref } from '$core/findings/refs';
   import { getPlace } from '../state/context';
+  import { say } from '../words/manner.svelte';
 
   interface Props {
     refs: readonly Ref[];
@@ -24,7 +25,9 @@
     {@const fact = factOf(place.job, place.thermostat, ref)}
     <li>
       {fact.kind}:
-      {#if fact.where}<a class="underline" href={address(fact.where)}>{fact.text}</a>{:else}{fact.text}{/if}
+      {#if fact.where}<a class="underline" href={address(fact.where)}>{say(fact.text)}</a>{:else}{say(
+          fact.text
+        )}{/if}
     </li>
   {/each}
 </ul>

@@ -7,6 +7,7 @@
   import { setThermostat } from '../state/set';
   import { emptied, typedHere } from '../state/typed.svelte';
   import { timeText } from './words';
+  import { say } from '../words/manner.svelte';
 
   const place = getPlace();
   const typed = typedHere('stop', { resolving: '', how: '' });
@@ -56,8 +57,8 @@
     {#each place.safety.stops as stop (stop.question.id)}
       <li class="border-b border-base-300 py-3 last:border-none" data-stop={stop.question.id}>
         <div class="flex flex-wrap items-center justify-between gap-2">
-          <span class="min-w-0 flex-1 basis-64">{stop.question.ask}</span>
-          <span class="join flex-none" role="group" aria-label={stop.question.ask}>
+          <span class="min-w-0 flex-1 basis-64">{say(stop.question.ask)}</span>
+          <span class="join flex-none" role="group" aria-label={say(stop.question.ask)}>
             <button
               type="button"
               class="btn join-item min-w-16 {stop.answer?.answer === 'no' ? 'btn-neutral' : 'btn-outline'}"
@@ -75,7 +76,7 @@
         {#if stop.stops}
           <div class="stop mt-2 p-3" role="alert">
             <p class="flex gap-2 text-lg font-bold">
-              <OctagonX size={24} class="flex-none" aria-hidden="true" />{stop.question.then}
+              <OctagonX size={24} class="flex-none" aria-hidden="true" />{say(stop.question.then)}
             </p>
             <p class="mt-1">
               Call <b>{stop.question.call}</b>. The instructions of the later stations stay locked until this

@@ -84,7 +84,7 @@
       </label>
     {/if}
     <button type="button" class="btn btn-outline" onclick={() => (picking = true)}
-      >{#if colour}<ColourChip code={colour} stripe={null} />{:else}Colour{/if}</button
+      >{#if colour}<ColourChip code={colour} stripe={null} />{:else}{say('Colour')}{/if}</button
     >
     <label class="flex w-28 flex-col gap-1 text-sm"
       >Mark or state

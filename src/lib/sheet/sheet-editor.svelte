@@ -212,7 +212,7 @@
   }
 
   function nameOf(row: RowView, kind: Column, number: number): string {
-    if (kind === 'colour') return `Wire ${number}, colour: ${row.name}`;
+    if (kind === 'colour') return `Wire ${number}, ${say('colour')}: ${row.name}`;
     if (kind === 'strand') return `Wire ${number}, ${row.name}: label, joints, continuity`;
     const where = kind === 'wall' ? 'at the wall' : 'at the equipment';
     return `Wire ${number}, ${row.name}, ${where}: ${endText(row[kind])}`;

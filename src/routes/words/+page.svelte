@@ -3,9 +3,10 @@
   import { searchWords } from '$core/words/glossary';
   import { counted } from '$core/words/text';
   import Drawing from '$lib/words/drawing.svelte';
+  import { say } from '$lib/words/manner.svelte';
 
   let asked = $state('');
-  const found = $derived(searchWords(asked));
+  const found = $derived(searchWords(asked, say));
 </script>
 
 <svelte:head><title>Words · Ulterum</title></svelte:head>
@@ -26,11 +27,11 @@
         id={word.id}
       >
         <dt class="section-title self-end">
-          {word.term}{#if word.also.length > 0}<span class="quiet text-sm font-normal"
-              >&ensp;{word.also.join(', ')}</span
+          {say(word.term)}{#if word.also.length > 0}<span class="quiet text-sm font-normal"
+              >&ensp;{say(word.also.join(', '))}</span
             >{/if}
         </dt>
-        <dd class="self-start">{word.text}</dd>
+        <dd class="self-start">{say(word.text)}</dd>
         {#if word.drawing}<dd class="mt-2 sm:col-start-2 sm:row-span-2 sm:row-start-1 sm:mt-0">
             <Drawing which={word.drawing} />
           </dd>{/if}

@@ -15,7 +15,7 @@
   import { clock } from '$lib/state/clock.svelte';
   import { getPlace } from '$lib/state/context';
   import { emptied, typedHere } from '$lib/state/typed.svelte';
-  import { day, moment } from '$lib/words/manner.svelte';
+  import { day, moment, say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const typed = typedHere('hand-over', { by: '' });
@@ -49,7 +49,9 @@
 
 <MainsPage
   title="Hand over"
-  intro="For you, and for the next person who opens the wiring centre. As it is, not as it was planned."
+  intro={say(
+    'For you, and for the next person who opens the wiring centre. As it is, not as it was planned.'
+  )}
 >
   {#snippet early(mains)}
     {@const built = mainsAsBuilt(mains)}
@@ -113,9 +115,9 @@
                   <td
                     >{#if index === 0}<b>{number.mark}</b>{/if}</td
                   >
-                  <td>{wire.colour}</td>
+                  <td>{say(wire.colour)}</td>
                   <td>{wire.to}</td>
-                  <td>{wire.does}</td>
+                  <td>{say(wire.does)}</td>
                 </tr>
               {/each}
               {#if number.linked.length > 0}

@@ -27,6 +27,7 @@
   import { page } from '$app/state';
   import { getPlace } from '$lib/state/context';
   import { setThermostat } from '$lib/state/set';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   /** What stands below the wires comes after the frame that shows them, in two parts. */
@@ -110,7 +111,7 @@
       <p class="quiet mt-3 text-sm">
         Read: {read.wall} of {place.thermostat.conductors.length} at the wall, {read.equipment} at the equipment.
         <span class="hidden sm:inline"
-          >Keys: arrows walk; letters set a mark (“R”, “O/B”), two letters a colour (“RD”); “loose” and
+          >Keys: arrows walk; letters set a mark (“R”, “O/B”), two letters a {say('colour')} (“RD”); “loose” and
           “coiled” are typed too; Enter opens.</span
         >
       </p>

@@ -15,6 +15,7 @@
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import type { NumberRow } from '$lib/mains/wires-on';
   import { getPlace } from '$lib/state/context';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const id = $derived(place.thermostat.id);
@@ -46,13 +47,15 @@
 </script>
 
 <MainsPage
-  title="Wiring centre"
-  intro="The wiring centre is the strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices."
+  title={say('Wiring centre')}
+  intro={say(
+    'The wiring centre is the strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices.'
+  )}
 >
   {#snippet early(mains)}
     <Competence {mains} />
     {@const centre = mains.devices.find(({ part }) => part === 'wiring-centre')}
-    <PhotoStrip of="equipment" label="Photo of the wiring centre" />
+    <PhotoStrip of="equipment" label={say('Photo of the wiring centre')} />
     <section aria-label="Strip">
       <StripView {mains} onopen={(row) => (number = row)} onwire={(opened) => (wire = opened)} />
       {#if centre}
@@ -97,14 +100,14 @@
         <label class="flex flex-col gap-1 text-sm"
           >Another device
           <select class="select" bind:value={kind}>
-            {#each kinds as part (part)}<option value={part}>{MAINS_PART_NAMES[part]}</option>{/each}
+            {#each kinds as part (part)}<option value={part}>{say(MAINS_PART_NAMES[part])}</option>{/each}
           </select></label
         >
         <button
           type="button"
           class="btn btn-outline"
           onclick={() => place.session.edit(addUnit(place.job, id, kind))}
-          >Add the {MAINS_PART_NAMES[kind]}</button
+          >Add the {say(MAINS_PART_NAMES[kind])}</button
         >
         <label class="flex min-h-11 items-center gap-2"
           ><input

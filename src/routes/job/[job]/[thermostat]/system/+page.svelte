@@ -11,6 +11,7 @@
   import TraitList from '$lib/system/trait-list.svelte';
   import NextQuestion from '$lib/system/next-question.svelte';
   import { getPlace } from '$lib/state/context';
+  import { say } from '$lib/words/manner.svelte';
 
   const place = getPlace();
   const identification = $derived(place.identification);
@@ -63,8 +64,9 @@
   {#if identification.family === 'mains-hydronic'}
     <p class="sheet-of-paper flex flex-wrap items-center gap-3 p-4">
       <span class="min-w-0 flex-1"
-        >Timer, room thermostat, valves and boiler at 230 V meet in a wiring centre: they have a record of
-        their own.</span
+        >{say(
+          'Timer, room thermostat, valves and boiler at 230 V meet in a wiring centre: they have a record of their own.'
+        )}</span
       >
       <a class="btn btn-primary" href="strip">Record mains heating controls</a>
     </p>

@@ -96,7 +96,7 @@
   const modes = [
     { id: 'pin', name: 'Pin a spot' },
     { id: 'white', name: 'Touch white' },
-    { id: 'colour', name: 'Name a colour' }
+    { id: 'colour', name: say('Name a colour') }
   ] as const;
 
   function touch(x: number, y: number): void {
