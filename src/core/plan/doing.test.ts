@@ -14,6 +14,7 @@ import { sortedWiring, type Wiring } from '../wiring/graph';
 import { nowOf } from '../wiring/now';
 import { doMove, takeBack } from './doing';
 import { applyMoves, moveKey, movesDone } from './moves';
+import { mayChangeTheWay } from './next-step';
 import { planFor } from './plan';
 
 const CLASSROOM = makeId('thermostat', 'classroom');
@@ -125,6 +126,23 @@ describe('planning goes on from now', () => {
     const back = planFor(other, placeIn(other), { method: 'none' });
     expect(back.moves.some((move) => move.change !== null)).toBe(true);
     expect(wired(applyMoves(back.wiringNow, back.moves))).toBe(wired(back.wiringFound));
+  });
+
+  it('asks for no look that may open another way, once a wire was moved for one that stands', () => {
+    const asks = (job: Job) => mayChangeTheWay(placeIn(job), planOf(job));
+    const before = doing(SCHOOLHOUSE, 1);
+    expect(asks(before)).toBe(true);
+    const moved = planOf(SCHOOLHOUSE).moves.findIndex((move) => move.change !== null) + 1;
+    const begun = doing(SCHOOLHOUSE, moved);
+    expect(asks(begun)).toBe(false);
+    const plan = planOf(begun);
+    expect(asks(apply(begun, takeBack(begun, CLASSROOM, plan, plan.done.at(-1)!.id, at(40))!))).toBe(true);
+    // It turned out half way that it cannot be done.
+    const refused = {
+      ...plan,
+      options: plan.options.map((option) => ({ ...option, verdict: 'no' as const }))
+    };
+    expect(mayChangeTheWay(placeIn(begun), refused)).toBe(true);
   });
 
   it('keeps what is done when the record is put right, and tells what no longer fits it', () => {

@@ -75,6 +75,19 @@ export interface NextStepFacts extends StandingFacts {
   readonly machines: readonly string[];
 }
 
+/**
+ * Whether looks that may open a better way are weighed. Once a wire has been moved for a way that still stands, a better one is no reason to
+ * stop half way; where mains controls are recorded no look at a 24 V wire is worth anything.
+ */
+export function mayChangeTheWay(
+  thermostat: StandingFacts['thermostat'],
+  plan: StandingFacts['plan']
+): boolean {
+  const begun = plan.done.some(({ change }) => change !== null);
+  const stands = begun && (taken(plan)?.verdict ?? 'no') !== 'no';
+  return thermostat.mains === null && !stands;
+}
+
 export function nextStep(facts: NextStepFacts): NextStep {
   if (facts.closed && !facts.safety.locked) return { what: 'closed', station: 'keep' };
   return stopped(facts) ?? reading(facts) ?? choosing(facts) ?? working(facts);

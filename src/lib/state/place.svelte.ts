@@ -11,7 +11,7 @@ import type { HouseStudy } from '$core/survey/house-study';
 import type { Match } from '$core/match/match';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
-import { nextStep, type NextStep } from '$core/plan/next-step';
+import { mayChangeTheWay, nextStep, type NextStep } from '$core/plan/next-step';
 import type { MainsGuide } from '../mains/guide';
 import { standingOf, type Standing, type StandingFacts } from '$core/plan/standing';
 import { sortFindings, type Finding } from '$core/findings/finding';
@@ -153,8 +153,7 @@ export class Place {
   async #look(job: Job, thermostat: string, signal: AbortSignal): Promise<void> {
     this.looks = [];
     await new Promise((done) => setTimeout(done, QUIET_MS));
-    // Where mains controls are recorded no look at a 24 V wire is worth anything.
-    if (signal.aborted || !this.#planner || this.thermostat.mains !== null) return;
+    if (signal.aborted || !this.#planner || !mayChangeTheWay(this.thermostat, this.plan)) return;
     // Without them there is no word of what to look at next; the plan stands without it.
     const looks = await this.#planner.looks(job, thermostat, signal).catch(() => []);
     if (!signal.aborted) this.looks = looks;
