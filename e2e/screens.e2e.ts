@@ -76,9 +76,45 @@ async function expectEachHas(page: Page, pages: readonly string[], look: Look): 
   }
 }
 
-/** No wider than the window, every toggle is large enough to hit, and the page has a name. */
+/** Pieces of text that stand on other text, by their first words; what hovers over the page and what is cut off is left out. */
+function textOnText(): string[] {
+  const pieces: { readonly text: string; readonly at: DOMRect }[] = [];
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  const inFlow = (element: Element | null): boolean => {
+    for (let up = element; up && up !== document.body; up = up.parentElement) {
+      const { position, overflow, clipPath } = getComputedStyle(up);
+      if (['absolute', 'fixed', 'sticky'].includes(position) || clipPath !== 'none') return false;
+      if (overflow !== 'visible' || up instanceof SVGElement || up.localName === 'select') return false;
+    }
+    return true;
+  };
+  while (walker.nextNode()) {
+    const { textContent, parentElement } = walker.currentNode;
+    if (!textContent?.trim() || !parentElement?.checkVisibility() || !inFlow(parentElement)) continue;
+    const range = document.createRange();
+    range.selectNodeContents(walker.currentNode);
+    for (const at of range.getClientRects()) pieces.push({ text: textContent.trim().slice(0, 30), at });
+  }
+  pieces.sort((a, b) => a.at.top - b.at.top);
+  // Line boxes of neighbouring lines touch; letters of both are on each other only from a third of a line on.
+  return pieces.flatMap((piece, index) => {
+    const found: string[] = [];
+    for (let next = index + 1; next < pieces.length; next += 1) {
+      const other = pieces[next]!;
+      const down = Math.min(piece.at.bottom, other.at.bottom) - other.at.top;
+      if (down <= 0) break;
+      const along = Math.min(piece.at.right, other.at.right) - Math.max(piece.at.left, other.at.left);
+      if (along > 2 && down > Math.min(piece.at.height, other.at.height) / 3)
+        found.push(`${piece.text} / ${other.text}`);
+    }
+    return found;
+  });
+}
+
+/** No wider than the window, no text on other text, every toggle is large enough to hit, and the page has a name. */
 async function expectFits(page: Page): Promise<void> {
   await expectNoSideways(page);
+  expect(await page.evaluate(textOnText), page.url()).toEqual([]);
   const small = await page
     .locator('summary:visible')
     .evaluateAll((toggles) => toggles.filter((toggle) => toggle.getBoundingClientRect().height < 24).length);
@@ -167,7 +203,7 @@ test.describe('on a phone', () => {
     });
 });
 
-test('what is not accessible is found, in either theme', async ({ page }) => {
+test('what is not accessible is found, in either theme, and so is text on text', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('heading', { level: 1 }).waitFor();
   const fault = (html: string) =>
@@ -175,6 +211,9 @@ test('what is not accessible is found, in either theme', async ({ page }) => {
       main.querySelector('.fault')?.remove();
       main.insertAdjacentHTML('beforeend', `<div class="fault">${added}</div>`);
     }, html);
+  expect(await page.evaluate(textOnText)).toEqual([]);
+  await fault('<p>A line</p><p style="margin-top: -1.2em">Another</p>');
+  expect(await page.evaluate(textOnText)).toEqual(['A line / Another']);
   await fault('<img src="data:,">');
   await expect(expectAccessible(page)).rejects.toThrow('image-alt');
   // Pale on the paper of one theme, well read on the dark of the other.

@@ -99,7 +99,11 @@
                 {#if cell}{@render cell({ row, index, kind: 'colour' }, colour)}{:else}{@render colour()}{/if}
               </div>
               {#if only === null}
-                <div class="cell colour far" role={editable ? 'gridcell' : 'cell'}>
+                <div
+                  class="cell colour far"
+                  class:same={row.colourBeyond === row.colour}
+                  role={editable ? 'gridcell' : 'cell'}
+                >
                   <ColourChip code={row.colourBeyond} stripe={row.spliced === 'no' ? row.stripe : null} />
                 </div>
               {/if}
@@ -306,6 +310,21 @@
     .sheet[data-only='both'] .brackets:last-child {
       margin-left: 0;
       margin-right: -8px;
+    }
+  }
+
+  /* There is room for one sleeve: the other says the same, or moves close to its mark. */
+  @media (max-width: 360px) {
+    .sheet[data-only='both'] {
+      --mark: 3.2rem;
+    }
+
+    .sheet[data-only='both'] .cell.colour {
+      margin-inline: 0.2rem;
+    }
+
+    .sheet[data-only='both'] .cell.colour.same {
+      display: none;
     }
   }
 </style>

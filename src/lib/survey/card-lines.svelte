@@ -29,8 +29,10 @@
         aria-expanded={open}
         onclick={() => (opened = open ? null : card.id)}
       >
-        <span class="min-w-0 flex-1">{say(card.question.label)}</span>
-        <span class={['min-w-0 text-right', text ? 'font-semibold' : 'quiet']}>{text || 'not known'}</span>
+        <span class="max-w-[55%] flex-none">{say(card.question.label)}</span>
+        <span class={['min-w-0 flex-1 text-right wrap-anywhere', text ? 'font-semibold' : 'quiet']}
+          >{text || 'not known'}</span
+        >
         <ChevronDown size={16} class={['flex-none', open && 'rotate-180']} aria-hidden="true" />
       </button>
       {#if open}

@@ -23,7 +23,10 @@
   <dl class="flex flex-col gap-3">
     {#each found as word (word.id)}
       <div
-        class="sheet-of-paper grid items-center gap-x-4 gap-y-1 p-4 sm:grid-cols-[minmax(0,1fr)_auto]"
+        class={[
+          'sheet-of-paper grid items-center gap-x-4 gap-y-1 p-4',
+          word.drawing && 'sm:grid-cols-[minmax(0,1fr)_auto]'
+        ]}
         id={word.id}
       >
         <dt class="section-title self-end">
