@@ -71,6 +71,7 @@ export interface YearBalance {
 
 /** How a year is heated: tables by the hour, so that a year takes no call for each of them. */
 export interface Heating {
+  /** What is wanted in each hour, °C. */
   readonly settingC: Float64Array;
   readonly comfortC: number;
   /** 1 in the hours in which it is cold enough that anybody heats; worked out from the weather where it is not at hand. */
@@ -101,6 +102,7 @@ export function sunAt(hour: number): number {
   return ((SUN.winter + (SUN.summer - SUN.winter) * season) * 24) / SUN_HOURS;
 }
 
+/** `sunAt` of each hour: the same for every house, made when first asked for. */
 let sun: Float64Array | null = null;
 
 /**

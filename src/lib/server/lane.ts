@@ -18,6 +18,7 @@ export interface LaneSettings {
   readonly mostMb: number;
   /** How much less the processor favours its threads, 0 to 19 as of `nice`; without effect where the system has no such thing. */
   readonly nice?: number;
+  /** What the limits go by; the machine's own clock where nothing is said. */
   readonly clock?: Clock;
 }
 

@@ -93,11 +93,11 @@
     )
   );
   const full = $derived((photo?.pins.length ?? 0) >= LIMITS.pins.most);
-  const modes = [
+  const modes = $derived([
     { id: 'pin', name: 'Pin a spot' },
     { id: 'white', name: 'Touch white' },
     { id: 'colour', name: say('Name a colour') }
-  ] as const;
+  ] as const);
 
   function touch(x: number, y: number): void {
     cross = { x, y };
