@@ -1,10 +1,13 @@
 /** What the screens read of a place, over a session that is edited as a user would. */
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { setConductorEnd } from '$core/job/edits';
 import { chooseDevice, chooseMethod } from '$core/job/choices';
 import { NO_HISTORY } from '$core/job/history';
 import { makeId } from '$core/job/ids';
 import type { Job } from '$core/job/schema';
+import { apply } from '$core/job/steps';
+import { doMove } from '$core/plan/doing';
+import { planFor } from '$core/plan/plan';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { memoryStore } from '$storage/memory';
 import { Bench } from '../bench/bench.svelte';
@@ -12,6 +15,7 @@ import type { Station } from '../frame/station';
 import { stationsOf } from '../frame/stations';
 import { Place } from './place.svelte';
 import { plannerHere } from './plan-here';
+import type { Planner } from './planner';
 import { JobSession } from './session.svelte';
 
 const CLASSROOM = makeId('thermostat', 'classroom');
@@ -71,6 +75,39 @@ describe('a place', () => {
     place.session.edit(chooseMethod(place.job, CLASSROOM, 'existing-c'));
     expect(place.plan.options.find((option) => option.method === 'existing-c')?.verdict).toBe('no');
     expect(station(place, 'supply').done).toBe(false);
+  });
+});
+
+describe('looks that may open a better way', () => {
+  afterEach(() => void vi.useRealTimers());
+
+  /** How often they are asked for once a plan of this job stands and nothing more is edited. */
+  async function asked(job: Job): Promise<number> {
+    vi.useFakeTimers();
+    const session = new JobSession(memoryStore(), { job, revision: 0, saved: '', history: NO_HISTORY });
+    const looks = vi.fn(() => Promise.resolve([]));
+    const here = plannerHere();
+    const planner: Planner = {
+      plan: () => Promise.resolve(here.planHere(job, job.thermostats[0]!)),
+      looks
+    };
+    const place = new Place(
+      () => session,
+      () => CLASSROOM,
+      planner
+    );
+    place.follow();
+    await vi.runAllTimersAsync();
+    expect(place.planned).toBe(true);
+    return looks.mock.calls.length;
+  }
+
+  it('are weighed until a wire was moved', async () => {
+    expect(await asked(SCHOOLHOUSE)).toBe(1);
+    const plan = planFor(SCHOOLHOUSE, SCHOOLHOUSE.thermostats[0]!);
+    const moved = plan.moves.find((move) => move.change !== null)!;
+    const begun = doMove(SCHOOLHOUSE, CLASSROOM, plan, moved, '2026-03-01T09:00:00.000Z');
+    expect(await asked(apply(SCHOOLHOUSE, begun))).toBe(0);
   });
 });
 
