@@ -315,12 +315,8 @@
 
   /* There is room for one sleeve: the other says the same, or moves close to its mark. */
   @media (max-width: 360px) {
-    .sheet[data-only='both'] {
-      --mark: 3.2rem;
-    }
-
     .sheet[data-only='both'] .cell.colour {
-      margin-inline: 0.2rem;
+      margin-inline: 0;
     }
 
     .sheet[data-only='both'] .cell.colour.same {
