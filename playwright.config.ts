@@ -17,7 +17,7 @@ export default defineConfig({
   reporter: process.env['E2E_JSON'] ? [['line'], ['json', { outputFile: process.env['E2E_JSON'] }]] : 'line',
   outputDir: 'test-results',
   use: {
-    baseURL: `http://localhost:${port}`,
+    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     // Every test is a new browser, which would put the whole application by each time; the test of working offline lets it.

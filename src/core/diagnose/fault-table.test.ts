@@ -49,7 +49,7 @@ describe('laid over one circuit', () => {
     const chance = chanceFrom(7);
     const rows = table.rows.length / 2;
     const picked = new Set([...faults.keys()].map((key) => key + 1));
-    while (picked.size < Math.min(rows, faults.length + 250)) picked.add(Math.floor(chance.next() * rows));
+    while (picked.size < Math.min(rows, faults.length + 120)) picked.add(Math.floor(chance.next() * rows));
     for (const row of picked) {
       const hit = [table.rows[2 * row]!, table.rows[2 * row + 1]!]
         .filter((candidate) => candidate >= 0)
