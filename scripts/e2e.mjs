@@ -7,7 +7,8 @@ const chromium = ensureChromium();
 ensureProxy();
 ensureBuild();
 const port = await freePort(4188);
-const { server } = await startServer(port);
+// By the number: a name is tried at other addresses first, and of many requests at once some would wait for that.
+const { server } = await startServer(port, '127.0.0.1');
 const result = spawnSync(bin('playwright'), ['test', ...process.argv.slice(2)], {
   cwd: root,
   stdio: 'inherit',

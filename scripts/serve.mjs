@@ -25,10 +25,9 @@ export function ensureBuild() {
   run(bin('vite'), ['build', '--logLevel', 'warn'], { stdio: ['ignore', 2, 2] });
 }
 
-/** Starts the built server and resolves once it answers. */
-export async function startServer(port) {
-  // By the number it listens at: a name would be tried at another address first, and a client that makes many requests at once may wait for that.
-  const origin = `http://127.0.0.1:${port}`;
+/** Starts the built server and resolves once it answers. What a browser keeps it keeps by `host`: the demo has to stay at its own. */
+export async function startServer(port, host = 'localhost') {
+  const origin = `http://${host}:${port}`;
   const server = spawn(process.execPath, [resolve(root, 'build/index.js')], {
     cwd: root,
     // The channel tells the server when this process is gone, however it ended.
@@ -37,7 +36,7 @@ export async function startServer(port) {
   });
   for (let tries = 0; tries < 100; tries += 1) {
     if (server.exitCode !== null) throw new Error(`The server ended with code ${server.exitCode}`);
-    const answer = await fetch(`${origin}/`).catch(() => null);
+    const answer = await fetch(`http://127.0.0.1:${port}/`).catch(() => null);
     if (answer?.ok) return { origin, server };
     await new Promise((done) => setTimeout(done, 100));
   }
