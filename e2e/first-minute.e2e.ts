@@ -7,6 +7,7 @@ import {
   expectAccessible,
   expectNoSideways,
   goTo,
+  goByLink,
   open,
   openDemo,
   openWay
@@ -99,7 +100,7 @@ test.describe('on a phone', () => {
   test('the frame leaves the page to its content, and a new job raises no alarm', async ({ page }) => {
     await openDemo(page);
     await expectContentWithin(page, 96);
-    await open(page, '/');
+    await goByLink(page, '/');
     await page.getByRole('button', { name: 'New job' }).tap();
     await page.getByRole('button', { name: 'Begin at the wall' }).tap();
     await expect(page.getByRole('button', { name: /^Standing: .*0 stops/ })).toBeVisible();

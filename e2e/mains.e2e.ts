@@ -6,6 +6,7 @@ import {
   expectAccessibleInBothThemes,
   expectNoSideways,
   expectSaved,
+  goByLink,
   open
 } from './helpers';
 
@@ -124,8 +125,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
   async function station(page: Page, id: string): Promise<void> {
-    await open(page, `/job/job-quarry-row/th-quarry-annexe/${id}`);
-    await page.locator('h1').first().waitFor();
+    await goByLink(page, `/job/job-quarry-row/th-quarry-annexe/${id}`);
   }
 
   test('the demo house is worked, tested and handed over', async ({ page }) => {

@@ -1,6 +1,6 @@
 /** A house with a mark that nobody knows: what is asked first, and what opens once it is answered. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, expectSaved, open, openDemo, goTo } from './helpers';
+import { expectAccessible, expectNoSideways, expectSaved, goByLink, openDemo, goTo } from './helpers';
 
 test('a mark that nobody knows closes every way, is asked about first, and opens them once it is stated', async ({
   page
@@ -23,7 +23,7 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
         }
       : machine
   );
-  await open(page, '/');
+  await goByLink(page, '/');
   const odd = { ...job, id: 'job-odd', name: 'Odd schoolhouse' };
   await page.getByLabel('Bring in a file').setInputFiles({
     name: 'odd.json',
@@ -31,7 +31,7 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
     buffer: Buffer.from(JSON.stringify(odd))
   });
   await expect(page.getByText('Odd schoolhouse').first()).toBeVisible();
-  await open(page, '/job/job-odd/th-classroom/supply');
+  await goByLink(page, '/job/job-odd/th-classroom/supply');
 
   const looks = page.getByRole('region', { name: 'Look first' });
   await expect(looks).toContainText('Look up QX in the diagram inside the door');

@@ -8,6 +8,7 @@ import {
   expectAccessible,
   expectNoSideways,
   expectSaved,
+  goByLink,
   open,
   openDemo,
   openStation,
@@ -144,7 +145,7 @@ test('a photo carries pins, names colours without setting a function, and travel
   expect(file.suggestedFilename()).toBe('the-old-schoolhouse.ulterum.zip');
   const bytes = await readFile(await file.path());
   expect(bytes.includes(Buffer.from('Exif'))).toBe(false);
-  await open(page, '/');
+  await goByLink(page, '/');
   await page
     .getByLabel('Bring in a file')
     .setInputFiles({ name: 'again.zip', mimeType: 'application/zip', buffer: bytes });

@@ -6,6 +6,7 @@ import {
   expectAccessible,
   expectNoSideways,
   expectSaved,
+  goByLink,
   open,
   openDemo,
   openStation,
@@ -15,8 +16,7 @@ import {
 async function openFerry(page: Page, path = 'th-landing/together'): Promise<void> {
   await open(page, '/demo/ferry-house');
   await page.waitForURL('**/th-landing/sheet');
-  await open(page, `/job/job-ferry-house/${path}`);
-  await page.locator('h1').first().waitFor();
+  await goByLink(page, `/job/job-ferry-house/${path}`);
 }
 
 test('four zones overload the panel together; one bigger transformer opens all of them, in one trip', async ({
@@ -40,7 +40,7 @@ test('four zones overload the panel together; one bigger transformer opens all o
   await moves.getByRole('checkbox', { name: /Done: Power off/ }).check();
   await expectAccessible(page);
   await expectSaved(page);
-  await open(page, '/job/job-ferry-house/th-net-loft/moves');
+  await goByLink(page, '/job/job-ferry-house/th-net-loft/moves');
   await expect(page.locator('[data-progress]')).toHaveText(/^1 of \d+ done$/);
 
   // Back to the small one: the way of each is closed again, and says why.
