@@ -1,15 +1,11 @@
+import { aliases } from './scripts/aliases.mjs';
 import { serverAdapter } from './scripts/server-adapter.mjs';
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
   kit: {
     adapter: serverAdapter(),
-    alias: {
-      $core: 'src/core',
-      $storage: 'src/storage',
-      $demo: 'src/demo',
-      $worker: 'src/worker'
-    },
+    alias: aliases,
     // The service worker answers every address with one shell: its addresses must not hang on where it stands.
     paths: { relative: false },
     csp: {

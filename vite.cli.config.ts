@@ -1,11 +1,12 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { aliases } from './scripts/aliases.mjs';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Bundles the command line, and the thread that it hands long work to, so that both start without node_modules. */
 export default defineConfig({
-  resolve: { alias: { $core: here('src/core'), $demo: here('src/demo'), $worker: here('src/worker') } },
+  resolve: { alias: aliases },
   publicDir: false,
   ssr: { noExternal: true },
   build: {

@@ -1,11 +1,12 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { aliases } from './scripts/aliases.mjs';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Bundles what the threads of the built server run: the adapter does it, after the server itself. */
 export default defineConfig({
-  resolve: { alias: { $core: here('src/core'), $demo: here('src/demo') } },
+  resolve: { alias: aliases },
   publicDir: false,
   ssr: { noExternal: true },
   build: {

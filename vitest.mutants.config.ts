@@ -1,11 +1,9 @@
 /** Vitest for `npm run mutants`: the core alone, without the pages, so that thousands of runs stay short. */
-import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
-
-const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url));
+import { aliases } from './scripts/aliases.mjs';
 
 export default defineConfig({
-  resolve: { alias: { $core: at('src/core'), $demo: at('src/demo') } },
+  resolve: { alias: aliases },
   test: {
     environment: 'node',
     include: [

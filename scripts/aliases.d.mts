@@ -1,0 +1,1 @@
+export const aliases: Readonly<Record<string, string>>;
