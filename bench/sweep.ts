@@ -1,16 +1,20 @@
 /**
  * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), and odd houses with the truth behind
- * their record, planned by every method and checked in threads; every violation with a job file. A situation is a house, a thermostat and a
+ * their record, and records that know one thing less, planned by every method and checked in threads; every violation with a job file. A situation is a house, a thermostat and a
  * method. `--shard 3/64` does one part of it; `--merge` adds up what the parts have printed.
  */
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { writeJob } from '$core/formats/job-json';
+import { HOUSES } from '$core/houses/houses';
+import { MAINS_SKETCHES, mainsHouse, type MainsHouse } from '$core/houses/mains-houses';
 import { METHODS } from '$core/supply/methods/registry';
 import { BLOCK, SITUATIONS, situationOf } from '$core/houses/situations';
 import { trueHouse } from '$core/houses/true-houses';
 import { CATALOGUE } from '$core/match/catalogue';
 import { rememberingProver } from '$core/proof/proof-memory';
+import { walkLessKnown, type LessKnownWalk } from '$core/scenarios/less-known';
+import { walkMainsLessKnown } from '$core/scenarios/mains-less-known';
 import { mainsCases, mainsViolations } from '$core/scenarios/mains-sweep';
 import { checkOddHouse, type OddViolation } from '$core/scenarios/odd-check';
 import { checkSituation, sweepMemory, type Violation } from '$core/scenarios/sweep';
@@ -23,6 +27,8 @@ interface Share {
   readonly odd: number;
   /** Houses with mains controls, of all shards and threads; all there are where that is fewer. */
   readonly mains: number;
+  /** Records of which each fact is taken away, of all shards and threads. */
+  readonly less: number;
   /** Which of so many parts this thread does. */
   readonly part: number;
   readonly parts: number;
@@ -40,6 +46,9 @@ interface Report {
   /** Cases of mains controls: a house, an oddity, a controller. */
   readonly mains: number;
   readonly mainsViolations: readonly string[];
+  /** Records that knew one thing less, of either kind of controls. */
+  readonly less: number;
+  readonly bolder: readonly string[];
 }
 
 const NOTHING: Report = {
@@ -52,11 +61,13 @@ const NOTHING: Report = {
   violations: [],
   oddViolations: [],
   mains: 0,
-  mainsViolations: []
+  mainsViolations: [],
+  less: 0,
+  bolder: []
 };
 
 function sum(a: Report, b: Partial<Report>): Report {
-  const of = (key: 'done' | 'odd' | 'options' | 'offered' | 'cases' | 'compared' | 'mains') =>
+  const of = (key: 'done' | 'odd' | 'options' | 'offered' | 'cases' | 'compared' | 'mains' | 'less') =>
     a[key] + (b[key] ?? 0);
   return {
     done: of('done'),
@@ -68,7 +79,9 @@ function sum(a: Report, b: Partial<Report>): Report {
     violations: [...a.violations, ...(b.violations ?? [])],
     oddViolations: [...a.oddViolations, ...(b.oddViolations ?? [])],
     mains: of('mains'),
-    mainsViolations: [...a.mainsViolations, ...(b.mainsViolations ?? [])]
+    mainsViolations: [...a.mainsViolations, ...(b.mainsViolations ?? [])],
+    less: of('less'),
+    bolder: [...a.bolder, ...(b.bolder ?? [])]
   };
 }
 
@@ -79,6 +92,9 @@ const STRIDE = 8191;
 const ODD_SHARE = 20;
 /** One case of mains controls for so many houses with a thermostat. */
 const MAINS_SHARE = 4;
+/** One record of which each fact is taken away for so many situations. */
+const LESS_SHARE = 20_000;
+const EVERY_FACT = { step: 1, from: 0 };
 
 if (!isMainThread) work(workerData as Share);
 
@@ -87,13 +103,14 @@ function work(share: Share): void {
   let report = NOTHING;
   const tell = (more: Partial<Report>, least = REPORT_EVERY) => {
     report = sum(report, more);
-    if (report.done + report.odd + report.mains < least) return;
+    if (report.done + report.odd + report.mains + report.less < least) return;
     parentPort?.postMessage(report);
     report = NOTHING;
   };
   walkBlocks(share, tell);
   walkOddHouses(share, tell);
   walkMains(share, tell);
+  walkLess(share, tell);
   tell({}, 0);
 }
 
@@ -131,6 +148,29 @@ function walkMains({ seed, mains, part, parts }: Share, tell: Tell): void {
   }
 }
 
+/** The houses of the trade with controls of either kind, in a mixed order, and then odd ones by their number. */
+function recordAt(draw: number, seed: number): readonly [string, () => LessKnownWalk] {
+  const houses = Object.entries(HOUSES);
+  const all = [...houses.map(([name]) => name), ...(Object.keys(MAINS_SKETCHES) as MainsHouse[])];
+  const at = (seed + draw * STRIDE) % all.length;
+  const [name, make] = houses[at] ?? [];
+  if (draw >= all.length) {
+    const number = seed * 1_000_003 + draw;
+    return [`odd house ${number}`, () => walkLessKnown(trueHouse(number).record, EVERY_FACT)];
+  }
+  if (name && make) return [name, () => walkLessKnown(make(), EVERY_FACT)];
+  const strip = all[at] as MainsHouse;
+  return [strip, () => walkMainsLessKnown(mainsHouse(strip), EVERY_FACT)];
+}
+
+function walkLess({ seed, less, part, parts }: Share, tell: Tell): void {
+  for (let draw = part; draw < less; draw += parts) {
+    const [name, walk] = recordAt(draw, seed);
+    const { facts, bold } = walk();
+    tell({ less: facts, bolder: bold.map((what) => `${name}: ${what}`) });
+  }
+}
+
 interface Asked {
   readonly count: number;
   readonly seed: number;
@@ -139,6 +179,8 @@ interface Asked {
   readonly shards: number;
   /** Cases of mains controls, of all shards; one for so many houses where nothing is said. */
   readonly mains: number;
+  /** Records of which each fact is taken away, of all shards; one for so many situations where nothing is said. */
+  readonly less: number;
 }
 
 /** Null for words that make no sense. */
@@ -153,6 +195,7 @@ function read(words: readonly string[]): Asked | null {
   const asked = {
     count,
     mains: whole('mains', Math.ceil(count / METHODS.length / MAINS_SHARE)),
+    less: whole('less', Math.ceil(count / LESS_SHARE)),
     seed: whole('seed', 1),
     threads: whole('threads', 2),
     shard: shard ?? 0,
@@ -168,7 +211,7 @@ export async function main(words: readonly string[]): Promise<number> {
   const asked = read(words);
   if (!asked) {
     console.error(
-      'sweep [--count SITUATIONS] [--seed N] [--threads N] [--shard K/N] [--mains CASES], whole numbers from 1; or sweep --merge FILE…'
+      'sweep [--count SITUATIONS] [--seed N] [--threads N] [--shard K/N] [--mains CASES] [--less RECORDS], whole numbers from 1; or sweep --merge FILE…'
     );
     return 2;
   }
@@ -181,17 +224,17 @@ export async function main(words: readonly string[]): Promise<number> {
   );
   console.log(`${RESULT}${JSON.stringify({ ...total, seconds })}`);
   tell(total);
-  return failed(total) ? 1 : 0;
+  return violationsIn(total) > 0 ? 1 : 0;
 }
 
-async function inThreads({ count, seed, threads, shard, shards, mains }: Asked): Promise<Report> {
+async function inThreads({ count, seed, threads, shard, shards, mains, less }: Asked): Promise<Report> {
   let total = NOTHING;
   const plans = Math.ceil(count / METHODS.length);
   const odd = Math.ceil(plans / ODD_SHARE);
   await Promise.all(
     Array.from({ length: threads }, (_, thread) => {
       const part = (shard - 1) * threads + thread;
-      const share: Share = { seed, count: plans - odd, odd, mains, part, parts: shards * threads };
+      const share: Share = { seed, count: plans - odd, odd, mains, less, part, parts: shards * threads };
       const worker = new Worker(new URL(import.meta.url), { workerData: share });
       return new Promise<void>((resolve, reject) => {
         worker.on('message', (report: Report) => (total = sum(total, report)));
@@ -222,15 +265,15 @@ function merge(files: readonly string[]): number {
   const seconds = reports.reduce((all, report) => all + report.seconds, 0);
   console.log(`${pageOf(total)}; ${reports.length} shards, ${seconds.toFixed(0)} s of them in all`);
   tell(total);
-  return failed(total) || reports.length < files.length ? 1 : 0;
+  return violationsIn(total) > 0 || reports.length < files.length ? 1 : 0;
 }
 
 function situationsIn({ done, odd }: Report): number {
   return (done + odd) * METHODS.length;
 }
 
-function failed({ violations, oddViolations, mainsViolations: mains }: Report): boolean {
-  return violations.length + oddViolations.length + mains.length > 0;
+function violationsIn({ violations, oddViolations, mainsViolations: mains, bolder }: Report): number {
+  return violations.length + oddViolations.length + mains.length + bolder.length;
 }
 
 function pageOf(total: Report): string {
@@ -238,12 +281,13 @@ function pageOf(total: Report): string {
     `${situationsIn(total)} situations: ${total.done} of ${SITUATIONS} houses with a thermostat and ${total.odd} odd houses with one, ${METHODS.length} methods each, ${total.options} ways with their variants`,
     `${total.offered} on offer and checked, ${total.cases} calls powered up in every case of polarity and bonding, ${total.compared} of them compared with the second checker`,
     `${total.mains} cases of mains controls: a house, one oddity, a controller; every way on offer done and solved in every state`,
-    `${total.violations.length + total.oddViolations.length + total.mainsViolations.length} violations`
+    `${total.less} records that know one thing less, none of which may make a way bolder`,
+    `${violationsIn(total)} violations`
   ].join('\n');
 }
 
-function tell({ violations, oddViolations, mainsViolations: mains }: Report): void {
-  for (const violation of mains.slice(0, 200)) console.log(violation);
+function tell({ violations, oddViolations, mainsViolations: mains, bolder }: Report): void {
+  for (const violation of [...mains, ...bolder].slice(0, 200)) console.log(violation);
   if (violations.length + oddViolations.length === 0) return;
   mkdirSync('dist/sweep', { recursive: true });
   for (const { situation, option, what } of violations.slice(0, 200)) {

@@ -7,6 +7,7 @@ import { CATALOGUE, findDevice } from '../match/catalogue';
 import { house, type House } from '../houses/builder';
 import { furnaceFourWires, furnaceWithSpare, HOUSES, heatOnly } from '../houses/houses';
 import { prove } from '../proof/prove';
+import { offersIn } from '../supply/options';
 import { situationOf } from '../supply/situation';
 import { applyChange, difference, reverseChange } from '../wiring/difference';
 import { sortedWiring, type Wiring } from '../wiring/graph';
@@ -21,12 +22,13 @@ const DEVICES = CATALOGUE.filter((device) =>
   ['de-fellgate', 'de-weftline', 'de-farspeak', 'de-pair'].includes(device.id)
 );
 
-/** Every pair of before and after that any method makes in the houses, and in random ones. */
+/** Every pair of before and after that any method makes in the houses, and in random ones: as offered, for moves do not ask what was proven. */
 function pairs(where: House): [Wiring, Wiring][] {
+  const situation = situationOf(where.job, where.thermostat);
   return DEVICES.flatMap((device) =>
-    planFor(where.job, where.thermostat, { device }).options.flatMap((option): [Wiring, Wiring][] =>
+    offersIn(situation, device).flatMap(({ method, offer }): [Wiring, Wiring][] =>
       // Left as it is, an old adapter stays with all that is on it; so it does where only something is put right.
-      option.after && option.method !== 'none' ? [[option.before, option.after]] : []
+      offer.after && method.id !== 'none' ? [[situation.found, offer.after]] : []
     )
   );
 }

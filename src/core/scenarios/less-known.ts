@@ -1,9 +1,12 @@
-/** Records with one fact taken away, for holding that knowing less never makes a plan bolder. */
+/** Records with one fact taken away: knowing less never makes a plan bolder. */
+import type { Finding } from '../findings/finding';
+import { ref, refId, type Ref } from '../findings/refs';
 import type { Conductor } from '../job/schema';
-import { refId, type Ref } from '../findings/refs';
-import { ref } from '../findings/refs';
 import type { House } from '../houses/builder';
 import { withConductor, withJob, withThermostat } from '../houses/changed';
+import { findDevice } from '../match/catalogue';
+import { planFor, type Plan } from '../plan/plan';
+import { VERDICTS } from '../trade/vocabulary';
 
 export interface LessKnown {
   readonly what: string;
@@ -73,4 +76,66 @@ export function lessKnown(house: House): LessKnown[] {
       };
     })
   ];
+}
+
+/** Stops that come from what is believed of a system: each piece of evidence may be what raised them. */
+const OF_BELIEF: ReadonlySet<Finding['code']> = new Set([
+  'data-conductors',
+  'line-voltage',
+  'mains-controls',
+  'millivolt',
+  'voltage-class-unsettled',
+  'system-unknown',
+  'system-unsettled',
+  'no-circuit',
+  'not-for-this-family'
+]);
+
+/** Ways that are judged better with less known, though no fact that is gone had caused what closed them. */
+function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
+  const rests = (because: readonly Ref[]) => because.some((cause) => gone.has(refId(cause)));
+  return less.options.flatMap((option) => {
+    const was = full.options.find((plannedOption) => plannedOption.method === option.method);
+    if (!was || option.method === 'none') return [];
+    if (VERDICTS.indexOf(option.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
+    // What closed it and no longer does: each has to be gone because of the fact that is.
+    const vanished = was.findings.filter(
+      (finding) =>
+        finding.level !== 'note' &&
+        !option.findings.some((it) => it.code === finding.code && it.level === finding.level)
+    );
+    const excused = vanished.every(
+      (finding) => rests(finding.because) || OF_BELIEF.has(finding.code) || finding.worlds
+    );
+    return excused && vanished.length > 0
+      ? []
+      : [`${option.method}: ${was.verdict} becomes ${option.verdict}`];
+  });
+}
+
+/** Facts that a walk takes: every `step`-th, from the one at `from` on. */
+export interface Every {
+  readonly step: number;
+  readonly from: number;
+}
+
+export interface LessKnownWalk {
+  /** Records that knew one thing less. */
+  readonly facts: number;
+  /** Ways that one of them made bolder, in words. */
+  readonly bold: readonly string[];
+}
+
+/** Takes the facts of a house away one by one, and plans it without each for the same thermostat. */
+export function walkLessKnown(house: House, { step, from }: Every, model = 'de-fellgate'): LessKnownWalk {
+  const planned = ({ job, thermostat }: House) =>
+    planFor(job, thermostat, { device: findDevice(job, model) ?? null });
+  const full = planned(house);
+  const facts = lessKnown(house).filter((_, at) => at % step === from % step);
+  return {
+    facts: facts.length,
+    bold: facts.flatMap(({ what, gone, house: less }) =>
+      bolder(full, planned(less), gone).map((word) => `${what}: ${word}`)
+    )
+  };
 }

@@ -8,7 +8,7 @@ const HOUSES = Object.keys(MAINS_SKETCHES) as MainsHouse[];
 
 describe('houses with mains controls, made odd in one place', () => {
   it.each(HOUSES)('%s: the solver and reachability alone agree on what runs', (house) => {
-    const odd = odditiesOf(house).filter((_, at) => at % 3 === 0);
+    const odd = odditiesOf(house).filter((_, at) => at % 5 === 0);
     for (const { name, truth } of odd) {
       const wiring = wiringFromMains(truth);
       expect({ name, differ: disagreements(wiring, inputsOf(wiring)) }).toEqual({ name, differ: [] });
@@ -16,14 +16,14 @@ describe('houses with mains controls, made odd in one place', () => {
   });
 
   /** A prime, so that the sample goes through all houses, oddities and controllers. */
-  const STRIDE = 127;
+  const STRIDE = 211;
   const sample = [...mainsCases()].filter((_, at) => at % STRIDE === 0);
   it('have nothing on offer that is wrong in the true house', () => {
     const wrong = sample.flatMap((mainsCase) =>
       mainsViolations(mainsCase).map((what) => `${mainsCase.id}: ${what}`)
     );
     expect(wrong).toEqual([]);
-    expect(sample.length).toBeGreaterThan(150);
+    expect(sample.length).toBeGreaterThan(100);
   });
 
   it('are told where the house is otherwise than its record', () => {

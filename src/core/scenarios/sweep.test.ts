@@ -11,7 +11,7 @@ import { reachedLoads } from './reach-checker';
 import { SITUATIONS, situationOf } from '../houses/situations';
 import { checkSituation, type Violation } from './sweep';
 
-const SAMPLE = 160;
+const SAMPLE = 110;
 
 describe('the sweep', () => {
   it('knows more than a million situations, each different', () => {

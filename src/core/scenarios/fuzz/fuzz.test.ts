@@ -18,7 +18,7 @@ const jobs = files.map((name) => JSON.parse(readFileSync(name, 'utf8')) as unkno
 const still = () => 0;
 
 // A year of weather has thousands of lines and few that differ.
-const COUNTS = { jobs: 240, 'lists of wires': 240, weather: 60, devices: 300, bundles: 300 } as const;
+const COUNTS = { jobs: 160, 'lists of wires': 120, weather: 40, devices: 200, bundles: 160 } as const;
 
 describe('a broken file', () => {
   it.each(FUZZ_KINDS)('is taken or refused with a place, and no figure of it is none: %s', (kind) => {
