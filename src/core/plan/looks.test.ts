@@ -37,6 +37,18 @@ describe('the next look', () => {
     expect(found[0]).toMatchObject({ at: { what: 'mark', mark: 'QX' }, opens: 'existing-c' });
   });
 
+  it('is the other end of a wire on C, also where no C is recorded at the machine yet', () => {
+    for (const board of [
+      ['R', 'C', 'W', 'Y', 'G'],
+      ['R', 'W', 'Y', 'G']
+    ]) {
+      const found = looks(
+        ac({ strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C unseen'], board, outlet: 'none' })
+      );
+      expect(found[0], board.join(' ')).toMatchObject({ at: { what: 'ends' }, opens: 'existing-c' });
+    }
+  });
+
   it('is the meter where two ends do not fit', () => {
     const found = looks(
       ac({ strands: ['RD R R', 'WH W G', 'YE Y Y', 'GN G W', 'BU C C'], continuity: 'untested' })

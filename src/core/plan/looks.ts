@@ -4,6 +4,7 @@
  * that would be taken without it, over the effort.
  */
 import { worthAsking, type Effort } from '../belief/bayes';
+import { newScrew } from '../job/screws';
 import type { Conductor, Job, Thermostat } from '../job/schema';
 import { isHot } from '../trade/terminals';
 import { ROLE_MARKS, SCREW_ROLES } from '../trade/roles';
@@ -160,27 +161,35 @@ function spareLooks(thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
 /** Chance that an end which nobody has read is where the wall says: estimate. */
 const END_IS_AS_TAKEN = 0.9;
 
-/** Ends that the proof takes to be where the wall says. */
+/** Ends that the proof takes to be where the wall says. A screw that is not recorded is seen with the end that is on it. */
 function endLooks(job: Job, thermostat: Thermostat, withPlace: WithPlace): Candidate[] {
   const { assumed, found } = situationOf(job, thermostat);
   if (assumed.length === 0) return [];
-  const read = thermostat.conductors.map((conductor): Conductor => {
-    const strand = found.strands.find((candidate) => candidate.id === conductor.id);
-    const terminal = strand && assumed.includes(strand.id) ? landedTerminal(strand.far) : null;
-    const machine = job.equipment.find((candidate) =>
-      candidate.screws.some((screw) => terminalOfScrew(candidate.id, screw.id) === terminal)
-    );
-    const screw = machine?.screws.find((candidate) => terminalOfScrew(machine.id, candidate.id) === terminal);
-    return machine && screw
-      ? { ...conductor, far: { state: 'landed', on: [{ at: machine.id, screw: screw.id }] } }
-      : conductor;
+  const ends = new Map<string, Conductor['far']>();
+  let { equipment } = job;
+  for (const strand of found.strands) {
+    const far = assumed.includes(strand.id) ? landedTerminal(strand.far) : null;
+    const terminal = far === null ? undefined : terminalAt(found, far);
+    const machine = equipment.find(({ id }) => id === terminal?.device.id);
+    if (far === null || !terminal || !machine) continue;
+    const known = machine.screws.find((screw) => terminalOfScrew(machine.id, screw.id) === far);
+    const screw = known ?? newScrew(machine.screws, terminal.screw.mark);
+    if (!known)
+      equipment = equipment.map((candidate) =>
+        candidate === machine ? { ...machine, screws: [...machine.screws, screw] } : candidate
+      );
+    ends.set(strand.id, { state: 'landed', on: [{ at: machine.id, screw: screw.id }] });
+  }
+  const conductors = thermostat.conductors.map((conductor): Conductor => {
+    const far = ends.get(conductor.id);
+    return far ? { ...conductor, far } : conductor;
   });
   return [
     {
       at: { what: 'ends', conductors: assumed },
       effort: 'climb',
       answers: [
-        { chance: END_IS_AS_TAKEN, job: withPlace({ conductors: read }) },
+        { chance: END_IS_AS_TAKEN, job: { ...withPlace({ conductors }), equipment } },
         { chance: 1 - END_IS_AS_TAKEN, job }
       ]
     }

@@ -6,7 +6,7 @@ import type { House } from '../houses/builder';
 import { withConductor, withJob, withThermostat } from '../houses/changed';
 import { findDevice } from '../match/catalogue';
 import { planFor, type Plan } from '../plan/plan';
-import { VERDICTS } from '../trade/vocabulary';
+import { VERDICTS, type MethodId } from '../trade/vocabulary';
 
 export interface LessKnown {
   readonly what: string;
@@ -17,13 +17,17 @@ export interface LessKnown {
 
 const ids = (...refs: readonly Ref[]) => new Set(refs.map(refId));
 
+/** What is fixed at the wall and loose at the machine is a fault that was seen; unseen, its end is taken to be sound, and to be read first. */
+const isBreak = (near: Conductor['near'], far: Conductor['far']) =>
+  near.state === 'landed' && far.state === 'loose';
+
 /** Every record that knows one thing less: an end unread, a mark unknown, a plate unread, an answer gone. */
 export function lessKnown(house: House): LessKnown[] {
   const { job, thermostat } = house;
   const unread: Conductor['far'] = { state: 'unseen', on: [] };
   return [
     ...thermostat.conductors
-      .filter((conductor) => conductor.far.state !== 'unseen')
+      .filter(({ near, far }) => far.state !== 'unseen' && !isBreak(near, far))
       .map((conductor) => ({
         what: `${conductor.id} is not read at the equipment`,
         gone: ids(ref.conductor(conductor.id)),
@@ -91,25 +95,44 @@ const OF_BELIEF: ReadonlySet<Finding['code']> = new Set([
   'not-for-this-family'
 ]);
 
+type Option = Plan['options'][number];
+
+/** Findings of a proof rest on a call; those about a supply rest on its plate as well. */
+function restsOn({ because }: Finding, gone: ReadonlySet<string>): boolean {
+  return because.some(
+    (cause) =>
+      gone.has(refId(cause)) ||
+      (cause.kind === 'part' && cause.device !== null && gone.has(refId(ref.machine(cause.device))))
+  );
+}
+
+/** Plans the fuller record again, with this variant of this method taken: a plan shows one variant of each. */
+type WithVariant = (method: MethodId, variant: string | null) => Plan;
+
 /** Ways that are judged better with less known, though no fact that is gone had caused what closed them. */
-function bolder(full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
-  const rests = (because: readonly Ref[]) => because.some((cause) => gone.has(refId(cause)));
+export function bolder(fullWith: WithVariant, full: Plan, less: Plan, gone: ReadonlySet<string>): string[] {
+  const better = (option: Option, was: Option) =>
+    VERDICTS.indexOf(option.verdict) < VERDICTS.indexOf(was.verdict);
   return less.options.flatMap((option) => {
-    const was = full.options.find((plannedOption) => plannedOption.method === option.method);
-    if (!was || option.method === 'none') return [];
-    if (VERDICTS.indexOf(option.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
+    const best = full.options.find(({ method }) => method === option.method);
+    if (!best || option.method === 'none' || !better(option, best)) return [];
+    const variant = option.variant?.id ?? null;
+    const same = best.variant?.id === variant ? full : fullWith(option.method, variant);
+    const was = same.options.find(({ method }) => method === option.method) ?? best;
     // What closed it and no longer does: each has to be gone because of the fact that is.
     const vanished = was.findings.filter(
       (finding) =>
         finding.level !== 'note' &&
         !option.findings.some((it) => it.code === finding.code && it.level === finding.level)
     );
+    // What is put right with it only where the fact is known makes another circuit, in which other things are wrong.
+    if (vanished.some((finding) => finding.code === 'repair' && restsOn(finding, gone))) return [];
     const excused = vanished.every(
-      (finding) => rests(finding.because) || OF_BELIEF.has(finding.code) || finding.worlds
+      (finding) => restsOn(finding, gone) || OF_BELIEF.has(finding.code) || finding.worlds
     );
     return excused && vanished.length > 0
       ? []
-      : [`${option.method}: ${was.verdict} becomes ${option.verdict}`];
+      : [`${option.method} ${variant ?? ''}: ${was.verdict} becomes ${option.verdict}`];
   });
 }
 
@@ -128,14 +151,16 @@ export interface LessKnownWalk {
 
 /** Takes the facts of a house away one by one, and plans it without each for the same thermostat. */
 export function walkLessKnown(house: House, { step, from }: Every, model = 'de-fellgate'): LessKnownWalk {
-  const planned = ({ job, thermostat }: House) =>
-    planFor(job, thermostat, { device: findDevice(job, model) ?? null });
+  const device = (job: House['job']) => findDevice(job, model) ?? null;
+  const planned = ({ job, thermostat }: House) => planFor(job, thermostat, { device: device(job) });
   const full = planned(house);
+  const fullWith: WithVariant = (method, variant) =>
+    planFor(house.job, house.thermostat, { device: device(house.job), method, variant });
   const facts = lessKnown(house).filter((_, at) => at % step === from % step);
   return {
     facts: facts.length,
     bold: facts.flatMap(({ what, gone, house: less }) =>
-      bolder(full, planned(less), gone).map((word) => `${what}: ${word}`)
+      bolder(fullWith, full, planned(less), gone).map((word) => `${what}: ${word}`)
     )
   };
 }

@@ -34,17 +34,29 @@ export function feedingBoard(wiring: Wiring, device?: DeviceFacts): Board | unde
   return (feeding.find((candidate) => candidate.rail === rail) ?? feeding[0])?.board ?? all[0];
 }
 
-export function boardWithCommon(wiring: Wiring, device?: DeviceFacts): Board | undefined {
-  const board = feedingBoard(wiring, device);
-  return board && hasMark(board, 'C') ? board : undefined;
+/** The wiring that a way begins with, and the record: what stands in the one alone was taken to be so. */
+export interface Boards {
+  readonly before: Wiring;
+  readonly recorded: Wiring;
+}
+
+/** A common that somebody has seen: on one that an unread wire is only taken to be on, nothing new is landed. */
+function hasCommon(board: Board, recorded: Wiring): boolean {
+  return boards(recorded).some((candidate) => candidate.id === board.id && hasMark(candidate, 'C'));
+}
+
+export function boardWithCommon({ before, recorded }: Boards, device?: DeviceFacts): Board | undefined {
+  const board = feedingBoard(before, device);
+  return board && hasCommon(board, recorded) ? board : undefined;
 }
 
 /** Machines whose common could be landed: the one that feeds the electronics first, others only where they bring a supply of their own. */
-export function commonBoards(wiring: Wiring, device: DeviceFacts): Board[] {
-  const first = boardWithCommon(wiring, device);
+export function commonBoards(wirings: Boards, device: DeviceFacts): Board[] {
+  const first = boardWithCommon(wirings, device);
+  const { before, recorded } = wirings;
   const others =
-    countSupplies(wiring) > 1
-      ? boards(wiring).filter((board) => hasMark(board, 'C') && board.id !== first?.id)
+    countSupplies(before) > 1
+      ? boards(before).filter((board) => hasCommon(board, recorded) && board.id !== first?.id)
       : [];
   return first ? [first, ...others] : others;
 }

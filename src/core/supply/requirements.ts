@@ -7,24 +7,23 @@ import { boardWithCommon, commonBoards, feedingBoard, noCommonMark, strandsAt } 
 import type { SupplySituation, Variant } from './types';
 
 /** The board that feeds the wall, with a common, for a device that takes one; or why not. */
-export function commonAtBothPlates({ before, device }: SupplySituation): Board | Finding {
+export function commonAtBothPlates({ before, recorded, device }: SupplySituation): Board | Finding {
   if (!marksMean(device.marks, 'C'))
     return finding('stop', 'device-has-no-common', { what: 'none', model: device.model }, [
       ref.device(device.id)
     ]);
-  return boardWithCommon(before, device) ?? noCommonMark(feedingBoard(before, device));
+  return boardWithCommon({ before, recorded }, device) ?? noCommonMark(feedingBoard(before, device));
 }
 
 /** The machine that a variant names after its `@`, else the first whose common could be landed; or why there is none. */
 export function commonAt(situation: SupplySituation, variant: string | null): Board | Finding {
-  const { before, device } = situation;
-  const named = commonBoards(before, device).find((board) => variant?.endsWith(`@${board.id}`));
+  const named = commonBoards(situation, situation.device).find((board) => variant?.endsWith(`@${board.id}`));
   return named ?? commonAtBothPlates(situation);
 }
 
 /** `choices` for each machine whose common could be landed, where there is more than one; unchanged where there is not. */
-export function perCommon({ before, device }: SupplySituation, choices: readonly Variant[]): Variant[] {
-  const machines = commonBoards(before, device);
+export function perCommon(situation: SupplySituation, choices: readonly Variant[]): Variant[] {
+  const machines = commonBoards(situation, situation.device);
   if (machines.length < 2) return [...choices];
   const base = choices.length > 0 ? choices : [{ id: '', title: '' }];
   return base.flatMap((variant) =>

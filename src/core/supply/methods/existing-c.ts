@@ -1,6 +1,6 @@
 import { ref } from '../../findings/refs';
-import { finding } from '../../findings/finding';
-import { isFree, landed, landedMark, sheetTerminal } from '../../wiring/graph';
+import { finding, type Finding } from '../../findings/finding';
+import { isFree, landed, landedMark, sheetTerminal, type Wiring } from '../../wiring/graph';
 import { continuityFindings, strandsAt } from '../equipment';
 import { commonAt, isFinding, perCommon } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
@@ -23,7 +23,7 @@ export const existingC: Method = {
     const { before, recorded, device } = situation;
     const board = commonAt(situation, variant);
     if (isFinding(board))
-      return refused(...(board.code === 'board-mark-missing' ? oneEnded(situation) : []), board);
+      return refused(...(board.code === 'board-mark-missing' ? withoutBoard(situation) : []), board);
     const candidates = strandsAt(before, board, 'C');
     const strand =
       candidates.find((candidate) => candidate.near.state === 'landed') ??
@@ -49,7 +49,7 @@ export const existingC: Method = {
       findings: [
         ...findings,
         ...(wasFree ? continuityFindings(strand) : []),
-        ...notRead(recorded, strand.id)
+        ...commonNotRead(recorded, strand.id)
       ],
       loses: [],
       parts: [],
@@ -59,7 +59,7 @@ export const existingC: Method = {
 };
 
 /** A C at the wall whose other end is known to be on nothing. */
-function oneEnded({ recorded }: SupplySituation) {
+function oneEnded({ recorded }: SupplySituation): Finding[] {
   return recorded.strands.flatMap((strand) =>
     landedMark(recorded, strand.near) === 'C' && isFree(strand.far)
       ? [
@@ -71,7 +71,15 @@ function oneEnded({ recorded }: SupplySituation) {
   );
 }
 
-function notRead(recorded: SupplySituation['recorded'], id: string) {
+/** What is known of a C at the wall where no machine has one: on nothing, or not read. */
+function withoutBoard(situation: SupplySituation): Finding[] {
+  const { recorded } = situation;
+  const onC = recorded.strands.filter((strand) => landedMark(recorded, strand.near) === 'C');
+  return [...oneEnded(situation), ...onC.flatMap(({ id }) => commonNotRead(recorded, id))];
+}
+
+/** A wire that is to be the common, and whose other end nobody has seen. */
+export function commonNotRead(recorded: Wiring, id: string): Finding[] {
   const strand = recorded.strands.find((candidate) => candidate.id === id);
   return strand?.far.state === 'unseen'
     ? [finding('stop', 'end-not-read', { what: 'on-c', conductor: strand.name }, [ref.conductor(strand.id)])]

@@ -56,6 +56,13 @@ describe('existing-c', () => {
     });
     expect(optionOf(unseen, 'existing-c').verdict).toBe('no');
     expect(codes(optionOf(unseen, 'existing-c'))).toContain('end-not-read');
+    // A board on which nobody has seen a C either: both are said.
+    const neither = house({
+      strands: ['RD R R', 'WH W W', 'BU C unseen'],
+      board: ['R', 'W'],
+      observed: openAir
+    });
+    expect(codes(optionOf(neither, 'existing-c'))).toEqual(['end-not-read', 'board-mark-missing']);
   });
 
   it('takes a common that is landed at the equipment and coiled at the wall, once it is proven to be the same one', () => {
@@ -107,7 +114,36 @@ describe('spare-conductor', () => {
       observed: openAir
     });
     expect(codes(optionOf(noC, 'spare-conductor'))).toEqual(['board-mark-missing']);
+    // That a wire which nobody has followed is on C at the wall makes no C on the board.
+    const taken = house({
+      strands: ['RD R R', 'WH W W', 'BU C unseen', 'YE coiled coiled'],
+      board: ['R', 'W'],
+      observed: openAir
+    });
+    for (const method of ['spare-conductor', 'add-conductor'] as const)
+      expect(codes(optionOf(taken, method)), method).toContain('board-mark-missing');
     expect(codes(optionOf(furnaceFourWires(), 'spare-conductor'))).toEqual(['no-spare']);
+  });
+});
+
+describe('a wire that is loose at the machine and on O at the wall', () => {
+  const onO = (stated: 'heat-pump' | 'furnace-ac', observed: Record<string, string>) =>
+    house({
+      strands: ['RD R R', 'YE Y Y', 'GN G G', 'WH W W', 'OG O loose'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      stated,
+      observed
+    });
+
+  it('is no spare on a heat pump: it is the valve’s, and somebody misses it', () => {
+    const pump = onO('heat-pump', { ...openAir, 'outdoor-unit': 'runs', flue: 'none' });
+    expect(codes(optionOf(pump, 'spare-conductor'))).toEqual(['no-spare']);
+  });
+
+  it('is free on a furnace, where an O carries nothing', () => {
+    expect(optionOf(onO('furnace-ac', openAir), 'spare-conductor').loses).toEqual([
+      { what: 'spare', conductor: 'orange' }
+    ]);
   });
 });
 
@@ -364,6 +400,22 @@ describe('receiver-at-equipment', () => {
         (plannedOption) => plannedOption.method === 'new-cable'
       )?.verdict
     ).toBe('no');
+  });
+
+  it('hangs at the wall only on a common whose other end somebody has seen', () => {
+    const atWall = (far: string) => {
+      const { job, thermostat } = house({
+        strands: ['RD R R', 'WH W W', `BU C ${far}`],
+        board: ['R', 'C', 'W'],
+        observed: { ...openAir, 'outdoor-unit': 'none' }
+      });
+      const device = findDevice(job, 'de-farspeak') ?? null;
+      const request = { device, method: 'receiver-at-equipment', variant: 'at-the-wall' } as const;
+      const { options } = planFor(job, thermostat, request);
+      return options.find(({ method }) => method === 'receiver-at-equipment')!;
+    };
+    expect(atWall('C')).toMatchObject({ verdict: 'care', variant: { id: 'at-the-wall' } });
+    expect(atWall('unseen')).toMatchObject({ verdict: 'no', variant: { id: 'at-the-wall' } });
   });
 
   it('is refused for a device that is wired at the wall', () => {

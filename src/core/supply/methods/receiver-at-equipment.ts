@@ -12,9 +12,11 @@ import {
   wallThermostat,
   type Board,
   type Receiver,
+  type Strand,
   type WireLink
 } from '../../wiring/graph';
 import { boardWithCommon, feedingBoard, noCommonMark, strandsAt } from '../equipment';
+import { commonNotRead } from './existing-c';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type Offer, type Part, type SupplySituation } from '../types';
 
@@ -49,7 +51,7 @@ export const receiverAtEquipment: Method = {
       return refused(
         finding('stop', 'device-has-no-receiver', { model: device.model }, [ref.device(device.id)])
       );
-    const board = boardWithCommon(before, device);
+    const board = boardWithCommon(situation, device);
     if (!board) return refused(noCommonMark(feedingBoard(before, device)));
     if (variant === 'at-the-wall') return atTheWall(situation, board);
     const supplied = variant === 'small-supply';
@@ -104,11 +106,14 @@ function outletFindings({ thermostat }: SupplySituation): Finding[] {
 }
 
 /** True when a common is landed at both ends: the receiver can live where the old thermostat hangs. */
-function commonAtWall({ before, device }: SupplySituation): boolean {
-  const board = boardWithCommon(before, device);
-  return (
-    board !== undefined && strandsAt(before, board, 'C').some((strand) => strand.near.state === 'landed')
-  );
+function commonAtWall(situation: SupplySituation): boolean {
+  return atWallOnCommon(situation).length > 0;
+}
+
+function atWallOnCommon(situation: SupplySituation): Strand[] {
+  const board = boardWithCommon(situation, situation.device);
+  const on = board ? strandsAt(situation.before, board, 'C') : [];
+  return on.filter((strand) => strand.near.state === 'landed');
 }
 
 /** The wired part on the old plate's place, as a thermostat; its wireless part hangs anywhere. */
@@ -118,7 +123,11 @@ function atTheWall(situation: SupplySituation, board: Board): Offer {
   const { wiring, findings } = swapThermostat(situation, board);
   return {
     after: wiring,
-    findings: [...findings, radioMustReach(situation.device.id)],
+    findings: [
+      ...findings,
+      ...atWallOnCommon(situation).flatMap(({ id }) => commonNotRead(situation.recorded, id)),
+      radioMustReach(situation.device.id)
+    ],
     loses: [{ what: 'read-part-cells' }],
     parts: [CELLS],
     extraMinutes: 10

@@ -72,13 +72,17 @@ export const spareConductor: Method = {
 
 /** Marks of the wall plate whose conductor, found loose at the equipment, may be a call that somebody misses. */
 const CALLS = new Set(['R', 'RH', 'RC', 'W1', 'W2', 'AUX', 'E', 'Y1', 'Y2', 'G', 'K', 'T1', 'T2', 'TT']);
+/** The same on what may be a heat pump: without its valve it heats where it should cool. */
+const VALVE = new Set(['O', 'B', 'OB']);
 
 /** Spares, and behind them conductors that are fixed at the wall only and carry nothing: the one on C first. */
-function idleStrands({ before: wiring, device, world }: SupplySituation): Strand[] {
+function idleStrands({ before: wiring, device, world, worlds }: SupplySituation): Strand[] {
+  const reverses = worlds.some((weighted) => weighted.world.reversing !== 'none');
   const fixed = wiring.strands.flatMap((strand) => {
     if (strand.near.state !== 'landed' || !isFree(strand.far) || strand.continuity === 'broken') return [];
     const mark = landedMark(wiring, strand.near);
-    return mark === null || CALLS.has(mark) ? [] : [{ strand, common: mark === 'C' }];
+    if (mark === null || CALLS.has(mark) || (reverses && VALVE.has(mark))) return [];
+    return [{ strand, common: mark === 'C' }];
   });
   const onCommon = fixed.filter((candidate) => candidate.common).map((free) => free.strand);
   const others = fixed.filter((candidate) => !candidate.common).map((free) => free.strand);

@@ -30,7 +30,8 @@ export const landLooseEnd: Repair = {
           after: withFar(wiring, strand, screw.id),
           findings: [
             finding('warn', 'repair', fact as typeof fact & { what: 'land-loose-end' }, [
-              ref.conductor(strand.id)
+              ref.conductor(strand.id),
+              ref.machine(board.id)
             ]),
             ...continuityFindings(strand)
           ]
