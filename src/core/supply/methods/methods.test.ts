@@ -126,27 +126,6 @@ describe('spare-conductor', () => {
   });
 });
 
-describe('a wire that is loose at the machine and on O at the wall', () => {
-  const onO = (stated: 'heat-pump' | 'furnace-ac', observed: Record<string, string>) =>
-    house({
-      strands: ['RD R R', 'YE Y Y', 'GN G G', 'WH W W', 'OG O loose'],
-      board: ['R', 'C', 'W', 'Y', 'G'],
-      stated,
-      observed
-    });
-
-  it('is no spare on a heat pump: it is the valve’s, and somebody misses it', () => {
-    const pump = onO('heat-pump', { ...openAir, 'outdoor-unit': 'runs', flue: 'none' });
-    expect(codes(optionOf(pump, 'spare-conductor'))).toEqual(['no-spare']);
-  });
-
-  it('is free on a furnace, where an O carries nothing', () => {
-    expect(optionOf(onO('furnace-ac', openAir), 'spare-conductor').loses).toEqual([
-      { what: 'spare', conductor: 'orange' }
-    ]);
-  });
-});
-
 describe('repurpose-g', () => {
   it('is open on a burner furnace, with the link at the board and the fan named as lost', () => {
     const option = optionOf(furnaceFourWires(), 'repurpose-g');
@@ -400,22 +379,6 @@ describe('receiver-at-equipment', () => {
         (plannedOption) => plannedOption.method === 'new-cable'
       )?.verdict
     ).toBe('no');
-  });
-
-  it('hangs at the wall only on a common whose other end somebody has seen', () => {
-    const atWall = (far: string) => {
-      const { job, thermostat } = house({
-        strands: ['RD R R', 'WH W W', `BU C ${far}`],
-        board: ['R', 'C', 'W'],
-        observed: { ...openAir, 'outdoor-unit': 'none' }
-      });
-      const device = findDevice(job, 'de-farspeak') ?? null;
-      const request = { device, method: 'receiver-at-equipment', variant: 'at-the-wall' } as const;
-      const { options } = planFor(job, thermostat, request);
-      return options.find(({ method }) => method === 'receiver-at-equipment')!;
-    };
-    expect(atWall('C')).toMatchObject({ verdict: 'care', variant: { id: 'at-the-wall' } });
-    expect(atWall('unseen')).toMatchObject({ verdict: 'no', variant: { id: 'at-the-wall' } });
   });
 
   it('is refused for a device that is wired at the wall', () => {

@@ -169,3 +169,46 @@ describe('the maker’s word on adapters', () => {
     expect(codes(thrift)).toContain('adapter-not-for-this');
   });
 });
+
+const openAir = {
+  'outdoor-unit': 'rests',
+  flue: 'burner',
+  'heat-from': 'registers',
+  'conductor-build': 'thin'
+};
+
+describe('a wire that is loose at the machine and on O at the wall', () => {
+  const onO = (stated: 'heat-pump' | 'furnace-ac', observed: Record<string, string>) =>
+    house({
+      strands: ['RD R R', 'YE Y Y', 'GN G G', 'WH W W', 'OG O loose'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      stated,
+      observed
+    });
+
+  it('is no spare on a heat pump: it is the valve’s, and somebody misses it', () => {
+    const pump = onO('heat-pump', { ...openAir, 'outdoor-unit': 'runs', flue: 'none' });
+    expect(codes(optionOf(pump, 'spare-conductor', 'de-fellgate'))).toEqual(['no-spare']);
+  });
+
+  it('is free on a furnace, where an O carries nothing', () => {
+    expect(optionOf(onO('furnace-ac', openAir), 'spare-conductor', 'de-fellgate').loses).toEqual([
+      { what: 'spare', conductor: 'orange' }
+    ]);
+  });
+});
+
+describe('a receiver on the old plate’s place', () => {
+  it('hangs only on a common whose other end somebody has seen', () => {
+    const atWall = (end: string) => {
+      const where = house({
+        strands: ['RD R R', 'WH W W', `BU C ${end}`],
+        board: ['R', 'C', 'W'],
+        observed: { ...openAir, 'outdoor-unit': 'none' }
+      });
+      return optionOf(where, 'receiver-at-equipment', 'de-farspeak', 'at-the-wall');
+    };
+    expect(atWall('C')).toMatchObject({ verdict: 'care', variant: { id: 'at-the-wall' } });
+    expect(atWall('unseen')).toMatchObject({ verdict: 'no', variant: { id: 'at-the-wall' } });
+  });
+});
