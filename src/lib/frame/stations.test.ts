@@ -7,6 +7,7 @@ import { NO_HISTORY } from '$core/job/history';
 import { makeId } from '$core/job/ids';
 import type { Job, Thermostat } from '$core/job/schema';
 import { setStep } from '$core/job/steps';
+import { chosen, worked } from '$core/houses/finished';
 import type { StationId } from '$core/plan/next-step';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { memoryStore } from '$storage/memory';
@@ -113,11 +114,15 @@ describe('doing', () => {
     expect(says(place, 'power')).toEqual(['after the steps', false]);
   });
 
-  it('is powered up once the display was seen lit, not by any other sight', () => {
+  it('is powered up once no step is left and the display was seen lit, not by any other sight', () => {
     const seen = (observation: string, answer: string) =>
       ({ seen: [{ observation, answer, at: AT, label: '' }] }) as unknown as Partial<Thermostat>;
-    expect(says(classroom(seen('display', 'lit')), 'power')[1]).toBe(true);
-    expect(says(classroom(seen('display', 'dark')), 'power')[1]).toBe(false);
+    const [first] = SCHOOLHOUSE.thermostats;
+    const { log } = worked(chosen({ job: SCHOOLHOUSE, thermostat: first! }, 'fellgate')).thermostat;
+    const power = (change: Partial<Thermostat>) => says(classroom(change), 'power');
+    expect(power({ log, ...seen('display', 'lit') })).toEqual(['now', true]);
+    expect(power({ log, ...seen('display', 'dark') })).toEqual(['now', false]);
+    expect(power(seen('display', 'lit'))).toEqual(['after the steps', false]);
     expect(says(classroom(seen('display', 'dark')), 'why')).toEqual(['1 seen', false]);
   });
 

@@ -121,7 +121,8 @@ function workStations({ plan, thermostat, job }: Place): Station[] {
       id: 'power',
       name: 'Power up',
       says: started && plan.moves.length === 0 ? 'now' : 'after the steps',
-      done: isLit(thermostat.seen)
+      // Lit with steps left is a look on the way, or a way that was changed since.
+      done: isLit(thermostat.seen) && plan.moves.length === 0
     },
     {
       id: 'set-up',
