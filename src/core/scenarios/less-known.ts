@@ -6,7 +6,10 @@ import type { House } from '../houses/builder';
 import { withConductor, withJob, withThermostat } from '../houses/changed';
 import { findDevice } from '../match/catalogue';
 import { planFor, type Plan } from '../plan/plan';
+import { situationOf } from '../supply/situation';
+import { isHot } from '../trade/terminals';
 import { VERDICTS, type MethodId } from '../trade/vocabulary';
+import { landedTerminal, meansAt, type Landing, type Strand, type Wiring } from '../wiring/graph';
 
 export interface LessKnown {
   readonly what: string;
@@ -17,17 +20,31 @@ export interface LessKnown {
 
 const ids = (...refs: readonly Ref[]) => new Set(refs.map(refId));
 
-/** What is fixed at the wall and loose at the machine is a fault that was seen; unseen, its end is taken to be sound, and to be read first. */
-const isBreak = (near: Conductor['near'], far: Conductor['far']) =>
-  near.state === 'landed' && far.state === 'loose';
+/**
+ * Wires that were seen to end elsewhere than the wall says, on nothing or on a screw of another meaning: faults. Unseen, such an end is
+ * taken to be sound, under the condition that it is read first.
+ */
+function faultsIn({ job, thermostat }: House): ReadonlySet<string> {
+  const { found } = situationOf(job, thermostat);
+  const differs = ({ near, far }: Strand) =>
+    near.state === 'landed' &&
+    (far.state === 'loose' ||
+      (meansOf(found, far).length > 0 && !isSame(meansOf(found, near), meansOf(found, far))));
+  return new Set(found.strands.filter(differs).map(({ id }) => id));
+}
+
+const meansOf = (wiring: Wiring, end: Landing) => meansAt(wiring, landedTerminal(end));
+const isSame = (near: readonly string[], far: readonly string[]) =>
+  near.some((mark) => far.includes(mark) || (isHot(mark) && far.some(isHot)));
 
 /** Every record that knows one thing less: an end unread, a mark unknown, a plate unread, an answer gone. */
 export function lessKnown(house: House): LessKnown[] {
   const { job, thermostat } = house;
   const unread: Conductor['far'] = { state: 'unseen', on: [] };
+  const faults = faultsIn(house);
   return [
     ...thermostat.conductors
-      .filter(({ near, far }) => far.state !== 'unseen' && !isBreak(near, far))
+      .filter(({ id, far }) => far.state !== 'unseen' && !faults.has(id))
       .map((conductor) => ({
         what: `${conductor.id} is not read at the equipment`,
         gone: ids(ref.conductor(conductor.id)),

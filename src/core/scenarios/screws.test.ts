@@ -4,7 +4,7 @@ import { running } from '../circuit/expected';
 import { readJob, writeJob } from '../formats/job-json';
 import { findDevice } from '../match/catalogue';
 import { makersOwnPrints, panelOfFive, twoCables, twoTs, withHumidifier } from '../houses/screw-houses';
-import type { House } from '../houses/builder';
+import { house, type House } from '../houses/builder';
 import { recordFindings } from '../job/record-findings';
 import { screwName, screwsAt } from '../job/screws';
 import { planFor } from '../plan/plan';
@@ -54,6 +54,24 @@ describe('a house whose terminals are screws', () => {
         const named = screwName(screwsAt(job, on!.at), on!.screw);
         expect(printedMark(wiring, terminal), `${conductor.id} ${side}`).toBe(named);
       }
+  });
+});
+
+describe('the only T that can be read on a board', () => {
+  const sides = (wall: string) => {
+    const { job, thermostat } = house({
+      strands: [`WH ${wall} T`],
+      board: ['QX', 'T', 'C'],
+      stated: 'boiler'
+    });
+    const wiring = readIn(wiringOf(job, thermostat), 'boiler');
+    return meansAt(wiring, landedTerminal(wiring.strands[0]!.far));
+  };
+
+  it('is the side that its wire has at the wall, and may be either where the wall does not say', () => {
+    expect(sides('R')).toEqual(['T1']);
+    expect(sides('W')).toEqual(['T2']);
+    expect(sides('X')).toEqual(['T']);
   });
 });
 

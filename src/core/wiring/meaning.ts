@@ -4,7 +4,7 @@
  * table, in that order; it may answer that nobody knows.
  */
 import { ROLE_MARKS, type ScrewRole } from '../trade/roles';
-import { canonicalMark, MARK_READINGS, usualMeanings, type MarkReading } from '../trade/terminals';
+import { canonicalMark, isHot, MARK_READINGS, usualMeanings, type MarkReading } from '../trade/terminals';
 import type { Family } from '../trade/vocabulary';
 import { landedTerminal, terminalAt, type Device, type Screw, type TerminalId, type Wiring } from './graph';
 
@@ -94,7 +94,7 @@ function withMeanings(wiring: Wiring, family: Family | null): Wiring {
         return means.length === 0 && screw.mark === '' && screw.role === null ? screw : { ...screw, means };
       })
     );
-    const screws = device.kind === 'board' ? aloneOnSecond(read, used, others) : read;
+    const screws = device.kind === 'board' ? loneSide(aloneOnSecond(read, used, others), others) : read;
     const same = screws.every((screw, at) => screw.means.join() === device.screws[at]?.means.join());
     if (same) return device;
     changed = true;
@@ -119,6 +119,20 @@ function aloneOnSecond(
       ? { ...screw, means: ['Y1'] }
       : screw
   );
+}
+
+/** The only T (or TT) that is read on a board is the side of the contact that its wire has at the wall: hot by R, switched by W. */
+function loneSide(
+  screws: readonly Screw[],
+  others: ReadonlyMap<TerminalId, readonly string[]>
+): readonly Screw[] {
+  const sides = screws.filter(({ means }) => means.length === 1 && (means[0] === 'T' || means[0] === 'TT'));
+  const [lone] = sides;
+  const atWall = lone && sides.length === 1 ? (others.get(lone.id) ?? []) : [];
+  const side = atWall.some(isHot) ? 'T1' : atWall.includes('W1') ? 'T2' : null;
+  return side === null
+    ? screws
+    : screws.map((screw) => (screw === lone ? { ...screw, means: [side] } : screw));
 }
 
 /** Screws that a wire or a link is on. */
