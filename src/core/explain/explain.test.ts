@@ -115,6 +115,11 @@ describe('a wire', () => {
     ]);
   });
 
+  it('is a riddle on the only T of a board that can be read, where the plate does not say which side it is', () => {
+    const onT = (wall: string) => jobs({ strands: [`WH ${wall} T`], board: ['QX', 'T', 'C'] }, 'boiler');
+    expect([onT('M4'), onT('W'), onT('R')]).toEqual([['far-mark'], ['contact'], ['contact']]);
+  });
+
   it('is a riddle where its ends differ, unless it was measured to be one wire: then the machine’s end counts', () => {
     expect(jobs({ strands: ['WH W G'], continuity: 'untested' })).toEqual(['ends-differ']);
     expect(jobs({ strands: ['WH W G'], continuity: 'proven' })).toEqual(['fan']);

@@ -46,6 +46,9 @@ export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
   const isBoard = device?.kind === 'board';
   const odd = isWater(family) ? 'third-wire' : 'no-job';
   const [nearPurpose] = nearWord;
+  // One side of a contact does not say by itself which of the two it is: the hot one or the switched one.
+  const oneSide = far !== null && ['T', 'TT'].includes(markAt(wiring, far) ?? '');
+  if (nearPurpose === undefined && oneSide) return { known: false, riddle: 'far-mark' };
   if (nearPurpose === undefined)
     return { known: false, riddle: isBoard && !hasPurpose(farPurpose, family) ? odd : 'near-mark' };
   const around = { family: world.family, servesFirstStage: servesFirstStage(wiring, strand) };

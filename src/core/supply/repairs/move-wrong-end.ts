@@ -1,7 +1,15 @@
 import { agree, purposeOf } from '../../explain/agreement';
 import { finding } from '../../findings/finding';
-import { ref } from '../../findings/refs';
-import { deviceAtEnd, landed, landedTerminal, markAt, printedMark, type Wiring } from '../../wiring/graph';
+import { ref, type Ref } from '../../findings/refs';
+import {
+  deviceAtEnd,
+  deviceOf,
+  landed,
+  landedTerminal,
+  markAt,
+  printedMark,
+  type Wiring
+} from '../../wiring/graph';
 import type { Repair, RepairSituation } from './types';
 
 /**
@@ -36,7 +44,7 @@ export const moveWrongEnd: Repair = {
               from: printedMark(wiring, from),
               to: printedMark(wiring, to)
             },
-            [ref.conductor(strand)]
+            [ref.conductor(strand), ...machineAt(wiring, to)]
           )
         )
       }
@@ -89,4 +97,9 @@ function moved(wiring: Wiring, moves: readonly WrongEnd[]): Wiring {
       return terminal === undefined ? strand : { ...strand, far: landed(terminal) };
     })
   };
+}
+
+function machineAt(wiring: Wiring, terminal: string): Ref[] {
+  const machine = deviceOf(wiring, terminal);
+  return machine ? [ref.machine(machine.id)] : [];
 }
