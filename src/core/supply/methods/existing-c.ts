@@ -23,7 +23,7 @@ export const existingC: Method = {
     const { before, recorded, device } = situation;
     const board = commonAt(situation, variant);
     if (isFinding(board))
-      return refused(...(board.code === 'board-mark-missing' ? withoutBoard(situation) : []), board);
+      return refused(...(board.code === 'board-mark-missing' ? withoutBoard(situation, board) : [board]));
     const candidates = strandsAt(before, board, 'C');
     const strand =
       candidates.find((candidate) => candidate.near.state === 'landed') ??
@@ -71,11 +71,13 @@ function oneEnded({ recorded }: SupplySituation): Finding[] {
   );
 }
 
-/** What is known of a C at the wall where no machine has one: on nothing, or not read. */
-function withoutBoard(situation: SupplySituation): Finding[] {
+/** Where no machine has a C yet: to read the other end of a wire that is on C at the wall finds one; else what is known of it. */
+function withoutBoard(situation: SupplySituation, missing: Finding): Finding[] {
   const { recorded } = situation;
-  const onC = recorded.strands.filter((strand) => landedMark(recorded, strand.near) === 'C');
-  return [...oneEnded(situation), ...onC.flatMap(({ id }) => commonNotRead(recorded, id))];
+  const unread = recorded.strands
+    .filter((strand) => landedMark(recorded, strand.near) === 'C')
+    .flatMap(({ id }) => commonNotRead(recorded, id));
+  return unread.length > 0 ? unread : [...oneEnded(situation), missing];
 }
 
 /** A wire that is to be the common, and whose other end nobody has seen. */

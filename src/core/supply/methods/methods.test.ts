@@ -56,13 +56,13 @@ describe('existing-c', () => {
     });
     expect(optionOf(unseen, 'existing-c').verdict).toBe('no');
     expect(codes(optionOf(unseen, 'existing-c'))).toContain('end-not-read');
-    // A board on which nobody has seen a C either: both are said.
+    // Nor has anybody seen a C on the board: to read that end finds it.
     const neither = house({
       strands: ['RD R R', 'WH W W', 'BU C unseen'],
       board: ['R', 'W'],
       observed: openAir
     });
-    expect(codes(optionOf(neither, 'existing-c'))).toEqual(['end-not-read', 'board-mark-missing']);
+    expect(codes(optionOf(neither, 'existing-c'))).toEqual(['end-not-read']);
   });
 
   it('takes a common that is landed at the equipment and coiled at the wall, once it is proven to be the same one', () => {
