@@ -118,6 +118,8 @@ describe('a wire', () => {
   it('is a riddle on the only T of a board that can be read, where the plate does not say which side it is', () => {
     const onT = (wall: string) => jobs({ strands: [`WH ${wall} T`], board: ['QX', 'T', 'C'] }, 'boiler');
     expect([onT('M4'), onT('W'), onT('R')]).toEqual([['far-mark'], ['contact'], ['contact']]);
+    // Both ends are a side of the contact: known, whichever it is.
+    expect(onT('T')).toEqual(['contact']);
   });
 
   it('is a riddle where its ends differ, unless it was measured to be one wire: then the machine’s end counts', () => {
@@ -137,6 +139,23 @@ describe('a wire', () => {
       'second-heat'
     ]);
     expect(jobs({ strands: ['WH W W2'], board, continuity: 'untested' })).toEqual(['ends-differ']);
+  });
+
+  it('on Y2 at one end is the one cooling wire where nobody uses Y there; a heat stage burns on its own screw alone', () => {
+    const untested = { continuity: 'untested' } as const;
+    const plate = ['R', 'W', 'W2', 'Y', 'Y2', 'G'];
+    expect(jobs({ strands: ['YE Y2 Y'], plate, board: ['Y'], ...untested })).toEqual(['cooling']);
+    // Without a screw for a first stage there is none that it could be mistaken for.
+    expect(jobs({ strands: ['YE Y2 Y'], plate: ['R', 'Y2'], board: ['Y'], ...untested })).toEqual([
+      'cooling'
+    ]);
+    expect(jobs({ strands: ['YE Y2 Y', 'BU Y Y2'], plate, board: ['Y', 'Y2'], ...untested })).toEqual([
+      'ends-differ',
+      'ends-differ'
+    ]);
+    // A wire that is only on Y at the wall and ends on nothing uses it not.
+    expect(jobs({ strands: ['YE Y2 Y', 'BU Y loose'], plate, board: ['Y'], ...untested })[0]).toBe('cooling');
+    expect(jobs({ strands: ['WH W2 W'], plate, board: ['W'], ...untested })).toEqual(['ends-differ']);
   });
 
   it('is asked about once, with the systems in which it is a riddle', () => {

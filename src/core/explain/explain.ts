@@ -35,6 +35,8 @@ function isJoined({ near, far }: Strand): boolean {
   return near.state === 'landed' && far.state === 'landed';
 }
 
+const ONE_SIDE: ReadonlySet<string | null> = new Set(['T', 'TT']);
+
 /** What the wire is for, where its screws mean what they do in this world. The wiring has to be read in the world's family. */
 export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
   const [near, far] = [landedTerminal(strand.near), landedTerminal(strand.far)];
@@ -47,7 +49,7 @@ export function wireJob(wiring: Wiring, world: World, strand: Strand): WireJob {
   const odd = isWater(family) ? 'third-wire' : 'no-job';
   const [nearPurpose] = nearWord;
   // One side of a contact does not say by itself which of the two it is: the hot one or the switched one.
-  const oneSide = far !== null && ['T', 'TT'].includes(markAt(wiring, far) ?? '');
+  const oneSide = farWord.length === 1 && ONE_SIDE.has(markAt(wiring, far));
   if (nearPurpose === undefined && oneSide) return { known: false, riddle: 'far-mark' };
   if (nearPurpose === undefined)
     return { known: false, riddle: isBoard && !hasPurpose(farPurpose, family) ? odd : 'near-mark' };
