@@ -123,6 +123,13 @@ function restsOn({ because }: Finding, gone: ReadonlySet<string>): boolean {
   );
 }
 
+/** What is said of one and not of the other, notes left out. */
+const newIn = (said: Option, other: Option): readonly Finding[] =>
+  said.findings.filter(
+    ({ code, level }) =>
+      level !== 'note' && !other.findings.some((it) => it.code === code && it.level === level)
+  );
+
 /** Plans the fuller record again, with this variant of this method taken: a plan shows one variant of each. */
 type WithVariant = (method: MethodId, variant: string | null) => Plan;
 
@@ -137,13 +144,10 @@ export function bolder(fullWith: WithVariant, full: Plan, less: Plan, gone: Read
     const same = best.variant?.id === variant ? full : fullWith(option.method, variant);
     const was = same.options.find(({ method }) => method === option.method) ?? best;
     // What closed it and no longer does: each has to be gone because of the fact that is.
-    const vanished = was.findings.filter(
-      (finding) =>
-        finding.level !== 'note' &&
-        !option.findings.some((it) => it.code === finding.code && it.level === finding.level)
-    );
-    // What is put right with it only where the fact is known makes another circuit, in which other things are wrong.
-    if (vanished.some((finding) => finding.code === 'repair' && restsOn(finding, gone))) return [];
+    const vanished = newIn(was, option);
+    // What is put right with it in one of the two alone makes another circuit, in which other things are wrong.
+    if ([...vanished, ...newIn(option, was)].some((it) => it.code === 'repair' && restsOn(it, gone)))
+      return [];
     const excused = vanished.every(
       (finding) => restsOn(finding, gone) || OF_BELIEF.has(finding.code) || finding.worlds
     );

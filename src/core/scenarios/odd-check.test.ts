@@ -58,7 +58,9 @@ const ONCE_BOLDER: readonly (readonly [number, string])[] = [
   [1000086, 'a board without a C, and a wire on C at the wall that nobody has followed'],
   [1000278, 'a wire on O, loose at a heat pump with a mark that nobody knows'],
   [3000092, 'a boiler with two T, a loose red wire, and one T that nobody can read'],
-  [5000588, 'the same with a mark on the old plate that nobody knows']
+  [5000588, 'the same with a mark on the old plate that nobody knows'],
+  [9000404, 'a boiler with one T that nobody can read, both wires on the other'],
+  [9000061, 'a transformer too small for what a repair would bring to life']
 ];
 
 describe('less known is never bolder', () => {

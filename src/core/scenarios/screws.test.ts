@@ -58,12 +58,9 @@ describe('a house whose terminals are screws', () => {
 });
 
 describe('the only T that can be read on a board', () => {
-  const sides = (wall: string) => {
-    const { job, thermostat } = house({
-      strands: [`WH ${wall} T`],
-      board: ['QX', 'T', 'C'],
-      stated: 'boiler'
-    });
+  const sides = (...walls: string[]) => {
+    const strands = walls.map((wall) => `WH ${wall} T`);
+    const { job, thermostat } = house({ strands, board: ['QX', 'T', 'C'], stated: 'boiler' });
     const wiring = readIn(wiringOf(job, thermostat), 'boiler');
     return meansAt(wiring, landedTerminal(wiring.strands[0]!.far));
   };
@@ -72,6 +69,8 @@ describe('the only T that can be read on a board', () => {
     expect(sides('R')).toEqual(['T1']);
     expect(sides('W')).toEqual(['T2']);
     expect(sides('X')).toEqual(['T']);
+    // A red and a white one on it: one of them was read wrongly.
+    expect(sides('R', 'W')).toEqual([]);
   });
 });
 

@@ -129,10 +129,11 @@ function loneSide(
   const sides = screws.filter(({ means }) => means.length === 1 && (means[0] === 'T' || means[0] === 'TT'));
   const [lone] = sides;
   const atWall = lone && sides.length === 1 ? (others.get(lone.id) ?? []) : [];
-  const side = atWall.some(isHot) ? 'T1' : atWall.includes('W1') ? 'T2' : null;
-  return side === null
-    ? screws
-    : screws.map((screw) => (screw === lone ? { ...screw, means: [side] } : screw));
+  const sidesSaid = [...(atWall.some(isHot) ? ['T1'] : []), ...(atWall.includes('W1') ? ['T2'] : [])];
+  if (sidesSaid.length === 0) return screws;
+  // Two wires that say different things of it: nobody knows.
+  const means = sidesSaid.length === 1 ? sidesSaid : [];
+  return screws.map((screw) => (screw === lone ? { ...screw, means } : screw));
 }
 
 /** Screws that a wire or a link is on. */
