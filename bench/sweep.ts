@@ -1,7 +1,7 @@
 /**
- * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), and odd houses with the truth behind
- * their record, and records that know one thing less, planned by every method and checked in threads; every violation with a job file. A situation is a house, a thermostat and a
- * method. `--shard 3/64` does one part of it; `--merge` adds up what the parts have printed.
+ * `npm run sweep`: houses with a thermostat, drawn in blocks of neighbours from the whole (or all of it), odd houses with the truth behind
+ * their record, and records that know one thing less, planned by every method and checked in threads; each violation of the first two with a
+ * job file. A situation is a house, a thermostat and a method. `--shard 3/64` does one part of it; `--merge` adds up what the parts printed.
  */
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
@@ -152,12 +152,12 @@ function walkMains({ seed, mains, part, parts }: Share, tell: Tell): void {
 function recordAt(draw: number, seed: number): readonly [string, () => LessKnownWalk] {
   const houses = Object.entries(HOUSES);
   const all = [...houses.map(([name]) => name), ...(Object.keys(MAINS_SKETCHES) as MainsHouse[])];
-  const at = (seed + draw * STRIDE) % all.length;
-  const [name, make] = houses[at] ?? [];
   if (draw >= all.length) {
     const number = seed * 1_000_003 + draw;
     return [`odd house ${number}`, () => walkLessKnown(trueHouse(number).record, EVERY_FACT)];
   }
+  const at = (seed + draw * STRIDE) % all.length;
+  const [name, make] = houses[at] ?? [];
   if (name && make) return [name, () => walkLessKnown(make(), EVERY_FACT)];
   const strip = all[at] as MainsHouse;
   return [strip, () => walkMainsLessKnown(mainsHouse(strip), EVERY_FACT)];

@@ -189,6 +189,9 @@ test.describe('on a phone', () => {
     await expectNoSideways(page);
     await expectAccessible(page);
 
+    // All of it is there after the page was loaded anew.
+    await expectSaved(page);
+    await page.reload();
     await station(page, 'built');
     await expect(page.getByRole('region', { name: 'Strip as built' })).toContainText('Tarnwick Duo 2');
     const sheet = page.waitForEvent('download');

@@ -212,3 +212,33 @@ describe('a receiver on the old plate’s place', () => {
     expect(atWall('unseen')).toMatchObject({ verdict: 'no', variant: { id: 'at-the-wall' } });
   });
 });
+
+describe('variants', () => {
+  const shown = ({ variants }: PlannedOption) => variants.map(({ id, verdict }) => [id, verdict]);
+
+  it('offers each spare, each cable that is large enough, each run of a cord, and takes the one asked for', () => {
+    const two = house({
+      strands: ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU coiled coiled', 'BK coiled coiled'],
+      board: ['R', 'C', 'W', 'Y', 'G'],
+      observed: openAir,
+      continuity: 'proven'
+    });
+    expect(shown(optionOf(two, 'spare-conductor', 'de-fellgate'))).toEqual([
+      ['co-5', 'go'],
+      ['co-6', 'go']
+    ]);
+    const plan = planFor(two.job, two.thermostat, { method: 'spare-conductor', variant: 'co-6' });
+    expect(plan.moves.some((move) => move.what === 'co-6' && move.action === 'land')).toBe(true);
+    expect(plan.moves.some((move) => move.what === 'co-5')).toBe(false);
+    const cable = optionOf(two, 'new-cable', 'de-fellgate');
+    expect(cable.variant?.id).toBe('8');
+    expect(cable.variants.find((variant) => variant.id === '3')).toMatchObject({
+      verdict: 'no',
+      closedBy: { code: 'cable-too-few' }
+    });
+    expect(shown(optionOf(heatOnly(), 'plug-in-transformer', 'de-fellgate')).map(([id]) => id)).toEqual([
+      'listed-cable',
+      'cord-on-face'
+    ]);
+  });
+});

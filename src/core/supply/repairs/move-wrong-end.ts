@@ -1,15 +1,7 @@
 import { agree, purposeOf } from '../../explain/agreement';
 import { finding } from '../../findings/finding';
-import { ref, type Ref } from '../../findings/refs';
-import {
-  deviceAtEnd,
-  deviceOf,
-  landed,
-  landedTerminal,
-  markAt,
-  printedMark,
-  type Wiring
-} from '../../wiring/graph';
+import { ref } from '../../findings/refs';
+import { deviceAtEnd, landed, landedTerminal, markAt, printedMark, type Wiring } from '../../wiring/graph';
 import type { Repair, RepairSituation } from './types';
 
 /**
@@ -33,7 +25,7 @@ export const moveWrongEnd: Repair = {
     return [
       {
         after: moved(wiring, free),
-        findings: free.map(({ strand, name, wall, from, to }) =>
+        findings: free.map(({ strand, name, machine, wall, from, to }) =>
           finding(
             'warn',
             'repair',
@@ -44,7 +36,7 @@ export const moveWrongEnd: Repair = {
               from: printedMark(wiring, from),
               to: printedMark(wiring, to)
             },
-            [ref.conductor(strand), ...machineAt(wiring, to)]
+            [ref.conductor(strand), ref.machine(machine)]
           )
         )
       }
@@ -55,6 +47,7 @@ export const moveWrongEnd: Repair = {
 interface WrongEnd {
   readonly strand: string;
   readonly name: string;
+  readonly machine: string;
   readonly wall: string;
   readonly from: string;
   readonly to: string;
@@ -83,7 +76,14 @@ function wrongEnds({ wiring, assumed, worlds }: RepairSituation): WrongEnd[] {
     );
     if (!fits) return [];
     return [
-      { strand: strand.id, name: strand.name, wall: printedMark(wiring, near), from: far, to: fits.id }
+      {
+        strand: strand.id,
+        name: strand.name,
+        machine: board.id,
+        wall: printedMark(wiring, near),
+        from: far,
+        to: fits.id
+      }
     ];
   });
 }
@@ -97,9 +97,4 @@ function moved(wiring: Wiring, moves: readonly WrongEnd[]): Wiring {
       return terminal === undefined ? strand : { ...strand, far: landed(terminal) };
     })
   };
-}
-
-function machineAt(wiring: Wiring, terminal: string): Ref[] {
-  const machine = deviceOf(wiring, terminal);
-  return machine ? [ref.machine(machine.id)] : [];
 }
