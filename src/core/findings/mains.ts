@@ -47,6 +47,8 @@ export interface MainsParams {
   'mains-several-rooms': { readonly rooms: number };
   'mains-rooms-many': { readonly rooms: number; readonly most: number };
   'mains-room-open': { readonly device: string };
+  'mains-no-meeting': { readonly device: string };
+  'mains-terminal-shared': { readonly device: string; readonly screws: readonly string[] };
   'mains-timer-heating-unused': Readonly<Record<string, never>>;
   'mains-timer-in-line': Readonly<Record<string, never>>;
   'mains-cable-dead': { readonly cable: string };

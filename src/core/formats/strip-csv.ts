@@ -1,10 +1,12 @@
-/** The wires under each number of a wiring centre as CSV (RFC 4180): one line for each, out and in. The header is part of the format. */
+/** The wires under each number of a wiring centre, or on each terminal where the cables meet otherwise, as CSV (RFC 4180): one line for each, out and in. The header is part of the format. */
 import Papa from 'papaparse';
 import type { MainsAsBuilt } from '../handover/mains/as-built';
 import type { Fault } from '../job/faults';
 import { onScrew, UNSEEN_END, type NewWire } from '../job/mains-edits';
 import type { MainsControls, MainsDevice } from '../job/mains-schema';
 import { COLOUR_CODES, COLOURS, type ColourCode } from '../trade/colours';
+import { MAINS_PART_NAMES } from '../trade/mains';
+import { HUB_SPOTS, hubOf, hubsAmong } from '../trade/mains-hub';
 import { guarded, readCsv } from './csv-table';
 
 const HEADER = ['strip', 'number', 'cable', 'colour', 'to', 'does', 'linked_to'] as const;
@@ -71,20 +73,22 @@ function wireOf(
   const faults: Fault[] = [];
   const wrong = (column: string, expected: string) =>
     faults.push({ path: `${line}, column ${column}`, expected, found: cell(column) });
-  const strips = mains.devices.filter(
-    ({ part, name }) => part === 'wiring-centre' && (cell('strip') === '' || same(name, cell('strip')))
-  );
+  const hub = hubOf(mains.devices);
+  const strips =
+    cell('strip') === ''
+      ? hubsAmong(mains.devices)
+      : mains.devices.filter(({ name }) => same(name, cell('strip')));
   const place = strips
     .flatMap((strip) => strip.screws.map((screw) => ({ strip, screw })))
     .find(({ screw }) => same(screw.mark, cell('number')));
-  if (!place) wrong('number', 'a number of the wiring centre');
-  const device = mains.devices.find(
-    ({ part, name }) => part !== 'wiring-centre' && same(name, cell('cable'))
-  );
+  if (!place) wrong('number', `a ${HUB_SPOTS[hub]} of the ${MAINS_PART_NAMES[hub]}`);
+  const to = cell('to');
+  const device =
+    deviceAt(mains, to) ??
+    mains.devices.find(({ part, name }) => part !== 'wiring-centre' && same(name, cell('cable')));
   if (!device) wrong('cable', 'the name of a device');
   const colour = colourOf(cell('colour'));
   if (colour === null) wrong('colour', 'a colour such as brown, green-yellow or BN');
-  const to = cell('to');
   const screw = device ? screwNamed(device, to) : null;
   if (device && to.toLowerCase().startsWith(`${device.name.toLowerCase()} `) && !screw)
     wrong('to', `a terminal of the ${device.name}`);
@@ -97,6 +101,11 @@ function wireOf(
       ...colour
     }
   };
+}
+
+/** The device that has the terminal which is named, `timer 4`: a cable may bear the name of either of its devices. */
+function deviceAt(mains: MainsControls, to: string): MainsDevice | undefined {
+  return mains.devices.find((device) => device.part !== 'wiring-centre' && screwNamed(device, to) !== null);
 }
 
 function screwNamed(device: MainsDevice, to: string) {
@@ -122,8 +131,9 @@ function colourOf(text: string): Colour | null {
 /** The record has a wire from this screw to this number already. */
 function isThere(mains: MainsControls, { near, far }: NewWire): boolean {
   const text = (end: NewWire['near']) => (end.on === null ? '' : `${end.on.device} ${end.on.screw}`);
+  const both = [text(near), text(far)];
   return (
     near.on !== null &&
-    mains.wires.some((wire) => text(wire.near) === text(near) && text(wire.far) === text(far))
+    mains.wires.some((wire) => [text(wire.near), text(wire.far)].sort().join() === [...both].sort().join())
   );
 }

@@ -1,11 +1,19 @@
-/** Labels for the wires of a wiring centre: two of each, with its number for the one end and what it does for the other. */
+/** Labels for the wires of mains controls: two of each, with its number in the wiring centre (or the terminal that it goes to) for the one end and what it does for the other. */
 import type { MainsAsBuilt } from '../handover/mains/as-built';
 import type { LabelText } from './labels';
 
-export function stripLabels({ numbers, dead }: Pick<MainsAsBuilt, 'numbers' | 'dead'>): LabelText[] {
-  const used = numbers.flatMap(({ mark, wires }) =>
+export function stripLabels({
+  hub,
+  numbers,
+  dead
+}: Pick<MainsAsBuilt, 'hub' | 'numbers' | 'dead'>): LabelText[] {
+  const used = numbers.flatMap(({ of, unit, mark, wires }) =>
     wires.flatMap((wire): LabelText[] => [
-      { mark: wire.to.split(' ').at(-1) ?? '', small: `${wire.does} · number ${mark}`, end: 'wall' },
+      {
+        mark: wire.to.split(' ').at(-1) ?? '',
+        small: `${wire.does} · ${hub === 'wiring-centre' && of !== 'device' ? `number ${mark}` : `${unit} ${mark}`}`,
+        end: 'wall'
+      },
       { mark, small: wire.to, end: 'equipment' }
     ])
   );

@@ -1,6 +1,7 @@
-/** The wiring centre as built, on paper: SVG in millimetres. */
-import type { MainsAsBuilt } from '../handover/mains/as-built';
-import { LAYOUT_NAMES } from '../trade/mains';
+/** The wiring of mains controls as built, on paper: SVG in millimetres. */
+import { numberName, type MainsAsBuilt } from '../handover/mains/as-built';
+import { LAYOUT_NAMES, MAINS_PART_NAMES } from '../trade/mains';
+import { SPOTS_HEADING } from '../trade/mains-hub';
 import { capital } from '../words/text';
 import { codesOn } from './door-sheet';
 import { Paper, PAPERS } from './paper';
@@ -18,13 +19,18 @@ export interface StripSheetOptions {
   readonly codes?: readonly string[];
 }
 
-/** Pages for the inside of the wiring centre's cover. */
+const headingOf = ({ hub }: MainsAsBuilt, title: string) =>
+  hub === 'boiler'
+    ? `Wiring at the ${MAINS_PART_NAMES[hub]} as built: ${title}`
+    : `Wiring centre as built: ${title}`;
+
+/** Pages for the inside of the wiring centre's cover, or of the boiler's. */
 export function stripSheet(
   built: MainsAsBuilt,
   { paper: name, title, under, codes = [] }: StripSheetOptions
 ): string[] {
   const paper = new Paper(PAPERS[name], 12);
-  paper.text(`Wiring centre as built: ${title}`, { size: 6.5, bold: true });
+  paper.text(headingOf(built, title), { size: 6.5, bold: true });
   paper.text(under, TEXT);
   paper.text(`${capital(LAYOUT_NAMES[built.layout])}.`, TEXT);
   paper.heading('Before you touch anything', 5);
@@ -32,10 +38,12 @@ export function stripSheet(
     '• 230 V. Off at the fused spur, fuse out, and proven dead: live to neutral, live to earth, neutral to earth, with a tester that is proven before and after.',
     TEXT
   );
-  paper.heading('Under each number', 5);
-  paper.row(['No.', 'Wire', 'To', 'Does'], COLUMNS, { ...SMALL, bold: true });
-  for (const { mark, wires, linked } of built.numbers) {
+  paper.heading(SPOTS_HEADING[built.hub], 5);
+  paper.row([built.hub === 'boiler' ? 'On' : 'No.', 'Wire', 'To', 'Does'], COLUMNS, { ...SMALL, bold: true });
+  for (const number of built.numbers) {
+    const { wires, linked } = number;
     if (wires.length === 0 && linked.length === 0) continue;
+    const mark = numberName(number);
     wires.forEach((wire, at) =>
       paper.row(
         [at === 0 ? mark : '', `${wire.colour} (${wire.cable})`, wire.to, wire.does],
@@ -74,5 +82,5 @@ export function stripSheet(
     'Local rules and the makers’ sheets win over this sheet. It can be wrong: prove dead before you trust it.',
     SMALL
   );
-  return paper.done(`Wiring centre as built: ${title}`);
+  return paper.done(headingOf(built, title));
 }

@@ -1,9 +1,11 @@
 /**
  * Mains houses written as what is under each number of the wiring centre: `3: ['timer.heating-on', 'room.in']`. Each device gets a cable to the
- * centre, and each of its screws that is named a wire in it, in the usual colour.
+ * centre, and each of its screws that is named a wire in it, in the usual colour. What goes straight from device to device is written as pairs, and
+ * a house that has nothing else has no wiring centre.
  */
 import { makeId, type MainsDeviceId } from '../job/ids';
-import type { MainsControls, MainsDevice, MainsEnd, MainsWire } from '../job/mains-schema';
+import { emptyMains } from '../job/mains-edits';
+import type { MainsCable, MainsControls, MainsDevice, MainsEnd, MainsWire } from '../job/mains-schema';
 import { screwIdFor } from '../job/screws';
 import type { ColourCode } from '../trade/colours';
 import {
@@ -23,6 +25,8 @@ export interface MainsSketch {
   readonly units: Readonly<Record<string, UnitSketch>>;
   /** What is under each number: `unit.function`, or `unit.function#2` for the second screw that does it. */
   readonly strip: Readonly<Record<number, readonly string[]>>;
+  /** Wires straight from one device to another: `['room.in', 'boiler.live']`. */
+  readonly straight?: readonly (readonly [near: string, far: string])[];
   /** Links between screws of one device, as `unit: [function, function]`. */
   readonly links?: readonly (readonly [unit: string, a: string, b: string])[];
   readonly observed?: Readonly<Record<string, string>>;
@@ -44,29 +48,44 @@ const OTHERS: readonly ColourCode[] = ['BN', 'BK', 'GY', 'WH', 'OG', 'VT'];
 
 export const mainsId = (name: string): MainsDeviceId => makeId('mainsDevice', name);
 
-export function mainsOf({ units, strip, links = [], observed = {} }: MainsSketch): MainsControls {
+export function mainsOf({
+  units,
+  strip,
+  straight = [],
+  links = [],
+  observed = {}
+}: MainsSketch): MainsControls {
   const numbers = Object.keys(strip).map(Number);
+  const own = Object.entries(units).map(([name, sketch]) => unitFrom(name, sketch));
   const centre = unitFrom('strip', {
     part: 'wiring-centre',
     screws: Array.from({ length: Math.max(10, ...numbers) }, (_, at) => [`${at + 1}`, 'joint'] as const)
   });
-  const devices = [centre, ...Object.entries(units).map(([name, sketch]) => unitFrom(name, sketch))];
-  const cables = devices.slice(1).map((device) => ({
-    id: makeId('cable', device.id.slice(3)),
-    name: device.name,
-    near: device.id,
-    far: centre.id,
-    lengthM: 5
-  }));
-  let count = 0;
-  const wires = numbers.flatMap((number) =>
-    (strip[number] ?? []).map((ref): MainsWire => {
-      count += 1;
-      const { device, screw } = screwFor(devices, ref);
-      return wireTo(`${count}`, device, screw, endOn(centre, `${number}`));
+  const devices = numbers.length > 0 ? [centre, ...own] : own;
+  const runs = [
+    ...numbers.flatMap((number) =>
+      (strip[number] ?? []).map((ref) => ({
+        near: screwFor(devices, ref),
+        far: { device: centre, screw: screwIdFor(`${number}`) }
+      }))
+    ),
+    ...straight.map(([near, far]) => {
+      const { device, screw } = screwFor(devices, far);
+      return { near: screwFor(devices, near), far: { device, screw: screw.id } };
+    })
+  ];
+  const cables = own.flatMap((near): MainsCable[] => {
+    const far = runs.find((run) => run.near.device === near)?.far.device;
+    return far ? [{ id: cableOf(near), name: near.name, near: near.id, far: far.id, lengthM: 5 }] : [];
+  });
+  const wires = runs.map(({ near: { device, screw }, far }, at) =>
+    wireTo(`${at + 1}`, device, screw, {
+      state: 'landed',
+      on: { device: far.device.id, screw: far.screw }
     })
   );
   return {
+    ...emptyMains(),
     devices,
     cables,
     wires,
@@ -80,15 +99,7 @@ export function mainsOf({ units, strip, links = [], observed = {} }: MainsSketch
         kind: 'wire' as const
       };
     }),
-    observed: { 'devices-complete': 'yes', ...observed },
-    controllers: [],
-    choice: { controller: null, method: null, variant: null },
-    competence: { who: 'unsaid', name: '', at: null },
-    dead: null,
-    tests: [],
-    seen: {},
-    log: [],
-    settings: {}
+    observed: { 'devices-complete': 'yes', ...observed }
   };
 }
 
@@ -126,9 +137,7 @@ function screwFor(devices: readonly MainsDevice[], ref: string) {
   return { device, screw };
 }
 
-function endOn(device: MainsDevice, mark: string): MainsEnd {
-  return { state: 'landed', on: { device: device.id, screw: screwIdFor(mark) } };
-}
+const cableOf = (device: MainsDevice) => makeId('cable', device.id.slice(3));
 
 function wireTo(
   number: string,
@@ -140,7 +149,7 @@ function wireTo(
   const place = device.screws.filter((screw) => PRESENT[screw.does] === undefined).indexOf(screw);
   return {
     id: makeId('conductor', `m${number}`),
-    cable: makeId('cable', device.id.slice(3)),
+    cable: cableOf(device),
     colour: usual ?? OTHERS[Math.max(0, place) % OTHERS.length] ?? 'BN',
     stripe: screw.does === 'earth' ? 'YE' : null,
     sleeve: null,

@@ -193,6 +193,48 @@ export const ROOM_ON_CONTACT: MainsSketch = {
   }
 };
 
+/** A combination boiler and its room thermostat with a cable between them, and no wiring centre. */
+export const ROOM_AT_BOILER: MainsSketch = {
+  units: {
+    spur: supply,
+    room: neutralled,
+    boiler: {
+      part: 'boiler',
+      input: 'switched-live',
+      combination: 'yes',
+      screws: [
+        ['L', 'live'],
+        ['SL', 'switched-live'],
+        ['N', 'neutral'],
+        ['E', 'earth']
+      ]
+    }
+  },
+  strip: {},
+  straight: [
+    ['spur.live', 'boiler.live'],
+    ['room.in', 'boiler.live'],
+    ['room.out', 'boiler.switched-live'],
+    ['spur.neutral', 'boiler.neutral'],
+    ['room.neutral', 'boiler.neutral'],
+    ['spur.earth', 'boiler.earth'],
+    ['room.earth', 'boiler.earth']
+  ]
+};
+
+/** As above, and the thermostat closes a contact of the boiler that is free of voltage. */
+export const CONTACT_AT_BOILER: MainsSketch = {
+  units: ROOM_ON_CONTACT.units,
+  strip: {},
+  straight: [
+    ['spur.live', 'boiler.live'],
+    ['spur.neutral', 'boiler.neutral'],
+    ['spur.earth', 'boiler.earth'],
+    ['room.in', 'boiler.contact-a'],
+    ['room.out', 'boiler.contact-b']
+  ]
+};
+
 export const MAINS_SKETCHES = {
   'two-valve': TWO_VALVE,
   'mid-position': MID_POSITION,
@@ -209,7 +251,9 @@ export const MAINS_SKETCHES = {
   'linked-at-timer': LINKED_AT_TIMER,
   'grey-not-driven': GREY_NOT_DRIVEN,
   'no-timer': NO_TIMER,
-  'room-on-contact': ROOM_ON_CONTACT
+  'room-on-contact': ROOM_ON_CONTACT,
+  'room-at-boiler': ROOM_AT_BOILER,
+  'contact-at-boiler': CONTACT_AT_BOILER
 } as const satisfies Readonly<Record<string, MainsSketch>>;
 export type MainsHouse = keyof typeof MAINS_SKETCHES;
 
@@ -230,7 +274,9 @@ export const MAINS_LAYOUT_OF: Readonly<Record<MainsHouse, Layout>> = {
   'linked-at-timer': 'two-valve',
   'grey-not-driven': 'mid-position',
   'no-timer': 'heating-only',
-  'room-on-contact': 'combination'
+  'room-on-contact': 'combination',
+  'room-at-boiler': 'combination',
+  'contact-at-boiler': 'combination'
 };
 
 export function mainsHouse(name: MainsHouse): MainsControls {

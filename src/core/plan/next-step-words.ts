@@ -64,8 +64,8 @@ function mainsStepText(step: MainsStep): string {
       return 'Write down which devices there are: timer, thermostats, valves, pump, boiler';
     case 'mains-wires':
       return step.count === 0
-        ? 'Write down which wire is under which number of the wiring centre'
-        : `Read the wiring centre on: ${counted(step.count, 'end is', 'ends are')} not read yet`;
+        ? `Write down which wire is on which ${step.hub === 'boiler' ? 'terminal of the boiler' : 'number of the wiring centre'}`
+        : `Read the wires on: ${counted(step.count, 'end is', 'ends are')} not read yet`;
     case 'mains-choose':
       return 'Choose a controller, and what it replaces';
     case 'mains-who':

@@ -2,6 +2,7 @@
  * The one next step: what is most worth doing now, and at which station. What stops comes first, then what keeps the record from being read,
  * then the look that may better the way most, then the choices, then the work.
  */
+import type { Hub } from '../trade/mains-hub';
 import { SYSTEM_SETTINGS } from '../trade/setting-ids';
 import { isLit } from '../job/lit';
 import type { Standing, StandingFacts } from './standing';
@@ -54,7 +55,7 @@ export type NextStep = { readonly station: StationId } & (
     }
   | { readonly what: 'mains-devices' | 'mains-choose' | 'mains-who' | 'mains-work' }
   /** `count`: ends that nobody has read; 0 where no wire is recorded at all. */
-  | { readonly what: 'mains-wires'; readonly count: number }
+  | { readonly what: 'mains-wires'; readonly count: number; readonly hub: Hub }
   /** `first`: nothing is recorded yet, so the cover is still on. */
   | { readonly what: 'power-off'; readonly first: boolean }
   | { readonly what: 'read-wall'; readonly count: number }

@@ -1,7 +1,7 @@
 /** Every code of mains controls is raised by some house, and kept quiet by another; its sentence leaves nothing unfilled. */
 import { describe, expect, it } from 'vitest';
 import { mainsOf, type MainsSketch } from '../houses/mains-builder';
-import { MAINS_SKETCHES, mainsHouse, type MainsHouse } from '../houses/mains-houses';
+import { MAINS_SKETCHES, mainsHouse, ROOM_AT_BOILER, type MainsHouse } from '../houses/mains-houses';
 import { TWO_VALVE } from '../houses/mains-layouts';
 import type { MainsFinding } from '../findings/mains';
 import type { ControllerFacts } from '../job/controller-facts';
@@ -47,6 +47,11 @@ const records: readonly MainsControls[] = [
     screws: screws.map((screw) => ({ ...screw, does: 'unknown' as const }))
   })),
   sketched({ strip: { ...TWO_VALVE.strip, 4: ['timer.heating-on', 'room.in', 'pump.neutral'] } }),
+  // No wiring centre, and live goes to the thermostat first.
+  mainsOf({
+    ...ROOM_AT_BOILER,
+    straight: [...(ROOM_AT_BOILER.straight ?? []).slice(2), ['spur.live', 'room.in']]
+  }),
   sketched({ observed: { 'warm-with-water-only': 'nothing' } }),
   sketched({
     units: { ...TWO_VALVE.units, second: { part: 'supply', fuseAmps: 3 } },

@@ -10,6 +10,7 @@ import { inputsOf, rowId, type MainsInputs } from '../proof/mains/rows';
 import { isTable, truthTable } from '../proof/mains/truth-table';
 import { solveRow } from '../proof/mains/ways';
 import { rowsOf } from '../proof/mains/rows';
+import { hubsAmong } from '../trade/mains-hub';
 import { applyChange } from '../wiring/difference';
 import { wiringFromMains } from '../wiring/from-mains';
 import type { MainsUnit, Wiring } from '../wiring/graph';
@@ -40,12 +41,12 @@ const withWire = (mains: MainsControls, at: number, change: Partial<MainsWire>):
   wires: mains.wires.map((wire, index) => (index === at ? { ...wire, ...change } : wire))
 });
 
-/** The house as it is; each wire off, unread, broken, under the next number, exchanged; each screw unread; each device not written down. */
+/** The house as it is; each wire off, unread, broken, under the next number where the cables meet, exchanged; each screw unread; each device not written down. */
 export function odditiesOf(house: MainsHouse): Oddity[] {
   const sound = mainsHouse(house);
   const both = (name: string, mains: MainsControls): Oddity => ({ name, truth: mains, record: mains });
   const recorded = (name: string, record: MainsControls): Oddity => ({ name, truth: sound, record });
-  const strip = sound.devices.find(({ part }) => part === 'wiring-centre');
+  const [strip] = hubsAmong(sound.devices);
   const numbers = strip?.screws ?? [];
   const perWire = sound.wires.flatMap((wire, at): Oddity[] => {
     const here = numbers.findIndex(({ id }) => id === wire.far.on?.screw);
@@ -107,8 +108,8 @@ function recordOddities(
       recorded(`${device.id} not written down`, {
         ...sound,
         devices: sound.devices.filter(({ id }) => id !== device.id),
-        cables: sound.cables.filter(({ near }) => near !== device.id),
-        wires: sound.wires.filter(({ near }) => near.on?.device !== device.id)
+        cables: sound.cables.filter(({ near, far }) => near !== device.id && far !== device.id),
+        wires: sound.wires.filter(({ near, far }) => [near, far].every(({ on }) => on?.device !== device.id))
       })
     );
   const input = recorded('boiler input unread', {

@@ -1,7 +1,7 @@
 /** What is said about mains heating controls, as sentences: one for each code. */
 import type { MainsFinding, MainsParams } from '../findings/mains';
 import { LAYOUT_NAMES, MAINS_FUNCTION_NAMES, MAINS_PART_NAMES } from '../trade/mains';
-import { and, counted } from './text';
+import { and, capital, counted } from './text';
 
 const HARMS: Readonly<Record<string, string>> = {
   'boiler-without-way': 'The boiler runs with no way open: it boils against closed valves.',
@@ -26,7 +26,7 @@ const names = (words: readonly string[]) => and(words);
 const SENTENCES: Sentences = {
   'mains-nothing-recorded': ({ missing }) =>
     missing.length === 0
-      ? 'No wire is recorded yet: write down what is under each number of the wiring centre.'
+      ? 'No wire is recorded yet: write down which wire is on which terminal.'
       : `Nothing can be said before these are recorded: ${names(missing.map((part) => MAINS_PART_NAMES[part]))}.`,
   'mains-layout-open': ({ layouts }) =>
     `Which layout it is, is not settled: ${names(layouts.map((layout) => LAYOUT_NAMES[layout]))} ${layouts.length === 1 ? 'is likely, and not sure enough' : 'are still possible'}.`,
@@ -39,7 +39,7 @@ const SENTENCES: Sentences = {
   'mains-wire-loose': ({ wire, cable }) =>
     `The ${wire} wire of ${cable} is on a screw at one end and bare at the other. It may be live.`,
   'mains-point-alone': ({ wire, screw }) =>
-    `The ${wire} wire of ${screw} leads to a number where nothing else is: parked, or its partner has come off.`,
+    `The ${wire} wire of ${screw} leads to a place where nothing else is: parked, or its partner has come off.`,
   'mains-point-unexplained': ({ screws }) =>
     `These are joined, and nobody can say what for: ${names(screws)}. What is it for? A diagram, a trace, or the maker’s sheet tells. Until then it stays as it is.`,
   'mains-colour-misleads': ({ wire, colour, does }) =>
@@ -90,6 +90,10 @@ const SENTENCES: Sentences = {
     `${rooms} room thermostats: every state of the first ${most} is solved, the others are taken as calling all the time.`,
   'mains-room-open': ({ device }) =>
     `The two terminals that the ${device} stood between have to be linked, or heating never runs again.`,
+  'mains-no-meeting': ({ device }) =>
+    `The two sides of the ${device} and the supply do not end at one place, so nothing short can join them. Somebody competent has to see where the cables run before a way is planned.`,
+  'mains-terminal-shared': ({ device, screws }) =>
+    `${capital(device)}: another wire comes onto ${names(screws)}, where one is already. If its sheet allows one wire only, join them in a connector beside it. Take off no more than the cover of its terminals: the case of a gas boiler is for somebody licensed for gas.`,
   'mains-timer-heating-unused': () =>
     'The controller has a schedule of its own for its rooms: what the timer says of heating no longer counts for them.',
   'mains-timer-in-line': () =>

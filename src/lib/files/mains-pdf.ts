@@ -1,10 +1,12 @@
 /** The plan for mains controls as PDF: what to ask for, who may do it, moves with boxes to tick, the strip before and after, the whole table. */
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { stripOf } from '$core/handover/mains/as-built';
+import { mainsUnits } from '$core/devices/mains/screws';
+import { numberName, stripOf } from '$core/handover/mains/as-built';
 import type { MainsView } from '$core/handover/mains/view';
 import { controllerName } from '$core/match/mains/controllers';
 import { runsText, rowText } from '$core/proof/mains/row-text';
 import { LAYOUT_NAMES, MAINS_METHOD_NAMES } from '$core/trade/mains';
+import { hubOf, SPOTS_HEADING } from '$core/trade/mains-hub';
 import { VERDICT_NAMES } from '$core/trade/vocabulary';
 import { mainsText } from '$core/words/mains-findings';
 import { capital } from '$core/words/text';
@@ -54,7 +56,7 @@ export function mainsPlanContent({ plan, settings, tests }: MainsView, title: st
           { ul: way.effort.parts.map(({ what, count }) => `${count} × ${what}`) }
         ]
       : []),
-    { text: 'Under each number', style: 'head' },
+    { text: SPOTS_HEADING[hubOf(mainsUnits(plan.now.wiring))], style: 'head' },
     stripTable(plan, way),
     ...(plan.table ? [{ text: 'What it does, in every state', style: 'head' }, truthContent(plan, way)] : []),
     { text: 'Set-up', style: 'head' },
@@ -72,12 +74,14 @@ export function mainsPlanContent({ plan, settings, tests }: MainsView, title: st
 function stripTable(plan: MainsView['plan'], way: MainsView['plan']['taken']): Content {
   const now = stripOf(plan.now.wiring);
   const rows = stripOf(way?.after ?? plan.now.wiring).flatMap((after): TableCell[][] => {
-    const before = now.find(({ unit, mark }) => unit === after.unit && mark === after.mark);
+    const before = now.find(
+      (number) => numberName(number) === numberName(after) && number.unit === after.unit
+    );
     if (after.wires.length + (before?.wires.length ?? 0) === 0) return [];
     const links = after.linked.length > 0 ? `; link to ${after.linked.join(', ')}` : '';
     return [
       [
-        after.mark,
+        numberName(after),
         before?.wires.map(({ to, colour }) => `${to} (${colour})`).join('; ') ?? '–',
         `${after.wires.map(({ to, colour }) => `${to} (${colour})`).join('; ')}${links}`
       ]

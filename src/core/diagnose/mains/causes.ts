@@ -99,13 +99,14 @@ function wiresOff(wiring: Wiring): Omit<MainsCause, 'odds'>[] {
     const own = mainsTerminal(wiring, near);
     if (!own || own.does === 'earth') return [];
     const where = `${own.unit.name} ${printedMark(wiring, near)}`;
+    const there = mainsTerminal(wiring, far)?.unit.name ?? '';
     return [
       {
         id: `off-${strand.id}`,
         kind: 'wire-off' as const,
         at: [strand.id],
         text: `The ${strand.name} wire of ${where} has come off, or was never tight.`,
-        remedy: `Power off, proven dead: tug the ${strand.name} wire at ${where} and at the wiring centre; land it again.`,
+        remedy: `Power off, proven dead: tug the ${strand.name} wire at ${where} and at the ${there}; land it again.`,
         wiring: withEnd(wiring, strand.id, 'near', { state: 'loose' })
       }
     ];

@@ -2,12 +2,15 @@
  * What can be looked at: first with every cover on (what is warm, what runs, what a lever does), and only for somebody competent a tester on the
  * strip. Each look is made in a state of the controls; what it would show under a cause is read off the solved circuit.
  */
-import { nodeFor } from '../../devices/mains/screws';
+import { doesOf, mainsUnits, nodeFor } from '../../devices/mains/screws';
 import type { SimulateFailure } from '../../circuit/simulate';
 import { TRIED_STILL } from '../tried-code';
 import { causesIn, triedCode } from './causes';
 import { rowFor, unitsOf, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { servesOf, solveRow, type RowState } from '../../proof/mains/ways';
+import type { MainsFunction } from '../../trade/mains';
+import { HUB_SPOTS, hubOf, hubsAmong } from '../../trade/mains-hub';
+import { capital } from '../../words/text';
 import { landedTerminal, printedMark, type TerminalId, type Wiring } from '../../wiring/graph';
 
 export type Probe = 'off' | 'heating' | 'water' | 'both';
@@ -158,26 +161,29 @@ function lampLooks(wiring: Wiring): MainsLook[] {
   }));
 }
 
-/** Live or dead against neutral at each number that switches. */
+/** A contact that brings a voltage of its own: nothing is measured from it to the neutral of the mains. */
+const ON_BOILER_CONTACT: readonly MainsFunction[] = ['contact-a', 'contact-b'];
+
+/** Live or dead against neutral at each number that switches; at the boiler's terminals where there is no wiring centre. */
 const LIVE_FROM = 150;
 
 function stripLooks(wiring: Wiring, probes: readonly Probe[]): MainsLook[] {
   const [spur] = unitsOf(wiring, 'supply');
-  const centre = unitsOf(wiring, 'wiring-centre').find(({ id }) => !id.includes('connector'));
-  if (!spur || !centre) return [];
+  const [hub] = hubsAmong(mainsUnits(wiring));
+  if (!spur || !hub) return [];
   const neutral = nodeFor(spur, 'neutral');
   const used = new Set(
     wiring.strands.flatMap((strand) => [landedTerminal(strand.near), landedTerminal(strand.far)])
   );
-  return centre.screws
-    .filter((screw) => used.has(screw.id))
+  return hub.screws
+    .filter((screw) => used.has(screw.id) && !ON_BOILER_CONTACT.includes(doesOf(screw)))
     .flatMap((screw) =>
       probes
         .filter((probe) => probe !== 'both')
         .map((probe): MainsLook => ({
           id: `strip-${screw.id}@${probe}`,
           probe,
-          ask: `Wiring centre: is number ${printedMark(wiring, screw.id)} live to neutral?`,
+          ask: `${capital(hub.name)}: is ${HUB_SPOTS[hubOf([hub])]} ${printedMark(wiring, screw.id)} live to neutral?`,
           how: 'For somebody competent only: cover off with the power on, a two-pole tester that is proven before and after.',
           answers: [
             { value: 'live', label: 'Live, about 230 V' },

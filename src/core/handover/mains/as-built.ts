@@ -1,15 +1,17 @@
-/** The wiring centre as built: what is under each number, what every device does with it, what is dead, what changed, what is open. */
+/** The wiring as built: what is under each number of the wiring centre, or on each terminal where the cables meet otherwise, what every device does with it, what is dead, what changed, what is open. */
 import { doesOf, mainsUnits } from '../../devices/mains/screws';
 import { identifyLayout } from '../../identify/mains/layout';
 import type { MainsControls } from '../../job/mains-schema';
 import { inputsOf } from '../../proof/mains/rows';
 import { colourName } from '../../trade/colours';
 import { MAINS_FUNCTION_NAMES, type Layout, type MainsPart } from '../../trade/mains';
+import { hubOf, hubsAmong, isConnector, type Hub } from '../../trade/mains-hub';
 import { wiringFromMains } from '../../wiring/from-mains';
 import {
   landedTerminal,
   printedMark,
   terminalAt,
+  type Landing,
   type MainsUnit,
   type Strand,
   type Wiring
@@ -27,6 +29,8 @@ export interface StripWire {
 }
 
 export interface StripNumber {
+  /** Of the place where the cables meet, of a connector, or of a device that a wire goes straight to. */
+  readonly of: 'hub' | 'connector' | 'device';
   readonly unit: string;
   readonly mark: string;
   readonly wires: readonly StripWire[];
@@ -36,6 +40,8 @@ export interface StripNumber {
 
 export interface MainsAsBuilt {
   readonly layout: Layout;
+  /** Where its cables meet. */
+  readonly hub: Hub;
   readonly numbers: readonly StripNumber[];
   readonly devices: readonly {
     readonly id: string;
@@ -60,6 +66,7 @@ export function mainsAsBuilt(mains: MainsControls): MainsAsBuilt {
   const { wiring, done } = nowOf(found, mains.log);
   return {
     layout: identifyLayout(mains).layout,
+    hub: hubOf(mainsUnits(wiring)),
     numbers: stripOf(wiring),
     devices: mainsUnits(wiring)
       .filter(({ part }) => part !== 'wiring-centre')
@@ -87,24 +94,51 @@ function cableName(wiring: Wiring, strand: Strand): string {
   return wiring.cables.find(({ id }) => id === strand.cable)?.name ?? '';
 }
 
-/** Every number of every strip, connectors among them, in order. */
+/** Every number of the place where the cables meet, then connectors, then what goes straight from device to device. */
 export function stripOf(wiring: Wiring): StripNumber[] {
-  return mainsUnits(wiring)
-    .filter(({ part }) => part === 'wiring-centre')
-    .flatMap((unit) =>
-      unit.screws.map((screw) => ({
-        unit: unit.name,
-        mark: printedMark(wiring, screw.id),
-        wires: wiring.strands.flatMap((strand) => wireOn(wiring, strand, screw.id)),
-        linked: wiring.links.flatMap((link) =>
-          link.a === screw.id
-            ? [printedMark(wiring, link.b)]
-            : link.b === screw.id
-              ? [printedMark(wiring, link.a)]
-              : []
-        )
-      }))
-    );
+  const units = mainsUnits(wiring);
+  const hubs = hubsAmong(units);
+  const connectors = units.filter(isConnector);
+  const meeting = [...hubs, ...connectors];
+  const straight = wiring.strands.filter(({ near, far }) =>
+    [near, far].every((end) => end.state === 'landed' && !meeting.some((unit) => isOn(unit, end)))
+  );
+  return [
+    ...hubs.flatMap((unit) => numbersOf(wiring, unit, 'hub')),
+    ...connectors.flatMap((unit) => numbersOf(wiring, unit, 'connector')),
+    // Told at its far end: the device of a cable is what it leads to.
+    ...units.flatMap((unit) => {
+      const strands = straight.filter(({ far }) => isOn(unit, far));
+      return numbersOf({ ...wiring, strands, links: [] }, unit, 'device').filter(
+        ({ wires }) => wires.length > 0
+      );
+    })
+  ];
+}
+
+function isOn(unit: MainsUnit, end: Landing): boolean {
+  return unit.screws.some(({ id }) => id === landedTerminal(end));
+}
+
+function numbersOf(wiring: Wiring, unit: MainsUnit, of: StripNumber['of']): StripNumber[] {
+  return unit.screws.map((screw) => ({
+    of,
+    unit: unit.name,
+    mark: printedMark(wiring, screw.id),
+    wires: wiring.strands.flatMap((strand) => wireOn(wiring, strand, screw.id)),
+    linked: wiring.links.flatMap((link) =>
+      link.a === screw.id
+        ? [printedMark(wiring, link.b)]
+        : link.b === screw.id
+          ? [printedMark(wiring, link.a)]
+          : []
+    )
+  }));
+}
+
+/** How a number is called among others: by its device too where that is not the place where all meet. */
+export function numberName({ of, unit, mark }: Pick<StripNumber, 'of' | 'unit' | 'mark'>): string {
+  return of === 'device' ? `${unit} ${mark}` : mark;
 }
 
 const OFF_WORDS = {

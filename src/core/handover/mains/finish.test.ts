@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { mainsHouse, type MainsHouse } from '../../houses/mains-houses';
+import { mainsOf } from '../../houses/mains-builder';
+import { mainsHouse, TWO_VALVE_OVERRUN, type MainsHouse } from '../../houses/mains-houses';
 import type { LogEntry } from '../../job/log-schema';
 import type { MainsControls } from '../../job/mains-schema';
 import { planMains } from '../../plan/mains/plan';
@@ -143,6 +144,34 @@ describe('as built', () => {
     expect(csv).toContain('wiring centre,4,timer,');
     const labels = stripLabels(built);
     expect(labels.filter(({ mark }) => mark === 'NOT IN USE')).toHaveLength(6);
+  });
+
+  it('tells a wire that goes straight from device to device as well', () => {
+    const overrun = mainsOf({
+      ...TWO_VALVE_OVERRUN,
+      strip: { ...TWO_VALVE_OVERRUN.strip, 9: [] },
+      straight: [['pump.live', 'boiler.pump-live']]
+    });
+    const straight = mainsAsBuilt(overrun).numbers.filter(({ of }) => of === 'device');
+    expect(straight.map(({ unit, mark, wires }) => [unit, mark, wires.map(({ to }) => to)])).toEqual([
+      ['boiler', 'PL', ['pump L']]
+    ]);
+    expect(writeStripCsv(mainsAsBuilt(overrun))).toContain('boiler,PL,pump,');
+    expect(stripLabels(mainsAsBuilt(overrun)).map(({ small }) => small)).toContain('live · boiler PL');
+  });
+
+  it('tells the terminals of the boiler where there is no wiring centre', () => {
+    const own = mainsAsBuilt(mainsHouse('room-at-boiler'));
+    expect(own.numbers.map(({ mark, wires }) => [mark, wires.map(({ to }) => to)])).toEqual([
+      ['L', ['fused spur L', 'room thermostat 1']],
+      ['SL', ['room thermostat 3']],
+      ['N', ['fused spur N', 'room thermostat 4']],
+      ['E', ['fused spur E', 'room thermostat E']]
+    ]);
+    const [page] = stripSheet(own, { paper: 'A4', title: 'House', under: '' });
+    expect(page).toContain('Wiring at the boiler as built: House');
+    expect(page).not.toContain('iring centre');
+    expect(stripLabels(own).map(({ small }) => small)).toContain('out · boiler SL');
   });
 
   it('leaves an end that nobody has read unread', () => {

@@ -3,7 +3,8 @@
  * labelled by what it does; the new plate; the wires on; links last. Applied one after the other the changes lead from now to after.
  */
 import { doesOf, mainsTerminal, mainsUnits } from '../../devices/mains/screws';
-import { MAINS_FUNCTION_NAMES, type MainsPart } from '../../trade/mains';
+import { MAINS_FUNCTION_NAMES, MAINS_PART_NAMES, type MainsPart } from '../../trade/mains';
+import { HUB_COVERS, hubOf, hubsAmong } from '../../trade/mains-hub';
 import type { EndSide } from '../../trade/vocabulary';
 import { difference, type Change } from '../../wiring/difference';
 import {
@@ -112,6 +113,7 @@ function supplies(wiring: Wiring) {
 /** Off, and dead by a tester that is proven itself before and after. */
 function offDrafts(now: Wiring): Draft[] {
   const spurs = supplies(now);
+  const hub = hubOf(mainsUnits(now));
   const where = spurs[0]?.name ?? 'the fused spur';
   const check = (what: string, text: string): Draft => ({
     ...PLAIN,
@@ -131,13 +133,13 @@ function offDrafts(now: Wiring): Draft[] {
       text: `Switch the ${spur.name} off at both poles, take its fuse out, keep it with you, and put a label on it. A boiler with a supply of its own is off as well.`
     })),
     check('tester-before', 'Prove the tester on something that is live for certain.'),
-    check('dead-l-n', 'Wiring centre, cover off: live to neutral. It reads nothing.'),
+    check('dead-l-n', `${HUB_COVERS[hub]}: live to neutral. It reads nothing.`),
     check('dead-l-e', 'Live to earth. It reads nothing.'),
     check('dead-n-e', 'Neutral to earth. It reads nothing.'),
     check('tester-after', 'Prove the tester once more on the live thing. Only now is it dead.'),
     check(
       'photo',
-      'Take a photo of the wiring centre and of the old plate, every mark readable; label each wire by what it does before it is loosened.'
+      `Take a photo of the ${hub === 'boiler' ? 'boiler’s terminals' : MAINS_PART_NAMES[hub]} and of the old plate, every mark readable; label each wire by what it does before it is loosened.`
     )
   ];
 }
@@ -231,7 +233,9 @@ function changeDraft(change: Change, now: Wiring, after: Wiring): Draft {
         what: change.device.id,
         from: on ? '' : change.place.name,
         to: on ? change.place.name : '',
-        text: on ? mountWords(part, change.device.name) : `Take the ${change.device.name} off.`,
+        text: on
+          ? mountWords(part, change.device.name, hubAt(now, change.place.id))
+          : `Take the ${change.device.name} off.`,
         change
       };
     }
@@ -244,7 +248,7 @@ function changeDraft(change: Change, now: Wiring, after: Wiring): Draft {
         what: change.cable.id,
         from: '',
         to: change.cable.name,
-        text: `Bring in the ${change.cable.name}: flex of 0.75 mm² or more, clamped at both ends; ${counted(change.strands.length, 'wire', 'wires')}.`,
+        text: `Bring in the cable of the ${change.cable.name}: flex of 0.75 mm² or more, clamped at both ends; ${counted(change.strands.length, 'wire', 'wires')}.`,
         change
       };
     case 'transformer':
@@ -252,14 +256,19 @@ function changeDraft(change: Change, now: Wiring, after: Wiring): Draft {
   }
 }
 
-function mountWords(part: MainsPart | null, name: string): string {
+/** The wiring centre or the boiler that a new device is set beside; null where it takes the place of an old one. */
+function hubAt(now: Wiring, place: string): string | null {
+  return hubsAmong(mainsUnits(now)).find(({ at }) => at === place)?.name ?? null;
+}
+
+function mountWords(part: MainsPart | null, name: string, hub: string | null): string {
   switch (part) {
     case 'wiring-centre':
       return `Set the ${name} inside the box: a terminal block with a cover.`;
     case 'wall-part':
       return `Put the ${name} up where the room thermostat was, over its box: no mains behind it.`;
     default:
-      return `Fix the back plate of the ${name}. Its own words for each terminal are on it: read them, not the numbers.`;
+      return `Fix the back plate of the ${name}${hub === null ? '' : ` beside the ${hub}`}. Its own words for each terminal are on it: read them, not the numbers.`;
   }
 }
 

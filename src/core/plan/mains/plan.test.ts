@@ -207,7 +207,7 @@ describe('what is not known', () => {
     return {
       ...mains,
       wires: mains.wires.map((wire, at) =>
-        at === 5 ? { ...wire, far: { state: 'unseen', on: null } } : wire
+        at === Math.min(5, mains.wires.length - 1) ? { ...wire, far: { state: 'unseen', on: null } } : wire
       )
     };
   };

@@ -3,6 +3,7 @@ import { doesOf, mainsUnits, screwsThat } from '../../devices/mains/screws';
 import type { ControllerFacts } from '../../job/controller-facts';
 import { controllerName } from '../../match/mains/controllers';
 import { FLEX_OHMS_PER_M, MAINS_PART_NAMES, type MainsFunction, type MainsPart } from '../../trade/mains';
+import { isConnector } from '../../trade/mains-hub';
 import type { ColourCode } from '../../trade/colours';
 import {
   landed,
@@ -17,7 +18,6 @@ import {
 
 export const CONTROLLER_ID = 'controller';
 export const WALL_PART_ID = 'wall-part';
-export const CONNECTOR_ID = 'connector';
 export const LINKED_BY = 'link-';
 
 export function newUnit(
@@ -138,9 +138,8 @@ export function unitOf(wiring: Wiring, part: MainsPart): MainsUnit | undefined {
   return mainsUnits(wiring).find((unit) => unit.part === part);
 }
 
-/** The wiring centre, else whatever joins: the first unit whose screws do nothing but join. */
 export function centreOf(wiring: Wiring): MainsUnit | undefined {
-  return unitOf(wiring, 'wiring-centre');
+  return mainsUnits(wiring).find((unit) => unit.part === 'wiring-centre' && !isConnector(unit));
 }
 
 /** Numbers of the centre that nothing is on. */

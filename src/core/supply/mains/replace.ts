@@ -8,8 +8,8 @@ import type { ControllerFacts } from '../../job/controller-facts';
 import { joinedIn } from '../../wiring/joined';
 import { landed, printedMark, type MainsUnit, type TerminalId, type Wiring } from '../../wiring/graph';
 import type { MainsFunction } from '../../trade/mains';
+import { CONNECTOR_ID } from '../../trade/mains-hub';
 import {
-  CONNECTOR_ID,
   controllerUnit,
   doesAt,
   endsOn,

@@ -2,9 +2,18 @@
  * The room thermostat goes: its wires come off at both ends, and the two terminals that it stood between are joined. Turned to its maximum and left,
  * it would stay in the line, and sooner or later somebody turns it.
  */
+import { mainsUnits } from '../../devices/mains/screws';
 import { mainsFinding, type MainsFinding } from '../../findings/mains';
+import type { ControllerFacts } from '../../job/controller-facts';
 import { joinedIn } from '../../wiring/joined';
-import { landed, landedTerminal, type MainsUnit, type TerminalId, type Wiring } from '../../wiring/graph';
+import {
+  landed,
+  landedTerminal,
+  terminalAt,
+  type MainsUnit,
+  type TerminalId,
+  type Wiring
+} from '../../wiring/graph';
 import { doesAt, endsOn, unitOf, withEnd, withLink, withoutUnit } from './edits';
 import type { MainsVariant } from './types';
 
@@ -20,15 +29,21 @@ export interface RoomGone {
   readonly cable: string | null;
 }
 
-/** Takes a room thermostat out. Null where its two sides are not both read. */
-export function withoutRoom(now: Wiring, room: MainsUnit, join: MainsVariant['join']): RoomGone | null {
+/** Takes a room thermostat out. Refused where its two sides are not both read, or where nothing short can join them. */
+export function withoutRoom(
+  now: Wiring,
+  room: MainsUnit,
+  { join, cable: becomes }: Pick<MainsVariant, 'join' | 'cable'>
+): RoomGone | { readonly refused: MainsFinding } {
   const ends = endsOn(now, room);
   const other = (does: 'in' | 'out') => {
     const found = ends.find(({ terminal }) => doesAt(room, terminal) === does);
     return found ? landedTerminal(found.strand[found.end === 'near' ? 'far' : 'near']) : null;
   };
   const [from, to] = [other('in'), other('out')];
-  if (from === null || to === null) return null;
+  if (from === null || to === null || !standsInLine(now, room)) return open(room);
+  const unitAt = (terminal: TerminalId) => terminalAt(now, terminal)?.device.id;
+  if (join !== null && unitAt(from) !== unitAt(to)) return apart(room);
   let wiring = now;
   for (const { strand, end, terminal } of ends) {
     wiring = withEnd(wiring, strand.id, end, COILED);
@@ -47,12 +62,25 @@ export function withoutRoom(now: Wiring, room: MainsUnit, join: MainsVariant['jo
     findings: [
       mainsFinding('note', 'mains-device-goes', { device: room.name }, [room.id]),
       mainsFinding('warn', 'mains-room-open', { device: room.name }, [room.id]),
-      ...(cable === null ? [] : [mainsFinding('note', 'mains-cable-dead', { cable: name }, [cable])])
+      ...(cable === null || becomes === 'low-voltage'
+        ? []
+        : [mainsFinding('note', 'mains-cable-dead', { cable: name }, [cable])])
     ],
     stood,
     cable
   };
 }
+
+const refusal =
+  (code: 'mains-room-open' | 'mains-no-meeting') =>
+  (room: MainsUnit): { readonly refused: MainsFinding } => ({
+    refused: mainsFinding('stop', code, { device: room.name }, [room.id])
+  });
+
+/** Its line is not read whole: what stood between its two sides is not known. */
+const open = refusal('mains-room-open');
+/** What would have to be joined ends at different devices. */
+export const apart = refusal('mains-no-meeting');
 
 function linked(wiring: Wiring, { from, to }: RoomGone['stood']): Wiring {
   const place = wiring.devices.find((device) => device.screws.some((screw) => screw.id === from))?.at;
@@ -95,9 +123,29 @@ export function canCarryLowVoltage(now: Wiring, room: MainsUnit): boolean {
 }
 
 /** Whether the two sides of a room thermostat are read, and what they are joined to. */
-export function standsInLine(now: Wiring, room: MainsUnit): boolean {
+function standsInLine(now: Wiring, room: MainsUnit): boolean {
   const joined = joinedIn(now);
   return ['in', 'out'].every((does) =>
     room.screws.some((screw) => screw.means[0] === does && joined.with(screw.id).length > 1)
   );
+}
+
+export function roomsOf(wiring: Wiring): MainsUnit[] {
+  return mainsUnits(wiring).filter((unit) => unit.part === 'room-thermostat');
+}
+
+/** For each room thermostat: a link or the wire moved over, the cable dead or carrying low voltage. */
+export function roomVariants(now: Wiring, facts: ControllerFacts, moves: boolean): MainsVariant[] {
+  const rooms = roomsOf(now);
+  return rooms.flatMap((room) => {
+    const joins: MainsVariant['join'][] = moves && canMove(now, room) ? ['link', 'move'] : ['link'];
+    const low = facts.wallPart === 'wired-low-voltage';
+    if (low && !canCarryLowVoltage(now, room)) return [];
+    return joins.map((join): MainsVariant => ({
+      id: [...(rooms.length > 1 ? [room.id] : []), join ?? 'link', low ? 'low-voltage' : 'dead'].join('-'),
+      room: room.id,
+      join,
+      cable: low ? 'low-voltage' : 'dead'
+    }));
+  });
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Station: the moves, for somebody competent: off and proven dead, one wire at a time, then on. */
   import Printer from '@lucide/svelte/icons/printer';
-  import { stripOf } from '$core/handover/mains/as-built';
+  import { numberName, stripOf } from '$core/handover/mains/as-built';
   import type { MainsView } from '$core/handover/mains/view';
   import { isCompetent, isProvenDead } from '$core/job/mains-edits';
   import type { LogEntry } from '$core/job/log-schema';
@@ -214,7 +214,7 @@
               )}
               {#if after.wires.length + (before?.wires.length ?? 0) > 0}
                 <tr>
-                  <td><b>{after.mark}</b></td>
+                  <td><b>{numberName(after)}</b></td>
                   <td>{before?.wires.map(({ to }) => to).join('; ') || '–'}</td>
                   <td
                     >{after.wires.map(({ to }) => to).join('; ') || '–'}{after.linked.length > 0
