@@ -128,6 +128,68 @@ test.describe('on a phone', () => {
     await goByLink(page, `/job/job-quarry-row/th-quarry-annexe/${id}`);
   }
 
+  test('a boiler whose thermostat is wired straight to it gets its way, without a wiring centre', async ({
+    page
+  }) => {
+    await open(page, '/');
+    await page.getByRole('button', { name: 'New job' }).tap();
+    await page.getByLabel('Which house').fill('Ropewalk');
+    await page.getByRole('button', { name: '230 V timer and boiler instead' }).tap();
+    await page.waitForURL('**/th-1/strip');
+    await page.getByRole('button', { name: 'There is no wiring centre' }).tap();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wires at the boiler');
+    await addDevice(page, 'room thermostat', 'room thermostat');
+    const card = (id: string) => page.locator(`details[data-unit=${id}]`);
+    for (const id of ['md-supply', 'md-room-thermostat', 'md-boiler'])
+      await card(id).locator('summary').tap();
+    for (const [id, mark, to] of [
+      ['md-supply', 'L', 'boiler L'],
+      ['md-supply', 'N', 'boiler N'],
+      ['md-supply', 'E', 'boiler E'],
+      ['md-room-thermostat', '1', 'boiler L'],
+      ['md-room-thermostat', '3', 'boiler SL'],
+      ['md-room-thermostat', 'E', 'boiler E']
+    ] as const)
+      await card(id)
+        .locator(`[data-screw="${mark}"]`)
+        .getByLabel('its wire goes to')
+        .selectOption({ label: to });
+    const terminal = (mark: string) => page.locator(`li[data-mark="${mark}"]`);
+    await expect(terminal('L')).toContainText('room thermostat 1');
+    await card('md-boiler').getByLabel('What it wants at its thermostat input').selectOption('switched-live');
+    await card('md-boiler').getByLabel('A combination boiler').selectOption('yes');
+    await page.getByLabel('These are all there are').tap();
+    await expect(page.getByRole('region', { name: 'Questions' })).toContainText(
+      'Nothing: every wire has a job.'
+    );
+
+    // A terminal opens like a number does: what is on it, and a further wire.
+    await terminal('SL').getByRole('button', { name: 'Terminal SL: 1 wire' }).tap();
+    await expect(page.getByRole('dialog', { name: 'Terminal SL' })).toContainText('room thermostat');
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await expectNoSideways(page);
+
+    const at = (id: string) =>
+      page
+        .url()
+        .replace(/[^/]+$/, id)
+        .replace(/^.*(?=\/job\/)/, '');
+    await goByLink(page, at('controller'));
+    const solo = page.locator('li[data-controller=ct-pennhollow-solo]');
+    await solo.locator('summary').first().tap();
+    await solo.getByRole('button', { name: /^Take Pennhollow Solo/ }).tap();
+    const way = page.locator('li[data-way="single-channel dead"]');
+    await expect(way).toContainText('Licensed person');
+    await way.getByRole('button', { name: /^Take this way/ }).tap();
+    await goByLink(page, at('work'));
+    const strip = page.getByRole('region', { name: 'Strip before and after' });
+    await expect(strip).toContainText('On each terminal of the boiler');
+    await expect(strip.locator('tr', { hasText: 'SL' })).toContainText('Pennhollow Solo NO');
+    await expectNoSideways(page);
+    await expectAccessible(page);
+  });
+
   test('the demo house is worked, tested and handed over', async ({ page }) => {
     await open(page, '/demo/quarry-row');
     await page.waitForURL('**/th-quarry-house/strip');

@@ -231,9 +231,10 @@ export function addWire(
   const mains = mainsIn(job, th);
   const to = far.on?.device ?? centreIn(mains)?.id ?? null;
   const unit = mains.devices.find(({ id }) => id === device);
-  const known = mains.cables.find(
-    (cable) => cable.near === device && (cable.far === to || cable.far === null)
-  );
+  const known =
+    mains.cables.find((cable) => cable.near === device && (cable.far === to || cable.far === null)) ??
+    mains.cables.find((cable) => cable.near === to && cable.far === device);
+  const turned = known !== undefined && known.near !== device;
   const cable: MainsCable = known ?? {
     id: nextId(
       'cable',
@@ -254,8 +255,7 @@ export function addWire(
     stripe,
     sleeve: null,
     label: '',
-    near,
-    far,
+    ...(turned ? { near: far, far: near } : { near, far }),
     continuity: 'untested'
   };
   const label = `Wire of the ${unit?.name ?? device}`;

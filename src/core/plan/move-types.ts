@@ -26,6 +26,11 @@ export interface Move {
   readonly change: Change | null;
 }
 
+/** What tells a move from every other of its list, and stays while others are done: its number changes with them. */
+export function moveKey({ action, place, what, from, to }: Move): string {
+  return [action, place, what, from, to].join(' ');
+}
+
 /** A move before it has its number and its tools. */
 export type Draft = Omit<Move, 'id' | 'tools' | 'strip'>;
 

@@ -250,7 +250,7 @@ export type MainsMethod = v.InferOutput<typeof MainsMethod>;
 export const MAINS_METHOD_NAMES: Readonly<Record<MainsMethod, string>> = {
   'replace-both': 'Timer and room thermostat out, controller in',
   'replace-timer': 'Timer out, controller in; the room thermostat stays',
-  'single-channel': 'Room thermostat out, one-channel controller in; the timer stays',
+  'single-channel': 'Room thermostat out, one-channel controller in its place',
   keep: 'Leave the controls as they are'
 };
 

@@ -75,7 +75,7 @@ function stripTable(plan: MainsView['plan'], way: MainsView['plan']['taken']): C
   const now = stripOf(plan.now.wiring);
   const rows = stripOf(way?.after ?? plan.now.wiring).flatMap((after): TableCell[][] => {
     const before = now.find(
-      (number) => numberName(number) === numberName(after) && number.unit === after.unit
+      ({ of, unit, mark }) => of === after.of && unit === after.unit && mark === after.mark
     );
     if (after.wires.length + (before?.wires.length ?? 0) === 0) return [];
     const links = after.linked.length > 0 ? `; link to ${after.linked.join(', ')}` : '';
@@ -87,7 +87,7 @@ function stripTable(plan: MainsView['plan'], way: MainsView['plan']['taken']): C
       ]
     ];
   });
-  return table([26, '*', '*'], [['No.', 'Now', 'After'], ...rows]);
+  return table(['auto', '*', '*'], [['No.', 'Now', 'After'], ...rows]);
 }
 
 function truthContent(plan: MainsView['plan'], way: MainsView['plan']['taken']): Content {

@@ -2,7 +2,8 @@
   /** Who opens a cover: said for this job. Nobody else is led to a mains screw. Then off and dead, by a tester that is proven before and after. */
   import { isCompetent, isProvenDead, proveDead, sayWho } from '$core/job/mains-edits';
   import type { DeadProof, MainsControls } from '$core/job/mains-schema';
-  import type { Competence } from '$core/trade/mains';
+  import { MAINS_PART_NAMES, type Competence } from '$core/trade/mains';
+  import { hubOf } from '$core/trade/mains-hub';
   import ChoiceField from '../fields/choice-field.svelte';
   import TextField from '../fields/text-field.svelte';
   import { clock } from '../state/clock.svelte';
@@ -77,7 +78,7 @@
     <fieldset class="mt-3">
       <legend class="text-sm"
         >{say(
-          'Spur off at both poles, fuse out and kept. Then, in this order, at the wiring centre:'
+          `Spur off at both poles, fuse out and kept. Then, in this order, at the ${MAINS_PART_NAMES[hubOf(mains.devices)]}:`
         )}</legend
       >
       <ol class="mt-1 grid gap-x-4 sm:grid-cols-2">

@@ -2,6 +2,7 @@
 import { identifyLayout } from '$core/identify/mains/layout';
 import type { MainsControls } from '$core/job/mains-schema';
 import { LAYOUT_NAMES, MAINS_METHOD_NAMES } from '$core/trade/mains';
+import { hubOf } from '$core/trade/mains-hub';
 import { counted } from '$core/words/text';
 import type { Station } from '../frame/station';
 
@@ -15,7 +16,7 @@ function mainsStations(mains: MainsControls, closed: boolean): Station[] {
   return [
     {
       id: 'strip',
-      name: 'Wiring centre',
+      name: hubOf(devices) === 'boiler' ? 'Wires at the boiler' : 'Wiring centre',
       says:
         wires.length === 0
           ? counted(devices.length, 'device', 'devices')

@@ -1,9 +1,11 @@
 <script lang="ts">
-  /** One number of the wiring centre: what is under it, and what else is found there. */
+  /** One number of the wiring centre, or one terminal of the boiler: what is under it, and what else is found there. */
   import { addMainsLink, addWire, onScrew, removeMainsLink, UNSEEN_END } from '$core/job/mains-edits';
   import type { MainsControls, MainsDevice } from '$core/job/mains-schema';
   import { COLOUR_CODES, COLOURS, type ColourCode } from '$core/trade/colours';
   import { MAINS_FUNCTION_NAMES } from '$core/trade/mains';
+  import { HUB_SPOTS, hubOf } from '$core/trade/mains-hub';
+  import { capital } from '$core/words/text';
   import Dialog from '../frame/dialog.svelte';
   import ColourChip from '../sheet/colour-chip.svelte';
   import { getPlace } from '../state/context';
@@ -27,7 +29,9 @@
           ({ strip, screw }) => strip.id === opened.strip.id && screw.id === opened.screw.id
         ) ?? null)
   );
-  const devices = $derived(mains.devices.filter(({ part }) => part !== 'wiring-centre'));
+  const devices = $derived(
+    mains.devices.filter(({ id, part }) => part !== 'wiring-centre' && id !== opened?.strip.id)
+  );
   const EMPTY = { device: '', screw: '', colour: '' as ColourCode | '', earth: false, link: '' };
   const typed = typedHere('number', EMPTY, { part: () => opened?.screw.id ?? '' });
   const chosen: MainsDevice | undefined = $derived(devices.find(({ id }) => id === typed.device));
@@ -66,7 +70,11 @@
   );
 </script>
 
-<Dialog open={row !== null} title="Number {row?.screw.mark ?? ''}" {onclose}>
+<Dialog
+  open={row !== null}
+  title="{capital(HUB_SPOTS[hubOf(mains.devices)])} {row?.screw.mark ?? ''}"
+  {onclose}
+>
   {#if row}
     <ul class="mb-3 flex flex-col gap-1">
       {#each [...row.left, ...row.right] as here (here.wire.id)}
@@ -77,7 +85,7 @@
             ? `${here.screw.mark} · ${say(MAINS_FUNCTION_NAMES[here.screw.does])}`
             : '· other end not read'}
         </li>
-      {:else}<li class="quiet">No wire is recorded under it.</li>{/each}
+      {:else}<li class="quiet">No wire is recorded there.</li>{/each}
       {#each links as link (link.id)}
         {@const other = row.strip.screws.find(({ id }) => id === (link.a === row.screw.id ? link.b : link.a))}
         <li class="flex items-center justify-between gap-2">
@@ -92,7 +100,7 @@
       {/each}
     </ul>
     <form class="flex flex-col gap-3 border-t border-base-300 pt-3" onsubmit={add}>
-      <h3 class="font-semibold">Another wire is under it</h3>
+      <h3 class="font-semibold">Another wire is there</h3>
       <div class="grid gap-3 sm:grid-cols-2">
         <label class="flex flex-col gap-1 text-sm"
           >Its cable goes to

@@ -1,12 +1,13 @@
 <script lang="ts">
   /**
-   * The wiring centre: its numbers down the middle, what feeds and asks at the left, what is fed at the right. Arrow keys go from number to number,
+   * The wiring centre (or the boiler, where there is none): its numbers down the middle, what feeds and asks at the left, what is fed at the right. Arrow keys go from number to number,
    * Enter opens one. On a phone the wires stand below their number.
    */
   import type { MainsControls, MainsWire } from '$core/job/mains-schema';
-  import { MAINS_FUNCTION_NAMES } from '$core/trade/mains';
+  import { MAINS_FUNCTION_NAMES, MAINS_PART_NAMES } from '$core/trade/mains';
+  import { HUB_SPOTS, hubOf } from '$core/trade/mains-hub';
   import { COLOURS } from '$core/trade/colours';
-  import { counted } from '$core/words/text';
+  import { capital, counted } from '$core/words/text';
   import ColourChip from '../sheet/colour-chip.svelte';
   import { stripRows, type NumberRow, type WireHere } from './wires-on';
   import { say } from '../words/manner.svelte';
@@ -19,6 +20,8 @@
 
   let { mains, onopen, onwire }: Props = $props();
   const rows = $derived(stripRows(mains));
+  const hub = $derived(hubOf(mains.devices));
+  const spot = $derived(HUB_SPOTS[hub]);
   let at = $state(0);
   let list: HTMLOListElement | undefined = $state();
 
@@ -62,7 +65,12 @@
 {/snippet}
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<ol class="strip" bind:this={list} onkeydown={move} aria-label={say('Numbers of the wiring centre')}>
+<ol
+  class="strip"
+  bind:this={list}
+  onkeydown={move}
+  aria-label={say(`${capital(spot)}s of the ${MAINS_PART_NAMES[hub]}`)}
+>
   {#each rows as row, index (`${row.strip.id} ${row.screw.id}`)}
     <li class="number" data-mark={row.screw.mark}>
       {@render wires(row.left, 'left')}
@@ -73,14 +81,14 @@
         tabindex={index === at ? 0 : -1}
         onfocus={() => (at = index)}
         onclick={() => onopen(row)}
-        aria-label="Number {row.screw.mark}: {counted(
+        aria-label="{capital(spot)} {row.screw.mark}: {counted(
           row.left.length + row.right.length,
           'wire',
           'wires'
         )}{row.linked.length > 0 ? `, linked to ${row.linked.join(', ')}` : ''}"
-        ><span class="mark">{row.screw.mark}</span>{#if row.linked.length > 0}<span class="link"
-            >⟷ {row.linked.join(', ')}</span
-          >{/if}</button
+        ><span class="mark">{row.screw.mark}</span>{#if row.screw.does !== 'joint'}<span class="link"
+            >{say(MAINS_FUNCTION_NAMES[row.screw.does])}</span
+          >{/if}{#if row.linked.length > 0}<span class="link">⟷ {row.linked.join(', ')}</span>{/if}</button
       >
       {@render wires(row.right, 'right')}
     </li>
@@ -114,6 +122,8 @@
     align-items: center;
     justify-content: center;
     min-height: 3rem;
+    padding-inline: 0.25rem;
+    overflow-wrap: anywhere;
     background: var(--color-base-200);
     border-inline: 2px solid color-mix(in oklab, var(--color-base-content) 55%, transparent);
     cursor: pointer;

@@ -1,19 +1,19 @@
 <script lang="ts">
-  /** One device: what it is, its screws as printed and what each does, and the number of the wiring centre that its wire goes to. */
+  /** One device: what it is, its screws as printed and what each does, and where its wire goes: to a number of the wiring centre, or straight to another device. */
   import Plus from '@lucide/svelte/icons/plus';
   import Trash2 from '@lucide/svelte/icons/trash-2';
   import {
     addUnitScrew,
-    addWire,
-    onScrew,
     removeUnit,
     removeUnitScrew,
     removeWire,
     setUnit,
     setUnitScrew,
-    setWire
+    setWire,
+    UNSEEN_END
   } from '$core/job/mains-edits';
-  import type { MainsControls, MainsDevice, MainsScrew } from '$core/job/mains-schema';
+  import { endAt, leadWire, runWire, wiresAt } from '$core/job/mains-landing';
+  import type { MainsControls, MainsDevice, MainsScrew, MainsWire } from '$core/job/mains-schema';
   import {
     BOILER_INPUTS,
     CONTACTS,
@@ -25,29 +25,39 @@
     type MainsFunction,
     type Serves
   } from '$core/trade/mains';
+  import { hubsAmong } from '$core/trade/mains-hub';
   import ChoiceField from '../fields/choice-field.svelte';
   import NumberField from '../fields/number-field.svelte';
   import TextField from '../fields/text-field.svelte';
   import { getPlace } from '../state/context';
   import { typedHere } from '../state/typed.svelte';
-  import { numberOf } from './wires-on';
   import { say } from '../words/manner.svelte';
 
   let { mains, device }: { mains: MainsControls; device: MainsDevice } = $props();
   const place = getPlace();
   const id = $derived(place.thermostat.id);
-  const strips = $derived(mains.devices.filter(({ part }) => part === 'wiring-centre'));
-  const numbers = $derived(
-    strips.flatMap((strip) =>
-      strip.screws.map(
-        (screw) =>
-          [
-            `${strip.id} ${screw.id}`,
-            strips.length > 1 ? `${strip.name} ${screw.mark}` : `number ${screw.mark}`
-          ] as const
-      )
-    )
-  );
+  const hubs = $derived(hubsAmong(mains.devices));
+  const isHub = $derived(hubs.some((hub) => hub.id === device.id));
+  const placesOn = (units: readonly MainsDevice[]) =>
+    units
+      .filter((unit) => unit.id !== device.id)
+      .flatMap((unit) =>
+        unit.screws.map(
+          (screw) =>
+            [
+              `${unit.id} ${screw.id}`,
+              unit.part === 'wiring-centre' && hubs.length === 1
+                ? `number ${screw.mark}`
+                : `${unit.name} ${screw.mark}`
+            ] as const
+        )
+      );
+  const numbers = $derived(placesOn(hubs));
+  const straight = $derived({
+    name: 'straight to another device',
+    choices: placesOn(mains.devices.filter((unit) => !hubs.includes(unit)))
+  });
+  const wiresOn = (screw: MainsScrew) => wiresAt(mains, { device: device.id, screw: screw.id });
   const functions = $derived<MainsFunction[]>([
     ...new Set<MainsFunction>([...FUNCTIONS_OF[device.part], 'joint', 'unknown'])
   ]);
@@ -78,24 +88,23 @@
     place.session.edit(step);
   }
 
-  /** A number for the screw's wire: a new wire, another number, or none any more. */
-  function land(screw: MainsScrew, value: string): void {
-    const now = numberOf(mains, device, screw);
-    const [strip, number] = value.split(' ');
-    const unit = strips.find((candidate) => candidate.id === strip);
-    const to = unit?.screws.find((screw) => screw.id === number);
-    if (unit && to && now === null)
-      edit(
-        addWire(place.job, id, {
-          device: device.id,
-          near: onScrew(device.id, screw.id),
-          far: onScrew(unit.id, to.id),
-          colour: screw.does === 'earth' ? 'GN' : null,
-          stripe: screw.does === 'earth' ? 'YE' : null
-        })
-      );
-    else if (unit && to && now) edit(setWire(place.job, id, now.wire.id, { far: onScrew(unit.id, to.id) }));
-    else if (now) edit(removeWire(place.job, id, now.wire.id));
+  const NONE = 'none';
+
+  /** Where the screw's wire goes: a new wire, another place, or none any more. */
+  function land(screw: MainsScrew, wire: MainsWire | null, value: string): void {
+    const from = { device: device.id, screw: screw.id };
+    const [unit, own] = value.split(' ');
+    const target = mains.devices.find((candidate) => candidate.id === unit);
+    const to = target?.screws.find((candidate) => candidate.id === own);
+    if (target && to) {
+      const spot = { device: target.id, screw: to.id };
+      const step = wire ? leadWire(place.job, id, wire.id, from, spot) : runWire(place.job, id, from, spot);
+      if (step) edit(step);
+    } else if (wire && value === NONE) edit(removeWire(place.job, id, wire.id));
+    else if (wire) {
+      const here = endAt(wire, from);
+      edit(setWire(place.job, id, wire.id, { [here === 'near' ? 'far' : 'near']: UNSEEN_END }));
+    }
   }
 
   const other = typedHere('device-terminal', { mark: '' }, { part: () => device.id });
@@ -111,9 +120,9 @@
   <summary class="cursor-pointer">
     <b>{device.name}</b>{device.place === '' ? '' : `, ${device.place}`}
     <span class="quiet text-sm"
-      >· {device.screws.filter((screw) => numberOf(mains, device, screw)?.at != null).length} of {device
+      >· {device.screws.filter((screw) => wiresOn(screw).some(({ to }) => to !== null)).length} of {device
         .screws.length}
-      {say('terminals on the wiring centre')}</span
+      terminals have a wire</span
     >
   </summary>
   <div class="mt-3 grid gap-3 sm:grid-cols-2">
@@ -175,7 +184,6 @@
   </div>
   <ul class="mt-3 flex flex-col">
     {#each device.screws as screw (screw.id)}
-      {@const on = numberOf(mains, device, screw)}
       <li class="screw" data-screw={screw.mark}>
         <b class="self-center">{screw.mark === '' ? '(no print)' : screw.mark}</b>
         <ChoiceField
@@ -185,14 +193,28 @@
           choices={functions.map((does) => [does, say(MAINS_FUNCTION_NAMES[does])] as const)}
           onset={(does) => edit(setUnitScrew(place.job, id, device.id, screw.id, { does }))}
         />
-        {#if device.part !== 'wiring-centre'}
-          <ChoiceField
-            small
-            label="its wire goes to"
-            value={on?.at ?? ''}
-            choices={[['', on ? 'not read yet' : 'no wire'], ...numbers]}
-            onset={(value) => land(screw, value)}
-          />
+        {#if !isHub}
+          <div class="leads flex flex-col gap-1">
+            {#each wiresOn(screw) as { wire, to } (wire.id)}
+              <ChoiceField
+                small
+                label="its wire goes to"
+                value={to === null ? '' : `${to.device} ${to.screw}`}
+                choices={[['', 'not read yet'], [NONE, 'no wire'], ...numbers]}
+                group={straight}
+                onset={(value) => land(screw, wire, value)}
+              />
+            {:else}
+              <ChoiceField
+                small
+                label="its wire goes to"
+                value=""
+                choices={[['', 'no wire'], ...numbers]}
+                group={straight}
+                onset={(value) => land(screw, null, value)}
+              />
+            {/each}
+          </div>
         {/if}
         <button
           type="button"
@@ -232,7 +254,7 @@
       grid-template-columns: 3.5rem minmax(0, 1fr) auto;
     }
 
-    .screw :global(label:nth-of-type(2)) {
+    .leads {
       grid-column: 2;
       grid-row: 2;
     }

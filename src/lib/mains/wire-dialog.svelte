@@ -29,6 +29,11 @@
     ['coiled', 'capped, on nothing']
   ] as const;
 
+  const endName = (end: 'near' | 'far') => {
+    const device = mains.devices.find(({ id }) => id === cable?.[end]);
+    return device ? `At the ${device.name}` : 'At its other end';
+  };
+
   /** All screws of the device that this end's cable leads to, then what else an end may be. */
   function choicesFor(end: 'near' | 'far'): (readonly [string, string])[] {
     const device = mains.devices.find(({ id }) => id === cable?.[end]);
@@ -94,13 +99,13 @@
         onset={(continuity) => set({ continuity })}
       />
       <ChoiceField
-        label="At the device"
+        label={say(endName('near'))}
         value={valueOf(wire.near)}
         choices={choicesFor('near')}
         onset={(value) => set({ near: endFrom(value) })}
       />
       <ChoiceField
-        label={say('At the wiring centre')}
+        label={say(endName('far'))}
         value={valueOf(wire.far)}
         choices={choicesFor('far')}
         onset={(value) => set({ far: endFrom(value) })}

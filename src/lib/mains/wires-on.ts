@@ -1,6 +1,10 @@
-/** The strip as the page draws it: for each number the wires under it, at the left those of what feeds and asks, at the right those of what is fed. */
-import type { MainsControls, MainsDevice, MainsScrew, MainsWire } from '$core/job/mains-schema';
+/**
+ * The place where the cables meet as the page draws it: for each number of the wiring centre, or each terminal of the boiler where there is none, the
+ * wires on it, at the left those of what feeds and asks, at the right those of what is fed.
+ */
+import type { MainsControls, MainsDevice, MainsEnd, MainsScrew, MainsWire } from '$core/job/mains-schema';
 import type { MainsPart } from '$core/trade/mains';
+import { hubsAmong } from '$core/trade/mains-hub';
 
 export interface WireHere {
   readonly wire: MainsWire;
@@ -31,48 +35,37 @@ const LEFT: readonly MainsPart[] = [
 
 export function stripRows(mains: MainsControls): NumberRow[] {
   const byId = new Map(mains.devices.map((device) => [device.id as string, device]));
-  return mains.devices
-    .filter(({ part }) => part === 'wiring-centre')
-    .flatMap((strip) =>
-      strip.screws.map((screw): NumberRow => {
-        const here = mains.wires.flatMap((wire): WireHere[] => {
-          const end = (['near', 'far'] as const).find(
-            (side) => wire[side].on?.device === strip.id && wire[side].on.screw === screw.id
-          );
-          if (!end) return [];
-          const other = wire[end === 'near' ? 'far' : 'near'];
-          const cable = mains.cables.find(({ id }) => id === wire.cable);
-          const own = other.on?.device ?? (cable?.near === strip.id ? cable.far : cable?.near) ?? '';
-          const device = byId.get(own) ?? null;
-          return [{ wire, device, screw: device?.screws.find(({ id }) => id === other.on?.screw) ?? null }];
-        });
-        const isLeft = ({ device }: WireHere) => device === null || LEFT.includes(device.part);
-        return {
-          strip,
-          screw,
-          left: here.filter(isLeft),
-          right: here.filter((wire) => !isLeft(wire)),
-          linked: mains.links.flatMap((link) => {
-            if (link.device !== strip.id) return [];
-            const other = link.a === screw.id ? link.b : link.b === screw.id ? link.a : null;
-            return strip.screws.flatMap(({ id, mark }) => (id === other ? [mark] : []));
-          })
-        };
-      })
-    );
+  return hubsAmong(mains.devices).flatMap((strip) =>
+    strip.screws.map((screw): NumberRow => {
+      const here = mains.wires.flatMap((wire): WireHere[] => {
+        const end = (['near', 'far'] as const).find(
+          (side) => wire[side].on?.device === strip.id && wire[side].on.screw === screw.id
+        );
+        if (!end) return [];
+        const other = wire[end === 'near' ? 'far' : 'near'];
+        const cable = mains.cables.find(({ id }) => id === wire.cable);
+        const own = other.on?.device ?? (cable?.near === strip.id ? cable.far : cable?.near) ?? '';
+        const device = byId.get(own) ?? null;
+        return [{ wire, device, screw: device?.screws.find(({ id }) => id === other.on?.screw) ?? null }];
+      });
+      const isLeft = ({ device }: WireHere) => device === null || LEFT.includes(device.part);
+      return {
+        strip,
+        screw,
+        left: here.filter(isLeft),
+        right: here.filter((wire) => !isLeft(wire)),
+        linked: mains.links.flatMap((link) => {
+          if (link.device !== strip.id) return [];
+          const other = link.a === screw.id ? link.b : link.b === screw.id ? link.a : null;
+          return strip.screws.flatMap(({ id, mark }) => (id === other ? [mark] : []));
+        })
+      };
+    })
+  );
 }
 
-/** Where the wire of a device's screw ends at a strip; null where it has none, or nobody has read it. */
-export function numberOf(
-  mains: MainsControls,
-  device: MainsDevice,
-  screw: MainsScrew
-): { readonly wire: MainsWire; readonly at: string | null } | null {
-  const wire = mains.wires.find((wire) =>
-    [wire.near, wire.far].some(({ on }) => on?.device === device.id && on.screw === screw.id)
-  );
-  if (!wire) return null;
-  const here = wire.near.on?.device === device.id && wire.near.on.screw === screw.id ? 'near' : 'far';
-  const other = wire[here === 'near' ? 'far' : 'near'];
-  return { wire, at: other.on === null ? null : `${other.on.device} ${other.on.screw}` };
+/** `pump L`: the device and the print of the screw that an end is on. */
+export function spotName(mains: MainsControls, { on }: MainsEnd): string {
+  const device = mains.devices.find(({ id }) => id === on?.device);
+  return `${device?.name ?? ''} ${device?.screws.find(({ id }) => id === on?.screw)?.mark ?? ''}`.trim();
 }

@@ -11,7 +11,7 @@ import { writeStripCsv } from '$core/formats/strip-csv';
 import { stripSheet } from '$core/formats/strip-sheet';
 import type { WiringState } from '$core/job/bench-schema';
 import type { Job } from '$core/job/schema';
-import { mainsAsBuilt, type MainsAsBuilt } from '$core/handover/mains/as-built';
+import { mainsAsBuilt, numberName, type MainsAsBuilt } from '$core/handover/mains/as-built';
 import { settingsFor } from '$core/handover/mains/settings';
 import { testsFor } from '$core/handover/mains/tests';
 import { mainsWiring } from '$core/plan/mains/powered';
@@ -157,12 +157,16 @@ function builtPage(point: MainsPoint, built: MainsAsBuilt): string {
     `${point.name}: ${LAYOUT_NAMES[built.layout]}, as built`,
     ...table([
       ['no.', 'wire', 'to', 'does'],
-      ...built.numbers.flatMap(({ mark, wires, linked }) => [
-        ...wires.map((wire, at) => [at === 0 ? mark : '', wire.colour, wire.to, wire.does]),
-        ...(linked.length > 0
-          ? [[wires.length === 0 ? mark : '', 'link', `to ${linked.join(', ')}`, '']]
-          : [])
-      ])
+      ...built.numbers.flatMap((number) => {
+        const { wires, linked } = number;
+        const mark = numberName(number);
+        return [
+          ...wires.map((wire, at) => [at === 0 ? mark : '', wire.colour, wire.to, wire.does]),
+          ...(linked.length > 0
+            ? [[wires.length === 0 ? mark : '', 'link', `to ${linked.join(', ')}`, '']]
+            : [])
+        ];
+      })
     ]),
     ...built.dead.map(({ cable, wire }) => `  not in use: ${wire} (cable of the ${cable})`),
     ...(built.changes.length > 0 ? ['Changed:'] : []),

@@ -8,6 +8,7 @@ import { joinedIn } from '../../wiring/joined';
 import type { LogEntry } from '../../job/log-schema';
 import { inputsOf, rowId, rowsOf } from '../../proof/mains/rows';
 import { isTable, truthTable } from '../../proof/mains/truth-table';
+import { moveKey } from '../move-types';
 import { mainsMoves } from './moves';
 import { planMains, type MainsWay } from './plan';
 
@@ -45,6 +46,7 @@ describe('every way on offer', () => {
         if (way.method !== 'keep')
           expect(way.table?.rows.every(({ amiss }) => amiss.length === 0)).toBe(true);
         expect(way.table?.harms ?? []).toEqual([]);
+        expect(new Set(way.moves.map(moveKey)).size).toBe(way.moves.length);
         expect(sortedWiring(done(plan.now.wiring, way))).toEqual(sortedWiring(way.after));
       }
     }

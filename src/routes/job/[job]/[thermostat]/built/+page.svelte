@@ -5,7 +5,7 @@
   import { stripLabels } from '$core/formats/strip-labels';
   import { writeStripCsv } from '$core/formats/strip-csv';
   import { stripSheet } from '$core/formats/strip-sheet';
-  import { mainsAsBuilt } from '$core/handover/mains/as-built';
+  import { mainsAsBuilt, numberName } from '$core/handover/mains/as-built';
   import { closeJob, openAgain } from '$core/job/after-edits';
   import type { MainsControls } from '$core/job/mains-schema';
   import { LAYOUT_NAMES } from '$core/trade/mains';
@@ -50,7 +50,7 @@
 <MainsPage
   title="Hand over"
   intro={say(
-    'For you, and for the next person who opens the wiring centre. As it is, not as it was planned.'
+    'For you, and for the next person who opens the wiring centre or the boiler. As it is, not as it was planned.'
   )}
 >
   {#snippet early(mains)}
@@ -113,7 +113,7 @@
               {#each number.wires as wire, index (wire.id)}
                 <tr>
                   <td
-                    >{#if index === 0}<b>{number.mark}</b>{/if}</td
+                    >{#if index === 0}<b>{numberName(number)}</b>{/if}</td
                   >
                   <td>{say(wire.colour)}</td>
                   <td>{wire.to}</td>
@@ -123,7 +123,7 @@
               {#if number.linked.length > 0}
                 <tr
                   ><td
-                    >{#if number.wires.length === 0}<b>{number.mark}</b>{/if}</td
+                    >{#if number.wires.length === 0}<b>{numberName(number)}</b>{/if}</td
                   ><td>link</td><td>to {number.linked.join(', ')}</td><td></td></tr
                 >
               {/if}

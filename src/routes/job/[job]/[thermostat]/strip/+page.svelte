@@ -1,9 +1,11 @@
 <script lang="ts">
-  /** Station: the wiring centre. Number by number, or device by device; what cannot be explained is asked. */
+  /** Station: the wiring centre, or the boiler's terminals where there is none. Number by number, or device by device; what cannot be explained is asked. */
   import { faultText } from '$core/job/faults';
   import { addUnit, addUnitScrew, addWires, observeLayout } from '$core/job/mains-edits';
+  import { straightWires, withoutCentre } from '$core/job/mains-landing';
   import type { MainsControls, MainsWire } from '$core/job/mains-schema';
   import { MAINS_PART_NAMES, MAINS_PARTS, type MainsPart } from '$core/trade/mains';
+  import { hubOf } from '$core/trade/mains-hub';
   import { counted } from '$core/words/text';
   import Competence from '$lib/mains/competence.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
@@ -13,7 +15,8 @@
   import UnitCard from '$lib/mains/unit-card.svelte';
   import WireDialog from '$lib/mains/wire-dialog.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
-  import type { NumberRow } from '$lib/mains/wires-on';
+  import { spotName, type NumberRow } from '$lib/mains/wires-on';
+  import ColourChip from '$lib/sheet/colour-chip.svelte';
   import { getPlace } from '$lib/state/context';
   import { say } from '$lib/words/manner.svelte';
 
@@ -43,19 +46,28 @@
         : `${counted(read.wires.length, 'wire', 'wires')} came in.`
     ];
   }
+  const hub = $derived(hubOf(place.thermostat.mains?.devices ?? []));
+  const atBoiler = $derived(place.thermostat.mains !== null && hub === 'boiler');
   const kinds = MAINS_PARTS.filter((part) => part !== 'controller' && part !== 'wall-part');
 </script>
 
 <MainsPage
-  title={say('Wiring centre')}
+  title={say(atBoiler ? 'Wires at the boiler' : 'Wiring centre')}
   intro={say(
-    'The wiring centre is the strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices.'
+    atBoiler
+      ? 'No wiring centre here: the cables meet at the boiler. Write down which wire is on which of its terminals, or start with the devices.'
+      : 'The wiring centre is the strip where all cables of the heating meet. Write down which wire is under which number, or start with the devices.'
   )}
 >
   {#snippet early(mains)}
     <Competence {mains} />
     {@const centre = mains.devices.find(({ part }) => part === 'wiring-centre')}
-    <PhotoStrip of="equipment" label={say('Photo of the wiring centre')} />
+    {@const none = withoutCentre(place.job, id)}
+    {@const straight = straightWires(mains)}
+    <PhotoStrip
+      of="equipment"
+      label={say(atBoiler ? 'Photo of the boiler’s terminals' : 'Photo of the wiring centre')}
+    />
     <section aria-label="Strip">
       <StripView {mains} onopen={(row) => (number = row)} onwire={(opened) => (wire = opened)} />
       {#if centre}
@@ -66,6 +78,15 @@
             place.session.edit(addUnitScrew(place.job, id, centre.id, `${centre.screws.length + 1}`))}
           >One more number</button
         >
+        {#if none !== null}
+          <button
+            type="button"
+            class="btn btn-outline btn-sm mt-2 ml-2"
+            onclick={() => place.session.edit(none)}>{say('There is no wiring centre')}</button
+          >
+        {/if}
+      {/if}
+      {#if centre || atBoiler}
         <label class="btn btn-outline btn-sm mt-2 ml-2"
           >Bring in a list (CSV)<input
             class="sr-only"
@@ -79,6 +100,24 @@
             {#each told.slice(0, 8) as line, at (at)}<li>{line}</li>{/each}
           </ul>
         {/if}
+      {/if}
+      {#if straight.length > 0}
+        <h2 class="section-title mt-4 mb-1">Straight from device to device</h2>
+        <ul class="flex flex-col gap-1">
+          {#each straight as own (own.id)}
+            <li>
+              <button
+                type="button"
+                class="btn btn-ghost h-auto min-h-11 justify-start text-left font-normal"
+                onclick={() => (wire = own)}
+                ><ColourChip code={own.colour} stripe={own.stripe} />{spotName(mains, own.near)} – {spotName(
+                  mains,
+                  own.far
+                )}</button
+              >
+            </li>
+          {/each}
+        </ul>
       {/if}
     </section>
     <NumberDialog {mains} row={number} onclose={() => (number = null)} />

@@ -8,8 +8,9 @@
   import type { MainsControls } from '$core/job/mains-schema';
   import { controllerName } from '$core/match/mains/controllers';
   import { doMainsMove, mayDo, takeMainsBack } from '$core/plan/mains/doing';
-  import type { Move } from '$core/plan/move-types';
+  import { moveKey, type Move } from '$core/plan/move-types';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
+  import { hubOf, SPOTS_HEADING } from '$core/trade/mains-hub';
   import { mainsText } from '$core/words/mains-findings';
   import Competence from '$lib/mains/competence.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
@@ -148,7 +149,7 @@
         <fieldset disabled={!isCompetent(mains)} class:hidden={single}>
           <legend class="sr-only">Moves</legend>
           <ol>
-            {#each moves as move, at (`${move.action} ${move.what} ${move.from} ${move.to}`)}
+            {#each moves as move, at (moveKey(move))}
               {#key mayMove(mains, move)}
                 <MoveRow
                   {move}
@@ -203,14 +204,14 @@
     {/if}
 
     <section class="sheet-of-paper p-4" aria-label="Strip before and after">
-      <h2 class="section-title mb-2">Under each number</h2>
+      <h2 class="section-title mb-2">{say(SPOTS_HEADING[hubOf(mains.devices)])}</h2>
       <div class="overflow-x-auto">
         <table class="table table-sm">
           <thead><tr><th>No.</th><th>Now</th><th>After</th></tr></thead>
           <tbody>
             {#each stripOf(way?.after ?? plan.now.wiring) as after, at (at)}
               {@const before = stripOf(plan.now.wiring).find(
-                ({ unit, mark }) => unit === after.unit && mark === after.mark
+                ({ of, unit, mark }) => of === after.of && unit === after.unit && mark === after.mark
               )}
               {#if after.wires.length + (before?.wires.length ?? 0) > 0}
                 <tr>
