@@ -126,9 +126,14 @@ function restsOn({ because }: Finding, gone: ReadonlySet<string>): boolean {
 /** What is said of one and not of the other, notes left out. */
 const newIn = (said: Option, other: Option): readonly Finding[] =>
   said.findings.filter(
-    ({ code, level }) =>
-      level !== 'note' && !other.findings.some((it) => it.code === code && it.level === level)
+    (finding) => finding.level !== 'note' && !other.findings.some((it) => isSameWord(it, finding))
   );
+
+/** Of a repair it matters what is put right. */
+function isSameWord(a: Finding, b: Finding): boolean {
+  const about = ({ because }: Finding) => because.map(refId).sort().join();
+  return a.code === b.code && a.level === b.level && (a.code !== 'repair' || about(a) === about(b));
+}
 
 /** Plans the fuller record again, with this variant of this method taken: a plan shows one variant of each. */
 type WithVariant = (method: MethodId, variant: string | null) => Plan;

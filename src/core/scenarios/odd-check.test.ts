@@ -60,7 +60,9 @@ const ONCE_BOLDER: readonly (readonly [number, string])[] = [
   [3000092, 'a boiler with two T, a loose red wire, and one T that nobody can read'],
   [5000588, 'the same with a mark on the old plate that nobody knows'],
   [9000404, 'a boiler with one T that nobody can read, both wires on the other'],
-  [9000061, 'a transformer too small for what a repair would bring to life']
+  [9000061, 'a transformer too small for what a repair would bring to life'],
+  [11000101, 'a board whose R nobody can read, and a loose fan wire'],
+  [11000453, 'strips without a blower, whose loose wire is put right']
 ];
 
 describe('less known is never bolder', () => {

@@ -98,6 +98,28 @@ describe('an end that nobody has read', () => {
   });
 });
 
+describe('an unread end that may be on a screw which nobody can read', () => {
+  const riddles = (board: string[], strands: string[]) =>
+    of(ac({ board, strands })).riddles.map(({ finding }) => [finding.level, finding.code, finding.params]);
+  const others = ['WH W W', 'YE Y Y', 'GN G loose'];
+  const unread = ['RD R unseen', ...others];
+
+  it('is asked about where the machine has no screw of its mark, as it would be were it seen there', () => {
+    expect(riddles(['QX', 'C', 'W', 'Y', 'G'], unread)).toEqual([
+      ['stop', 'end-not-read', { what: 'on-mark', conductor: 'red', mark: 'R' }]
+    ]);
+    expect(riddles(['QX', 'C', 'W', 'Y', 'G'], ['RD R QX', ...others])).toMatchObject([
+      ['stop', 'wire-not-explained', { conductor: 'red' }]
+    ]);
+  });
+
+  it('is taken to be on its mark where that is there, where every screw is known, or where another wire is on the unknown one', () => {
+    expect(riddles(['R', 'QX', 'C', 'W', 'Y', 'G'], unread)).toEqual([]);
+    expect(riddles(['C', 'W', 'Y', 'G'], unread)).toEqual([]);
+    expect(riddles(['QX', 'C', 'W', 'Y', 'G'], [...unread, 'BN coiled QX'])).toEqual([]);
+  });
+});
+
 describe('what is asked', () => {
   it('stands as a condition where the plate’s mark alone is not known, and closes nothing', () => {
     const made = of(ac({ strands: ['RD R R', 'WH M4 W', 'YE Y Y', 'GN G G', 'BU C C'] }));

@@ -1,10 +1,11 @@
 /** What a record leaves open that decides: ends that have to be read before anything, and stages that no wire uses. */
 import { isHeatPump } from '../devices/roles';
+import type { Unexplained } from '../explain/explain';
 import { finding, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import { isHot } from '../trade/terminals';
-import { boards, landedMark, landedTerminal, type Wiring } from '../wiring/graph';
+import { boards, deviceOf, landedMark, landedTerminal, type Wiring } from '../wiring/graph';
 
 /**
  * Ends that no assumption may stand in for: a hot wire where another supply may be behind it, any wire beside an adapter of the old thermostat,
@@ -28,6 +29,29 @@ export function unreadThatDecides(recorded: Wiring, assumed: readonly string[]):
       finding('stop', 'adapter-not-read', { name: adapter.name }, [ref.machine(adapter.id)])
     )
   ];
+}
+
+/**
+ * Wires whose machine has no screw of their mark, as far as it is written down, and a free one that nobody can read: unread, they may be on that.
+ * Seen there, nobody could say what they do; so nobody says so before. `found`: with such ends taken to be on their mark.
+ */
+export function maybeOnUnknown(
+  recorded: Wiring,
+  found: Wiring,
+  assumed: readonly string[]
+): readonly Unexplained[] {
+  const taken = new Set(recorded.strands.map(({ far }) => landedTerminal(far)));
+  const written = new Set(recorded.devices.flatMap(({ screws }) => screws.map(({ id }) => id)));
+  return found.strands.flatMap((strand): Unexplained[] => {
+    const [mark, far] = [landedMark(recorded, strand.near), landedTerminal(strand.far)];
+    if (!assumed.includes(strand.id) || mark === null || far === null || written.has(far)) return [];
+    const machine = deviceOf(found, far);
+    const unknown = machine?.screws.some(({ id, means }) => means.length === 0 && !taken.has(id));
+    if (!machine || !unknown) return [];
+    const because = [ref.conductor(strand.id), ref.machine(machine.id)];
+    const asked = finding('stop', 'end-not-read', { what: 'on-mark', conductor: strand.name, mark }, because);
+    return [{ strand: strand.id, riddle: 'unread', finding: asked }];
+  });
 }
 
 const STAGES = [

@@ -23,7 +23,7 @@ import { todayFindings, wrongsOf } from '../proof/today';
 import type { RepairId } from '../trade/vocabulary';
 import { withoutOldAdapter } from './old-adapter';
 import { mended } from './repairs/mend';
-import { unreadThatDecides, unusedStages } from './asked';
+import { maybeOnUnknown, unreadThatDecides, unusedStages } from './asked';
 
 export interface Situation {
   readonly job: Job;
@@ -89,10 +89,13 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
   // The methods read the marks as the likeliest family has them; each proof reads them anew in its own world.
   const found = readIn(filled, worlds[0]?.world.family ?? null);
   // An end that nobody has read is asked about where it is taken to be: to read it there would close no more.
-  const riddles = unexplained(
-    filled,
-    worlds.map(({ world }) => world)
-  );
+  const riddles = [
+    ...unexplained(
+      filled,
+      worlds.map(({ world }) => world)
+    ),
+    ...maybeOnUnknown(recorded, found, assumed)
+  ];
   // What a wire does that nobody can explain is not known to be dead.
   const asked = riddles.some((riddle) => riddle.finding.level === 'stop');
   const closed = [...gate(job, thermostat, identification, worlds), ...unreadThatDecides(recorded, assumed)];
