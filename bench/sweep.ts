@@ -154,7 +154,9 @@ function recordAt(draw: number, seed: number): readonly [string, () => LessKnown
   const all = [...houses.map(([name]) => name), ...(Object.keys(MAINS_SKETCHES) as MainsHouse[])];
   if (draw >= all.length) {
     const number = seed * 1_000_003 + draw;
-    return [`odd house ${number}`, () => walkLessKnown(trueHouse(number).record, EVERY_FACT)];
+    // With another thermostat each time: what one needs, another has no use for.
+    const { id } = CATALOGUE[number % CATALOGUE.length]!;
+    return [`odd house ${number} (${id})`, () => walkLessKnown(trueHouse(number).record, EVERY_FACT, id)];
   }
   const at = (seed + draw * STRIDE) % all.length;
   const [name, make] = houses[at] ?? [];

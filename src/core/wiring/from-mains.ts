@@ -101,10 +101,14 @@ function strandOf(wire: MainsWire, lengthM: number, has: ReadonlySet<string>): S
   };
 }
 
-/** `blue, sleeved brown`, or the user's own label. */
+/** `blue, sleeved brown`, with the user's own label; `uncoloured` where nobody has said its colour. */
 export function wireName(wire: Pick<MainsWire, 'colour' | 'stripe' | 'sleeve' | 'label'>): string {
   const colour =
-    wire.colour === 'GN' && wire.stripe === 'YE' ? 'green-yellow' : colourName(wire.colour, wire.stripe);
+    wire.colour === null
+      ? 'uncoloured'
+      : wire.colour === 'GN' && wire.stripe === 'YE'
+        ? 'green-yellow'
+        : colourName(wire.colour, wire.stripe);
   const sleeved = wire.sleeve === null ? colour : `${colour}, sleeved ${colourName(wire.sleeve)}`;
   return wire.label === '' ? sleeved : `${sleeved} (${wire.label})`;
 }

@@ -1,21 +1,22 @@
 /** A row of the table in words. */
 import { and } from '../../words/text';
 import type { Wiring } from '../../wiring/graph';
-import type { MainsRow } from './rows';
+import { inputsOf, type MainsRow } from './rows';
 
-/** `heating on, hot water off, room calls, cylinder satisfied`. */
+/** `heating on, hot water off, room calls, cylinder hot`: what the house, as found, has of it. Without anything that asks: `always`. */
 export function rowText(row: MainsRow, wiring: Wiring): string {
+  const inputs = inputsOf(wiring);
   const rooms = Object.entries(row.rooms);
   const nameOf = (id: string) =>
     rooms.length === 1 ? 'room' : (wiring.devices.find((device) => device.id === id)?.name ?? id);
   const words = [
-    row.heating ? 'heating on' : 'heating off',
-    row.water ? 'hot water on' : 'hot water off',
+    ...(inputs.heating ? [row.heating ? 'heating on' : 'heating off'] : []),
+    ...(inputs.water ? [row.water ? 'hot water on' : 'hot water off'] : []),
     ...rooms.map(([id, calls]) => `${nameOf(id)} ${calls ? 'calls' : 'warm'}`),
-    row.cylinder ? 'cylinder calls' : 'cylinder hot',
+    ...(inputs.cylinder ? [row.cylinder ? 'cylinder calls' : 'cylinder hot'] : []),
     ...(row.frost ? ['frost'] : [])
   ];
-  return words.join(', ');
+  return words.length === 0 ? 'always' : words.join(', ');
 }
 
 /** What runs: `heating way, boiler and pump`, or `nothing`. */

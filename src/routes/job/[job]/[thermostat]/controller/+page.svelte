@@ -3,6 +3,7 @@
   import { chooseController, chooseMainsWay, removeController } from '$core/job/mains-edits';
   import type { ControllerId } from '$core/job/ids';
   import { controllerName } from '$core/match/mains/controllers';
+  import type { MainsControls } from '$core/job/mains-schema';
   import type { MainsMatch } from '$core/match/mains/match';
   import type { MainsWay } from '$core/plan/mains/plan';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
@@ -38,11 +39,15 @@
         ORDER.indexOf(a.fits) - ORDER.indexOf(b.fits) ||
         Number(a.verdict === 'care') - Number(b.verdict === 'care')
     );
-  const FITS_FOR = {
-    'replace-both': 'instead of timer and thermostat',
-    'replace-timer': 'instead of the timer',
-    'single-channel': 'for one zone beside the timer only'
-  } as const;
+  /** Where no timer is, one channel stands beside nothing. */
+  const fitsFor = ({ devices }: MainsControls, fits: NonNullable<MainsMatch['fits']>) =>
+    ({
+      'replace-both': 'instead of timer and thermostat',
+      'replace-timer': 'instead of the timer',
+      'single-channel': devices.some(({ part }) => part === 'timer')
+        ? 'for one zone beside the timer only'
+        : 'instead of the room thermostat'
+    })[fits];
 </script>
 
 <MainsPage
@@ -65,7 +70,7 @@
                 />
                 <b>{controllerName(match.facts)}</b>
                 <span class="quiet text-sm"
-                  >{match.fits === null ? '' : `${FITS_FOR[match.fits]}; `}{match.facts.channels === 1
+                  >{match.fits === null ? '' : `${fitsFor(mains, match.fits)}; `}{match.facts.channels === 1
                     ? 'one channel'
                     : 'two channels'}{match.facts.price === null
                     ? ''
