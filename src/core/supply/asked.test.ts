@@ -120,6 +120,29 @@ describe('an unread end that may be on a screw which nobody can read', () => {
   });
 });
 
+describe('an unread C that may come from either of two machines', () => {
+  const riddles = (strands: string[], further: HouseSketch['further'] = [], isTold = false) => {
+    const { job, thermostat } = house(ac({ strands, further }));
+    const [machine] = job.equipment;
+    const cables = thermostat.cables.map((cable) => (isTold ? { ...cable, far: machine!.id } : cable));
+    return situationOf(job, { ...thermostat, cables }).riddles.map(({ finding }) => finding.params);
+  };
+  const second: HouseSketch['further'] = [
+    { name: 'air handler', marks: ['R', 'C', 'Y', 'G'], kind: 'air-handler' }
+  ];
+  const unread = ['RD R R', 'WH W W', 'YE Y Y', 'GN G G', 'BU C unseen'];
+
+  it('is asked about; a call that is unread is not, nor a C where there is one machine', () => {
+    expect(riddles(unread, second)).toEqual([{ what: 'on-c', conductor: 'blue' }]);
+    expect(riddles(['RD R R', 'WH W unseen', 'YE Y Y', 'GN G G', 'BU C C'], second)).toEqual([]);
+    expect(riddles(unread)).toEqual([]);
+  });
+
+  it('is taken to be where its cable goes', () => {
+    expect(riddles(unread, second, true)).toEqual([]);
+  });
+});
+
 describe('what is asked', () => {
   it('stands as a condition where the plate’s mark alone is not known, and closes nothing', () => {
     const made = of(ac({ strands: ['RD R R', 'WH M4 W', 'YE Y Y', 'GN G G', 'BU C C'] }));

@@ -2,6 +2,7 @@
 import { isHeatPump } from '../devices/roles';
 import type { Unexplained } from '../explain/explain';
 import { finding, type Finding } from '../findings/finding';
+import type { MethodParams } from '../findings/params';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import { isHot } from '../trade/terminals';
@@ -32,25 +33,31 @@ export function unreadThatDecides(recorded: Wiring, assumed: readonly string[]):
 }
 
 /**
- * Wires whose machine has no screw of their mark, as far as it is written down, and a free one that nobody can read: unread, they may be on that.
- * Seen there, nobody could say what they do; so nobody says so before. `found`: with such ends taken to be on their mark.
+ * Unread ends that may be elsewhere than they are taken to be. A wire whose machine has no screw of its mark, as far as it is written down, and a
+ * free one that nobody can read, may be on that: seen there, nobody could say what it does. A C that may come from another machine would tie its
+ * supply to this one's. `found`: with such ends taken to be on their mark.
  */
-export function maybeOnUnknown(
+export function maybeElsewhere(
   recorded: Wiring,
   found: Wiring,
   assumed: readonly string[]
 ): readonly Unexplained[] {
   const taken = new Set(recorded.strands.map(({ far }) => landedTerminal(far)));
   const written = new Set(recorded.devices.flatMap(({ screws }) => screws.map(({ id }) => id)));
+  const machines = boards(recorded);
   return found.strands.flatMap((strand): Unexplained[] => {
     const [mark, far] = [landedMark(recorded, strand.near), landedTerminal(strand.far)];
-    if (!assumed.includes(strand.id) || mark === null || far === null || written.has(far)) return [];
-    const machine = deviceOf(found, far);
-    const unknown = machine?.screws.some(({ id, means }) => means.length === 0 && !taken.has(id));
-    if (!machine || !unknown) return [];
+    const machine = far === null ? undefined : deviceOf(found, far);
+    if (!assumed.includes(strand.id) || mark === null || far === null || !machine) return [];
     const because = [ref.conductor(strand.id), ref.machine(machine.id)];
-    const asked = finding('stop', 'end-not-read', { what: 'on-mark', conductor: strand.name, mark }, because);
-    return [{ strand: strand.id, riddle: 'unread', finding: asked }];
+    const asks = (fact: MethodParams['end-not-read']): Unexplained[] => [
+      { strand: strand.id, riddle: 'unread', finding: finding('stop', 'end-not-read', fact, because) }
+    ];
+    const cable = recorded.cables.find(({ id }) => id === strand.cable);
+    const isTold = machines.some(({ at }) => at === cable?.far);
+    if (mark === 'C' && machines.length > 1 && !isTold) return asks({ what: 'on-c', conductor: strand.name });
+    const unknown = machine.screws.some(({ id, means }) => means.length === 0 && !taken.has(id));
+    return written.has(far) || !unknown ? [] : asks({ what: 'on-mark', conductor: strand.name, mark });
   });
 }
 

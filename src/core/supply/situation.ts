@@ -23,7 +23,7 @@ import { todayFindings, wrongsOf } from '../proof/today';
 import type { RepairId } from '../trade/vocabulary';
 import { withoutOldAdapter } from './old-adapter';
 import { mended } from './repairs/mend';
-import { maybeOnUnknown, unreadThatDecides, unusedStages } from './asked';
+import { maybeElsewhere, unreadThatDecides, unusedStages } from './asked';
 
 export interface Situation {
   readonly job: Job;
@@ -94,7 +94,7 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
       filled,
       worlds.map(({ world }) => world)
     ),
-    ...maybeOnUnknown(recorded, found, assumed)
+    ...maybeElsewhere(recorded, found, assumed)
   ];
   // What a wire does that nobody can explain is not known to be dead.
   const asked = riddles.some((riddle) => riddle.finding.level === 'stop');
