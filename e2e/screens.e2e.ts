@@ -43,9 +43,19 @@ const of = (thermostat: string, some: readonly string[]) => some.map((station) =
 /** Every page that there is, in a few walks that are made beside each other: the demo house that each begins with, and its pages. */
 const WALKS: readonly { readonly name: string; readonly demo?: string; readonly pages: readonly string[] }[] =
   [
-    { name: 'up to the system', pages: of(classroom, stations.slice(0, 4)) },
-    { name: 'up to the bench', pages: of(classroom, stations.slice(4, 7)) },
-    { name: 'from the steps on', pages: of(classroom, [...stations.slice(7), 'do', 'power']) },
+    { name: 'up to the bench', pages: of(classroom, stations.slice(0, 7)) },
+    {
+      name: 'from the steps on, and beside the stations',
+      pages: [
+        ...of(classroom, [...stations.slice(7), 'do', 'power', 'together', 'thermostat/de-fellgate']),
+        '/job/job-gone/th-1/sheet',
+        '/words',
+        '/look',
+        '/left',
+        '/follow',
+        '/'
+      ]
+    },
     {
       name: 'dark after the work',
       demo: 'mill-cottage',
@@ -55,19 +65,6 @@ const WALKS: readonly { readonly name: string; readonly demo?: string; readonly 
       name: 'mains',
       demo: 'quarry-row',
       pages: of('/job/job-quarry-row/th-quarry-house', MAINS_STATIONS)
-    },
-    {
-      name: 'beside the stations',
-      pages: [
-        `${classroom}/together`,
-        `${classroom}/thermostat/de-fellgate`,
-        '/job/job-gone/th-1/sheet',
-        '/words',
-        '/look',
-        '/left',
-        '/follow',
-        '/'
-      ]
     }
   ];
 
