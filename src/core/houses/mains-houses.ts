@@ -5,6 +5,7 @@ import { mainsOf, type MainsSketch, type UnitSketch } from './mains-builder';
 import {
   supply,
   neutralled,
+  combinationBoiler,
   voltFreeBoiler,
   TWO_VALVE,
   MID_POSITION,
@@ -195,21 +196,7 @@ export const ROOM_ON_CONTACT: MainsSketch = {
 
 /** A combination boiler and its room thermostat with a cable between them, and no wiring centre. */
 export const ROOM_AT_BOILER: MainsSketch = {
-  units: {
-    spur: supply,
-    room: neutralled,
-    boiler: {
-      part: 'boiler',
-      input: 'switched-live',
-      combination: 'yes',
-      screws: [
-        ['L', 'live'],
-        ['SL', 'switched-live'],
-        ['N', 'neutral'],
-        ['E', 'earth']
-      ]
-    }
-  },
+  units: { spur: supply, room: neutralled, boiler: combinationBoiler },
   strip: {},
   straight: [
     ['spur.live', 'boiler.live'],

@@ -12,6 +12,18 @@ export const neutralled: UnitSketch = {
   ]
 };
 
+export const combinationBoiler: UnitSketch = {
+  part: 'boiler',
+  input: 'switched-live',
+  combination: 'yes',
+  screws: [
+    ['L', 'live'],
+    ['SL', 'switched-live'],
+    ['N', 'neutral'],
+    ['E', 'earth']
+  ]
+};
+
 /** A combination boiler that wants a contact free of any voltage. */
 export const voltFreeBoiler: UnitSketch = {
   part: 'boiler',
@@ -128,17 +140,7 @@ export const COMBINATION: MainsSketch = {
       ]
     },
     room: neutralled,
-    boiler: {
-      part: 'boiler',
-      input: 'switched-live',
-      combination: 'yes',
-      screws: [
-        ['L', 'live'],
-        ['SL', 'switched-live'],
-        ['N', 'neutral'],
-        ['E', 'earth']
-      ]
-    }
+    boiler: combinationBoiler
   },
   strip: {
     1: ['spur.live', 'timer.live', 'boiler.live'],
