@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mainsAsBuilt } from '../handover/mains/as-built';
-import { mainsHouse, MAINS_SKETCHES, type MainsHouse } from '../houses/mains-houses';
+import { mainsOf } from '../houses/mains-builder';
+import { mainsHouse, MAINS_SKETCHES, TWO_VALVE_OVERRUN, type MainsHouse } from '../houses/mains-houses';
 import { emptyThermostat, newJob } from '../job/create';
 import { edit } from '../job/edit';
 import { makeId } from '../job/ids';
@@ -36,6 +37,24 @@ describe('the list of a wiring centre', () => {
     expect(mainsIn(made.job, TH).wires.map(({ colour, stripe }) => [colour, stripe])).toEqual(
       mains.wires.map(({ colour, stripe }) => [colour, stripe])
     );
+  });
+
+  it('comes back with wires straight from device to device, whichever of the two the cable is named after', () => {
+    const mains = mainsOf({
+      ...TWO_VALVE_OVERRUN,
+      strip: { ...TWO_VALVE_OVERRUN.strip, 9: [] },
+      straight: [['pump.live', 'boiler.pump-live']]
+    });
+    const cables = mains.cables.map((cable) => ({ ...cable, name: 'grey flex' }));
+    for (const record of [mains, { ...mains, cables }]) {
+      const csv = writeStripCsv(mainsAsBuilt(record));
+      expect(readStripCsv(csv, record)).toEqual({ ok: true, wires: [] });
+      const { near, far } = mains.wires.at(-1)!;
+      expect(readStripCsv(csv, { ...record, wires: record.wires.slice(0, -1) })).toMatchObject({
+        ok: true,
+        wires: [{ near, far }]
+      });
+    }
   });
 
   it('brings nothing in twice', () => {

@@ -8,6 +8,7 @@ import {
   leadWire,
   runWire,
   straightWires,
+  unreadAway,
   wiresAt,
   withoutCentre,
   type MainsSpot
@@ -132,7 +133,17 @@ describe('a wire that is led elsewhere', () => {
     expect(straightWires(mainsIn(wired, TH))).toEqual([]);
   });
 
+  it('whose other end nobody has read keeps its colour and its cable, from either end', () => {
+    const coloured = done(wired, (job) => setWire(job, TH, first!.id, { colour: 'BN' }));
+    const away = done(coloured, (job) => unreadAway(job, TH, first!.id, spurLive));
+    expect(mainsIn(away, TH).wires[0]).toMatchObject({ colour: 'BN', far: UNSEEN_END, near: first!.near });
+    const back = done(coloured, (job) => unreadAway(job, TH, first!.id, boilerLive));
+    expect(mainsIn(back, TH).wires[0]).toMatchObject({ colour: 'BN', near: UNSEEN_END, far: first!.far });
+    expect(cablesIn(away)).toEqual(cablesIn(wired));
+  });
+
   it('is left alone from a screw that it is not on', () => {
+    expect(unreadAway(wired, TH, first!.id, boilerInput)).toBeNull();
     expect(leadWire(wired, TH, first!.id, boilerInput, roomOut)).toBeNull();
   });
 });

@@ -1,7 +1,17 @@
 /** Where the wires of mains devices lead: to a number of the wiring centre, or straight to a terminal of another device. */
 import { hubsAmong } from '../trade/mains-hub';
 import { makeId, nextId, type ConductorId, type MainsDeviceId, type ScrewId, type ThermostatId } from './ids';
-import { addUnit, addWire, centreIn, mainsIn, mainsPath, onScrew, removeUnit } from './mains-edits';
+import {
+  addUnit,
+  addWire,
+  centreIn,
+  mainsIn,
+  mainsPath,
+  onScrew,
+  removeUnit,
+  setWire,
+  UNSEEN_END
+} from './mains-edits';
 import type { MainsCable, MainsControls, MainsWire } from './mains-schema';
 import type { Job } from './schema';
 import { apply, batch, insertStep, removeStep, setStep, type Step } from './steps';
@@ -86,6 +96,13 @@ export function leadWire(
 }
 
 const other = (end: 'near' | 'far') => (end === 'near' ? 'far' : 'near');
+
+/** Nobody has read where the other end of a wire is: it is unread, and what was said of the wire stays. */
+export function unreadAway(job: Job, th: ThermostatId, id: ConductorId, from: MainsSpot): Step | null {
+  const wire = mainsIn(job, th).wires.find((candidate) => candidate.id === id);
+  const here = wire ? endAt(wire, from) : null;
+  return here === null ? null : setWire(job, th, id, { [other(here)]: UNSEEN_END });
+}
 
 /** Wires that go straight from device to device, past the place where the cables meet. */
 export function straightWires(mains: MainsControls): MainsWire[] {

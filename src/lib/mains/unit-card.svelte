@@ -8,11 +8,9 @@
     removeUnitScrew,
     removeWire,
     setUnit,
-    setUnitScrew,
-    setWire,
-    UNSEEN_END
+    setUnitScrew
   } from '$core/job/mains-edits';
-  import { endAt, leadWire, runWire, wiresAt } from '$core/job/mains-landing';
+  import { leadWire, runWire, unreadAway, wiresAt } from '$core/job/mains-landing';
   import type { MainsControls, MainsDevice, MainsScrew, MainsWire } from '$core/job/mains-schema';
   import {
     BOILER_INPUTS,
@@ -96,15 +94,16 @@
     const [unit, own] = value.split(' ');
     const target = mains.devices.find((candidate) => candidate.id === unit);
     const to = target?.screws.find((candidate) => candidate.id === own);
-    if (target && to) {
-      const spot = { device: target.id, screw: to.id };
-      const step = wire ? leadWire(place.job, id, wire.id, from, spot) : runWire(place.job, id, from, spot);
-      if (step) edit(step);
-    } else if (wire && value === NONE) edit(removeWire(place.job, id, wire.id));
-    else if (wire) {
-      const here = endAt(wire, from);
-      edit(setWire(place.job, id, wire.id, { [here === 'near' ? 'far' : 'near']: UNSEEN_END }));
-    }
+    const spot = target && to ? { device: target.id, screw: to.id } : null;
+    const step =
+      wire === null
+        ? spot && runWire(place.job, id, from, spot)
+        : spot
+          ? leadWire(place.job, id, wire.id, from, spot)
+          : value === NONE
+            ? removeWire(place.job, id, wire.id)
+            : unreadAway(place.job, id, wire.id, from);
+    if (step) edit(step);
   }
 
   const other = typedHere('device-terminal', { mark: '' }, { part: () => device.id });

@@ -25,6 +25,14 @@ export function nodeFor(device: Pick<Device, 'screws' | 'id'>, does: MainsFuncti
   return screwsThat(device, does)[0]?.id ?? `${device.id}~${does}`;
 }
 
+/** Contacts of boilers that bring a voltage of their own: live comes nowhere near, and nothing is measured from them to the neutral of the mains. */
+export function boilerContacts(wiring: Wiring): TerminalId[] {
+  return mainsUnits(wiring)
+    .filter(({ part }) => part === 'boiler')
+    .flatMap((boiler) => [...screwsThat(boiler, 'contact-a'), ...screwsThat(boiler, 'contact-b')])
+    .map(({ id }) => id);
+}
+
 export interface MainsTerminal {
   readonly unit: MainsUnit;
   readonly screw: Screw;

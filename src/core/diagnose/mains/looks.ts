@@ -2,15 +2,15 @@
  * What can be looked at: first with every cover on (what is warm, what runs, what a lever does), and only for somebody competent a tester on the
  * strip. Each look is made in a state of the controls; what it would show under a cause is read off the solved circuit.
  */
-import { doesOf, mainsUnits, nodeFor } from '../../devices/mains/screws';
+import { boilerContacts, mainsUnits, nodeFor } from '../../devices/mains/screws';
 import type { SimulateFailure } from '../../circuit/simulate';
 import { TRIED_STILL } from '../tried-code';
 import { causesIn, triedCode } from './causes';
 import { rowFor, unitsOf, type MainsInputs, type MainsRow } from '../../proof/mains/rows';
 import { servesOf, solveRow, type RowState } from '../../proof/mains/ways';
-import type { MainsFunction } from '../../trade/mains';
 import { HUB_SPOTS, hubOf, hubsAmong } from '../../trade/mains-hub';
 import { capital } from '../../words/text';
+import { joinedIn } from '../../wiring/joined';
 import { landedTerminal, printedMark, type TerminalId, type Wiring } from '../../wiring/graph';
 
 export type Probe = 'off' | 'heating' | 'water' | 'both';
@@ -161,9 +161,6 @@ function lampLooks(wiring: Wiring): MainsLook[] {
   }));
 }
 
-/** A contact that brings a voltage of its own: nothing is measured from it to the neutral of the mains. */
-const ON_BOILER_CONTACT: readonly MainsFunction[] = ['contact-a', 'contact-b'];
-
 /** Live or dead against neutral at each number that switches; at the boiler's terminals where there is no wiring centre. */
 const LIVE_FROM = 150;
 
@@ -175,8 +172,11 @@ function stripLooks(wiring: Wiring, probes: readonly Probe[]): MainsLook[] {
   const used = new Set(
     wiring.strands.flatMap((strand) => [landedTerminal(strand.near), landedTerminal(strand.far)])
   );
+  const joined = joinedIn(wiring);
+  const contacts = boilerContacts(wiring);
+  const isContact = (terminal: TerminalId) => contacts.some((contact) => joined.same(terminal, contact));
   return hub.screws
-    .filter((screw) => used.has(screw.id) && !ON_BOILER_CONTACT.includes(doesOf(screw)))
+    .filter((screw) => used.has(screw.id) && !isContact(screw.id))
     .flatMap((screw) =>
       probes
         .filter((probe) => probe !== 'both')

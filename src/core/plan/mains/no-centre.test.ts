@@ -82,6 +82,11 @@ describe('a boiler’s contact that the thermostat closes, without a wiring cent
     const asks = looksIn(found, inputs).map(({ ask }) => ask);
     expect(asks.some((ask) => ask.includes('terminal L live'))).toBe(true);
     expect(asks.some((ask) => /terminal T[12] live/.test(ask))).toBe(false);
+    // Nor at the numbers of a wiring centre that lead to it.
+    const centre = plans(mainsHouse('room-on-contact'), 'ct-pennhollow-solo');
+    const numbers = looksIn(centre.found, centre.inputs).map(({ ask }) => ask);
+    expect(numbers.some((ask) => ask.includes('number 1 live'))).toBe(true);
+    expect(numbers.some((ask) => /number [45] live/.test(ask))).toBe(false);
   });
 });
 

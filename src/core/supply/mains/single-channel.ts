@@ -2,7 +2,7 @@
  * One channel in a room thermostat's place: a receiver where the cables meet, fed there, its contact between the two sides of the thermostat. In a
  * house without a wiring centre that is the boiler, and its terminals take what its maker allows.
  */
-import { doesOf, mainsUnits, nodeFor } from '../../devices/mains/screws';
+import { boilerContacts, doesOf, mainsUnits, nodeFor } from '../../devices/mains/screws';
 import { mainsFinding, type MainsFinding } from '../../findings/mains';
 import { hubsAmong } from '../../trade/mains-hub';
 import { joinedIn } from '../../wiring/joined';
@@ -150,12 +150,5 @@ function sharedTerminals(after: Wiring, hub: MainsUnit): MainsFinding[] {
 
 function isBoilerContact(now: Wiring, { from, to }: RoomGone['stood']): boolean {
   const joined = joinedIn(now);
-  return mainsUnits(now)
-    .filter(({ part }) => part === 'boiler')
-    .some((boiler) =>
-      (['contact-a', 'contact-b'] as const).some((does) => {
-        const screw = firstScrew(boiler, does);
-        return screw !== null && [from, to].some((terminal) => joined.same(terminal, screw));
-      })
-    );
+  return boilerContacts(now).some((contact) => [from, to].some((terminal) => joined.same(terminal, contact)));
 }
