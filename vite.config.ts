@@ -23,6 +23,12 @@ export default defineConfig({
       },
       { extends: true, test: { name: 'storage', include: ['src/storage/**/*.test.ts'] } }
     ],
+    tags: [
+      {
+        name: 'wide',
+        description: 'The same rule over more houses: for CI and `npm test -- --all`, not for every commit.'
+      }
+    ],
     // The core computes: a worker for each of two cores.
     maxWorkers: 2,
     // Only there to end what hangs: property tests plan many houses, and machines differ.

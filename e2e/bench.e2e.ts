@@ -25,53 +25,59 @@ test.describe('by touch on a phone', () => {
   });
 });
 
-test('the meter is read by keyboard, a blown fuse is explained, and what showed is kept with the job', async ({
-  page
-}) => {
-  await openDemo(page, 'classroom');
-  await goTo(page, 'bench');
-  await page.getByRole('button', { name: 'heat', exact: true }).press('Enter');
-  const meter = page.getByRole('region', { name: 'Simulated meter' });
-  const reading = meter.locator('[data-reading]');
-  await meter.getByLabel('Probe 1').selectOption({ label: 'C · Tarnwick Fellgate 4' });
-  await meter.getByLabel('Probe 2').selectOption({ label: 'RC · Tarnwick Fellgate 4' });
-  await expect(reading).toHaveText(/^2[56]\.\d V$/);
-  const sheet = page.getByRole('region', { name: 'On the bench' });
-  await sheet.getByRole('button', { name: 'Probe on W, red, equipment' }).press('Space');
-  await expect(sheet.getByRole('button', { name: 'Probe on W, red, equipment' })).toHaveAttribute(
-    'aria-pressed',
-    'true'
-  );
-  const wrong = page.getByRole('region', { name: 'Put something wrong' });
-  await wrong.getByLabel('What').selectOption('fuse-open');
-  await wrong.getByRole('button', { name: /the fuse of Oil furnace is open/ }).press('Enter');
-  await expect(page.locator('[data-words]')).toContainText(
-    'Burner: Oil furnace has no voltage between R and common.'
-  );
-  await page.getByRole('button', { name: 'Keep what shows now' }).press('Enter');
-  await expectSaved(page);
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Kept from the bench' })).toContainText(
-    'heat, as planned: the fuse of Oil furnace is open'
-  );
-});
+test(
+  'the meter is read by keyboard, a blown fuse is explained, and what showed is kept with the job',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'classroom');
+    await goTo(page, 'bench');
+    await page.getByRole('button', { name: 'heat', exact: true }).press('Enter');
+    const meter = page.getByRole('region', { name: 'Simulated meter' });
+    const reading = meter.locator('[data-reading]');
+    await meter.getByLabel('Probe 1').selectOption({ label: 'C · Tarnwick Fellgate 4' });
+    await meter.getByLabel('Probe 2').selectOption({ label: 'RC · Tarnwick Fellgate 4' });
+    await expect(reading).toHaveText(/^2[56]\.\d V$/);
+    const sheet = page.getByRole('region', { name: 'On the bench' });
+    await sheet.getByRole('button', { name: 'Probe on W, red, equipment' }).press('Space');
+    await expect(sheet.getByRole('button', { name: 'Probe on W, red, equipment' })).toHaveAttribute(
+      'aria-pressed',
+      'true'
+    );
+    const wrong = page.getByRole('region', { name: 'Put something wrong' });
+    await wrong.getByLabel('What').selectOption('fuse-open');
+    await wrong.getByRole('button', { name: /the fuse of Oil furnace is open/ }).press('Enter');
+    await expect(page.locator('[data-words]')).toContainText(
+      'Burner: Oil furnace has no voltage between R and common.'
+    );
+    await page.getByRole('button', { name: 'Keep what shows now' }).press('Enter');
+    await expectSaved(page);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Kept from the bench' })).toContainText(
+      'heat, as planned: the fuse of Oil furnace is open'
+    );
+  }
+);
 
-test('a wire pulled off shows a phantom, and a small load takes it away', async ({ page }) => {
-  await openDemo(page, 'classroom');
-  await goTo(page, 'bench');
-  await page.getByRole('button', { name: 'nothing', exact: false }).first().click();
-  const sheet = page.getByRole('region', { name: 'On the bench' });
-  await sheet.getByRole('button', { name: /^blue: / }).click();
-  await sheet.getByRole('button', { name: 'Pull off at the equipment' }).click();
-  const meter = page.getByRole('region', { name: 'Simulated meter' });
-  const reading = meter.locator('[data-reading]');
-  await meter.getByLabel('Probe 1').selectOption({ label: 'C · Oil furnace' });
-  await meter.getByLabel('Probe 2').selectOption({ label: 'blue wire, loose at the equipment' });
-  await expect(reading).toHaveText(/\d\.\d V\s*phantom/);
-  await meter.getByLabel('Low impedance').check();
-  await expect(reading).toHaveText(/0\.\d V\s*no phantom left/);
-  await expectAccessible(page);
-});
+test(
+  'a wire pulled off shows a phantom, and a small load takes it away',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'classroom');
+    await goTo(page, 'bench');
+    await page.getByRole('button', { name: 'nothing', exact: false }).first().click();
+    const sheet = page.getByRole('region', { name: 'On the bench' });
+    await sheet.getByRole('button', { name: /^blue: / }).click();
+    await sheet.getByRole('button', { name: 'Pull off at the equipment' }).click();
+    const meter = page.getByRole('region', { name: 'Simulated meter' });
+    const reading = meter.locator('[data-reading]');
+    await meter.getByLabel('Probe 1').selectOption({ label: 'C · Oil furnace' });
+    await meter.getByLabel('Probe 2').selectOption({ label: 'blue wire, loose at the equipment' });
+    await expect(reading).toHaveText(/\d\.\d V\s*phantom/);
+    await meter.getByLabel('Low impedance').check();
+    await expect(reading).toHaveText(/0\.\d V\s*no phantom left/);
+    await expectAccessible(page);
+  }
+);
 
 test('long work runs in a thread of its own, and can be stopped', async ({ page }) => {
   await openDemo(page, 'classroom');

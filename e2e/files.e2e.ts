@@ -224,51 +224,53 @@ test('a tab that is killed in the moment of an edit, or while one types, loses n
   expect(await again.evaluate(() => localStorage.length)).toBe(0);
 });
 
-test('what stands in a form and is not added yet is there after the tab was killed, until it is added', async ({
-  context
-}) => {
-  const page = await context.newPage();
-  await openDemo(page);
-  await goTo(page, 'survey');
-  await page.getByLabel('Stretch', { exact: true }).pressSequentially('over the hall');
-  await page.getByLabel('Length, m').pressSequentially('3,5');
-  await goTo(page, 'thermostat');
-  await page.getByRole('button', { name: 'Enter a device' }).click();
-  const sheet = (of: Page) => of.getByRole('dialog', { name: 'A device, from its own sheet' });
-  await sheet(page).getByLabel('Maker').fill('Quince');
-  await sheet(page).getByLabel('Model').fill('Hall 2');
-  await expect.poll(() => page.evaluate(() => JSON.stringify(localStorage))).toContain('Hall 2');
-  const kill = await context.newCDPSession(page);
-  void kill.send('Page.crash').catch(() => undefined);
-  await page.waitForEvent('crash');
+test(
+  'what stands in a form and is not added yet is there after the tab was killed, until it is added',
+  { tag: '@wide' },
+  async ({ context }) => {
+    const page = await context.newPage();
+    await openDemo(page);
+    await goTo(page, 'survey');
+    await page.getByLabel('Stretch', { exact: true }).pressSequentially('over the hall');
+    await page.getByLabel('Length, m').pressSequentially('3,5');
+    await goTo(page, 'thermostat');
+    await page.getByRole('button', { name: 'Enter a device' }).click();
+    const sheet = (of: Page) => of.getByRole('dialog', { name: 'A device, from its own sheet' });
+    await sheet(page).getByLabel('Maker').fill('Quince');
+    await sheet(page).getByLabel('Model').fill('Hall 2');
+    await expect.poll(() => page.evaluate(() => JSON.stringify(localStorage))).toContain('Hall 2');
+    const kill = await context.newCDPSession(page);
+    void kill.send('Page.crash').catch(() => undefined);
+    await page.waitForEvent('crash');
 
-  const again = await context.newPage();
-  await open(again, '/job/job-schoolhouse/th-classroom/thermostat');
-  await again.getByRole('button', { name: 'Enter a device' }).click();
-  await expect(sheet(again).getByLabel('Maker')).toHaveValue('Quince');
-  await expect(sheet(again).getByLabel('Model')).toHaveValue('Hall 2');
-  await sheet(again).getByRole('button', { name: 'Keep and choose it' }).click();
-  await expect(sheet(again)).toHaveCount(0);
-  await again.getByRole('button', { name: 'Enter a device' }).click();
-  await expect(sheet(again).getByLabel('Maker')).toHaveValue('');
-  await sheet(again).getByLabel('Maker').fill('Another');
-  await again.keyboard.press('Escape');
-  await goTo(again, 'survey');
-  await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('over the hall');
-  await expect(again.getByLabel('Length, m')).toHaveValue('3,5');
-  await again.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(again.getByText('over the hall: 3.5 m')).toBeVisible();
-  await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('');
-  await expectSaved(again);
+    const again = await context.newPage();
+    await open(again, '/job/job-schoolhouse/th-classroom/thermostat');
+    await again.getByRole('button', { name: 'Enter a device' }).click();
+    await expect(sheet(again).getByLabel('Maker')).toHaveValue('Quince');
+    await expect(sheet(again).getByLabel('Model')).toHaveValue('Hall 2');
+    await sheet(again).getByRole('button', { name: 'Keep and choose it' }).click();
+    await expect(sheet(again)).toHaveCount(0);
+    await again.getByRole('button', { name: 'Enter a device' }).click();
+    await expect(sheet(again).getByLabel('Maker')).toHaveValue('');
+    await sheet(again).getByLabel('Maker').fill('Another');
+    await again.keyboard.press('Escape');
+    await goTo(again, 'survey');
+    await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('over the hall');
+    await expect(again.getByLabel('Length, m')).toHaveValue('3,5');
+    await again.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(again.getByText('over the hall: 3.5 m')).toBeVisible();
+    await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('');
+    await expectSaved(again);
 
-  // Another thermostat's form is another form, and a job that goes takes what was typed along.
-  await open(again, '/job/job-schoolhouse/th-flat/survey');
-  await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('');
-  expect(await again.evaluate(() => Object.keys(localStorage))).toEqual([
-    'ulterum-typed/job-schoolhouse/th-classroom/device'
-  ]);
-  await open(again, '/');
-  await again.getByRole('button', { name: /^Remove The old schoolhouse/ }).click();
-  await again.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
-  await expect.poll(() => again.evaluate(() => localStorage.length)).toBe(0);
-});
+    // Another thermostat's form is another form, and a job that goes takes what was typed along.
+    await open(again, '/job/job-schoolhouse/th-flat/survey');
+    await expect(again.getByLabel('Stretch', { exact: true })).toHaveValue('');
+    expect(await again.evaluate(() => Object.keys(localStorage))).toEqual([
+      'ulterum-typed/job-schoolhouse/th-classroom/device'
+    ]);
+    await open(again, '/');
+    await again.getByRole('button', { name: /^Remove The old schoolhouse/ }).click();
+    await again.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
+    await expect.poll(() => again.evaluate(() => localStorage.length)).toBe(0);
+  }
+);

@@ -47,45 +47,47 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace with air conditioner');
   });
 
-  test('from the letters of an empty page to a way that is taken, one wire after the other', async ({
-    page
-  }) => {
-    await open(page, '/');
-    await page.getByRole('button', { name: 'New job' }).tap();
-    await page.getByRole('button', { name: 'Begin at the wall' }).tap();
-    const sheet = page.getByRole('region', { name: 'Strand sheet' });
-    for (const letter of ['R', 'W', 'Y', 'G', '1'])
-      await sheet.getByRole('button', { name: letter, exact: true }).tap();
-    await page.getByRole('button', { name: 'Record these wires' }).tap();
-    await cell(page, 1, 'colour').tap();
-    const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText('which colour is the wire that is on R at the wall?');
-    for (const colour of ['RD', 'WH', 'YE', 'GN', 'BU'])
-      await dialog.getByRole('button', { name: new RegExp(`^${colour}`) }).tap();
-    await expect(dialog).toBeHidden();
-    await page.getByRole('button', { name: 'At the equipment' }).tap();
-    await cell(page, 1, 'equipment').tap();
-    await expect(dialog).toContainText('where does the red wire end?');
-    for (const mark of ['R', 'W', 'Y', 'G'])
-      await dialog.getByRole('button', { name: mark, exact: true }).tap();
-    await expect(dialog).toContainText('where does the blue wire end?');
-    await dialog.getByRole('button', { name: /^Coiled/ }).tap();
-    await expect(dialog).toBeHidden();
-    await page
-      .getByRole('group', { name: /Terminals of Furnace/ })
-      .getByRole('button', { name: 'C', exact: true })
-      .tap();
-    await goTo(page, 'system');
-    await page.getByLabel('You know what it is?').selectOption('furnace-ac');
-    for (const answer of [/^Thin/, /^Burner with a flue/]) await answerQuestion(page, answer);
-    await goTo(page, 'supply');
-    await openWay(page, 'spare-conductor');
-    await expectNoSideways(page);
-    await expectAccessible(page);
-    await page.getByRole('button', { name: 'Take this way: Use a spare wire' }).tap();
-    await goTo(page, 'moves');
-    await expect(page.getByRole('region', { name: 'Move list' })).toContainText('blue');
-  });
+  test(
+    'from the letters of an empty page to a way that is taken, one wire after the other',
+    { tag: '@wide' },
+    async ({ page }) => {
+      await open(page, '/');
+      await page.getByRole('button', { name: 'New job' }).tap();
+      await page.getByRole('button', { name: 'Begin at the wall' }).tap();
+      const sheet = page.getByRole('region', { name: 'Strand sheet' });
+      for (const letter of ['R', 'W', 'Y', 'G', '1'])
+        await sheet.getByRole('button', { name: letter, exact: true }).tap();
+      await page.getByRole('button', { name: 'Record these wires' }).tap();
+      await cell(page, 1, 'colour').tap();
+      const dialog = page.getByRole('dialog');
+      await expect(dialog).toContainText('which colour is the wire that is on R at the wall?');
+      for (const colour of ['RD', 'WH', 'YE', 'GN', 'BU'])
+        await dialog.getByRole('button', { name: new RegExp(`^${colour}`) }).tap();
+      await expect(dialog).toBeHidden();
+      await page.getByRole('button', { name: 'At the equipment' }).tap();
+      await cell(page, 1, 'equipment').tap();
+      await expect(dialog).toContainText('where does the red wire end?');
+      for (const mark of ['R', 'W', 'Y', 'G'])
+        await dialog.getByRole('button', { name: mark, exact: true }).tap();
+      await expect(dialog).toContainText('where does the blue wire end?');
+      await dialog.getByRole('button', { name: /^Coiled/ }).tap();
+      await expect(dialog).toBeHidden();
+      await page
+        .getByRole('group', { name: /Terminals of Furnace/ })
+        .getByRole('button', { name: 'C', exact: true })
+        .tap();
+      await goTo(page, 'system');
+      await page.getByLabel('You know what it is?').selectOption('furnace-ac');
+      for (const answer of [/^Thin/, /^Burner with a flue/]) await answerQuestion(page, answer);
+      await goTo(page, 'supply');
+      await openWay(page, 'spare-conductor');
+      await expectNoSideways(page);
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Take this way: Use a spare wire' }).tap();
+      await goTo(page, 'moves');
+      await expect(page.getByRole('region', { name: 'Move list' })).toContainText('blue');
+    }
+  );
 
   test('what smells of mains is a stop at once, with no way named', async ({ page }) => {
     await open(page, '/look');

@@ -134,20 +134,27 @@ const OURS = [
   'content-type'
 ];
 
-test('pages and answers keep their headers, and what is not over TLS is sent there', async ({ request }) => {
-  const [direct] = hosted.servers;
-  for (const path of ['/', '/api/catalogue', '/healthz', '/service-worker.js', '/schema/job.v2.json']) {
-    const [here, there] = [await request.get(hosted.secure + path), await request.get(direct!.origin + path)];
-    expect(here.status(), path).toBe(200);
-    // The word that lets a page's own scripts run is another each time.
-    const of = (headers: Record<string, string>) =>
-      OURS.map((name) => [name, headers[name]?.replace(/'nonce-[^']+'/, 'nonce')]);
-    expect(of(here.headers()), path).toEqual(of(there.headers()));
+test(
+  'pages and answers keep their headers, and what is not over TLS is sent there',
+  { tag: '@wide' },
+  async ({ request }) => {
+    const [direct] = hosted.servers;
+    for (const path of ['/', '/api/catalogue', '/healthz', '/service-worker.js', '/schema/job.v2.json']) {
+      const [here, there] = [
+        await request.get(hosted.secure + path),
+        await request.get(direct!.origin + path)
+      ];
+      expect(here.status(), path).toBe(200);
+      // The word that lets a page's own scripts run is another each time.
+      const of = (headers: Record<string, string>) =>
+        OURS.map((name) => [name, headers[name]?.replace(/'nonce-[^']+'/, 'nonce')]);
+      expect(of(here.headers()), path).toEqual(of(there.headers()));
+    }
+    const sent = await request.get(`${hosted.plain}/healthz?a=b`, { maxRedirects: 0 });
+    expect(sent.status()).toBe(301);
+    expect(sent.headers()['location']).toMatch(/^https:.*\/healthz\?a=b$/);
   }
-  const sent = await request.get(`${hosted.plain}/healthz?a=b`, { maxRedirects: 0 });
-  expect(sent.status()).toBe(301);
-  expect(sent.headers()['location']).toMatch(/^https:.*\/healthz\?a=b$/);
-});
+);
 
 async function refusedBody(request: APIRequestContext, bytes: number) {
   const answer = await request.post(`${hosted.secure}/api/plan`, {
@@ -157,7 +164,7 @@ async function refusedBody(request: APIRequestContext, bytes: number) {
   return { status: answer.status(), headers: answer.headers(), body: await answer.json() };
 }
 
-test('limits are the same, in the same words', async ({ request }) => {
+test('limits are the same, in the same words', { tag: '@wide' }, async ({ request }) => {
   for (const bytes of [2_050_000, 2_150_000, 6_000_000]) {
     const { status, headers, body } = await refusedBody(request, bytes);
     expect(status).toBe(413);
@@ -167,55 +174,67 @@ test('limits are the same, in the same words', async ({ request }) => {
   }
 });
 
-test('files come as they were compressed, answers are compressed on the way', async ({ request }) => {
-  const page = await (await request.get(hosted.secure)).text();
-  const script = /\/_app\/immutable\/[^"]+\.js/.exec(page)?.[0];
-  const asked = { headers: { 'accept-encoding': 'br, gzip' } };
-  const file = await request.get(`${hosted.secure}${script}`, asked);
-  expect(file.headers()['content-encoding']).toBe('br');
-  expect(file.headers()['cache-control']).toContain('immutable');
-  const catalogue = await request.get(`${hosted.secure}/api/catalogue`, asked);
-  expect(catalogue.headers()['content-encoding']).toBe('gzip');
-  expect((await catalogue.json()).devices.length).toBeGreaterThan(5);
-});
+test(
+  'files come as they were compressed, answers are compressed on the way',
+  { tag: '@wide' },
+  async ({ request }) => {
+    const page = await (await request.get(hosted.secure)).text();
+    const script = /\/_app\/immutable\/[^"]+\.js/.exec(page)?.[0];
+    const asked = { headers: { 'accept-encoding': 'br, gzip' } };
+    const file = await request.get(`${hosted.secure}${script}`, asked);
+    expect(file.headers()['content-encoding']).toBe('br');
+    expect(file.headers()['cache-control']).toContain('immutable');
+    const catalogue = await request.get(`${hosted.secure}/api/catalogue`, asked);
+    expect(catalogue.headers()['content-encoding']).toBe('gzip');
+    expect((await catalogue.json()).devices.length).toBeGreaterThan(5);
+  }
+);
 
-test('the page puts itself by for use without a network, and may use the camera', async ({ playwright }) => {
-  const browser = await playwright.chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    // Of a certificate that nobody signed a browser takes no service worker.
-    args: [...launchArguments, '--ignore-certificate-errors']
-  });
-  const context = await browser.newContext({
-    baseURL: hosted.secure,
-    ignoreHTTPSErrors: true,
-    serviceWorkers: 'allow'
-  });
-  const page = await context.newPage();
-  await page.goto('/');
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  expect(await page.evaluate(() => [isSecureContext, 'mediaDevices' in navigator])).toEqual([true, true]);
-  await context.setOffline(true);
-  await page.goto('/demo');
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await browser.close();
-});
+test(
+  'the page puts itself by for use without a network, and may use the camera',
+  { tag: '@wide' },
+  async ({ playwright }) => {
+    const browser = await playwright.chromium.launch({
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      // Of a certificate that nobody signed a browser takes no service worker.
+      args: [...launchArguments, '--ignore-certificate-errors']
+    });
+    const context = await browser.newContext({
+      baseURL: hosted.secure,
+      ignoreHTTPSErrors: true,
+      serviceWorkers: 'allow'
+    });
+    const page = await context.newPage();
+    await page.goto('/');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    expect(await page.evaluate(() => [isSecureContext, 'mediaDevices' in navigator])).toEqual([true, true]);
+    await context.setOffline(true);
+    await page.goto('/demo');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await browser.close();
+  }
+);
 
-test('requests are spread over both servers, and one that goes takes nothing along', async ({ request }) => {
-  const job = JSON.parse(await readFile('demo/classroom.json', 'utf8')) as object;
-  const plan = async () => {
-    const answer = await request.post(`${hosted.secure}/api/plan`, { data: job });
-    expect(answer.status()).toBe(200);
-    return (await answer.json()) as unknown;
-  };
-  const before = hosted.answeredBy().length;
-  const [first, ...others] = await Promise.all(Array.from({ length: 8 }, plan));
-  for (const other of others) expect(other).toEqual(first);
-  expect(new Set(hosted.answeredBy().slice(before)).size).toBe(2);
-  hosted.servers[0]!.server.kill('SIGKILL');
-  expect(await plan()).toEqual(first);
-  expect(await plan()).toEqual(first);
-});
+test(
+  'requests are spread over both servers, and one that goes takes nothing along',
+  { tag: '@wide' },
+  async ({ request }) => {
+    const job = JSON.parse(await readFile('demo/classroom.json', 'utf8')) as object;
+    const plan = async () => {
+      const answer = await request.post(`${hosted.secure}/api/plan`, { data: job });
+      expect(answer.status()).toBe(200);
+      return (await answer.json()) as unknown;
+    };
+    const before = hosted.answeredBy().length;
+    const [first, ...others] = await Promise.all(Array.from({ length: 8 }, plan));
+    for (const other of others) expect(other).toEqual(first);
+    expect(new Set(hosted.answeredBy().slice(before)).size).toBe(2);
+    hosted.servers[0]!.server.kill('SIGKILL');
+    expect(await plan()).toEqual(first);
+    expect(await plan()).toEqual(first);
+  }
+);
 
 /** Stand-ins for the two servers, which answer what a test has them say. */
 async function standIns(answer: RequestListener) {
@@ -232,44 +251,48 @@ async function standIns(answer: RequestListener) {
   };
 }
 
-test('both servers may be full: what they say comes through, and they are asked again at once', async ({
-  request
-}) => {
-  let full = true;
-  const site = await standIns((_, response) =>
-    response.writeHead(full ? 503 : 200, full ? { 'retry-after': '7' } : {}).end()
-  );
-  try {
-    for (let asked = 0; asked < 3; asked += 1) {
-      const answer = await request.get(`${site.secure}/healthz`);
-      expect(answer.status()).toBe(503);
-      expect(answer.headers()['retry-after']).toBe('7');
-    }
-    full = false;
-    expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
-  } finally {
-    site.end();
-  }
-});
-
-test('a connection that rests is closed by nginx, so that nothing is sent on one that a server is just closing', async ({
-  request
-}) => {
-  const site = await standIns((_, response) => response.end());
-  try {
-    const closed = Promise.race(
-      site.servers.map(async (server) => {
-        const [socket] = (await once(server, 'connection')) as [Socket];
-        // Who is hung up on hears so; who hangs up does not.
-        return Promise.race([
-          once(socket, 'end').then(() => 'by nginx'),
-          once(socket, 'close').then(() => 'by the server')
-        ]);
-      })
+test(
+  'both servers may be full: what they say comes through, and they are asked again at once',
+  { tag: '@wide' },
+  async ({ request }) => {
+    let full = true;
+    const site = await standIns((_, response) =>
+      response.writeHead(full ? 503 : 200, full ? { 'retry-after': '7' } : {}).end()
     );
-    expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
-    expect(await closed).toBe('by nginx');
-  } finally {
-    site.end();
+    try {
+      for (let asked = 0; asked < 3; asked += 1) {
+        const answer = await request.get(`${site.secure}/healthz`);
+        expect(answer.status()).toBe(503);
+        expect(answer.headers()['retry-after']).toBe('7');
+      }
+      full = false;
+      expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
+    } finally {
+      site.end();
+    }
   }
-});
+);
+
+test(
+  'a connection that rests is closed by nginx, so that nothing is sent on one that a server is just closing',
+  { tag: '@wide' },
+  async ({ request }) => {
+    const site = await standIns((_, response) => response.end());
+    try {
+      const closed = Promise.race(
+        site.servers.map(async (server) => {
+          const [socket] = (await once(server, 'connection')) as [Socket];
+          // Who is hung up on hears so; who hangs up does not.
+          return Promise.race([
+            once(socket, 'end').then(() => 'by nginx'),
+            once(socket, 'close').then(() => 'by the server')
+          ]);
+        })
+      );
+      expect((await request.get(`${site.secure}/healthz`)).status()).toBe(200);
+      expect(await closed).toBe('by nginx');
+    } finally {
+      site.end();
+    }
+  }
+);

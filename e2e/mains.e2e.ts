@@ -46,7 +46,7 @@ async function addWire(
   await expect(dialog).toBeHidden();
 }
 
-test('from an empty wiring centre to the printed plan, by keyboard', async ({ page }) => {
+test('from an empty wiring centre to the printed plan, by keyboard', { tag: '@wide' }, async ({ page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'New job' }).press('Enter');
   await page.getByLabel('Which house').fill('Tannery Yard');

@@ -66,47 +66,49 @@ test.afterEach(async () => {
   }
 });
 
-test('a gateway that fails, hangs or asks to sign in is no network: the application opens', async ({
-  browser,
-  baseURL
-}) => {
-  const { gate, page } = await installed(browser, baseURL ?? '');
-  for (const manner of ['fails', 'hangs', 'asks to sign in'] as const) {
-    gate.manner = manner;
-    await open(page, '/job/job-schoolhouse/th-classroom/sheet');
-    await expect(cell(page, 1, 'colour'), manner).toBeVisible();
-    await open(page, '/job/job-schoolhouse/th-classroom/survey');
-    await expect(page.getByRole('heading', { level: 1 }), manner).toBeVisible();
+test(
+  'a gateway that fails, hangs or asks to sign in is no network: the application opens',
+  { tag: '@wide' },
+  async ({ browser, baseURL }) => {
+    const { gate, page } = await installed(browser, baseURL ?? '');
+    for (const manner of ['fails', 'hangs', 'asks to sign in'] as const) {
+      gate.manner = manner;
+      await open(page, '/job/job-schoolhouse/th-classroom/sheet');
+      await expect(cell(page, 1, 'colour'), manner).toBeVisible();
+      await open(page, '/job/job-schoolhouse/th-classroom/survey');
+      await expect(page.getByRole('heading', { level: 1 }), manner).toBeVisible();
+    }
   }
-});
+);
 
-test('a newer version leaves the open page whole, says that it is ready, and waits for the last page', async ({
-  browser,
-  baseURL
-}) => {
-  const { gate, page } = await installed(browser, baseURL ?? '');
-  const other = await page.context().newPage();
-  await open(other, '/');
-  const caches = () => page.evaluate(() => window.caches.keys());
-  const before = await caches();
-  gate.manner = 'newer';
-  await page.evaluate(() =>
-    navigator.serviceWorker.getRegistration().then((found) => found?.update().then(() => undefined))
-  );
-  const notice = page.getByRole('status').filter({ hasText: 'A new version of Ulterum is ready' });
-  await expect(notice).toBeVisible();
-  await notice.getByRole('button', { name: 'Update now' }).click();
-  await expect(notice).toContainText('Close the other pages');
-  expect(await caches()).toEqual(expect.arrayContaining(before));
-  await cell(page, 5, 'colour').focus();
-  await page.keyboard.type('vt');
-  await expectSaved(page);
-  await other.close();
-  // The browser tells the worker of the closed page in its own time.
-  await expect(async () => {
-    if (await notice.isVisible()) await notice.getByRole('button', { name: 'Update now' }).click();
-    await expect(notice).toHaveCount(0, { timeout: 2000 });
-  }).toPass();
-  await expect(cell(page, 1, 'colour')).toBeVisible();
-  await expect.poll(caches).not.toEqual(expect.arrayContaining(before));
-});
+test(
+  'a newer version leaves the open page whole, says that it is ready, and waits for the last page',
+  { tag: '@wide' },
+  async ({ browser, baseURL }) => {
+    const { gate, page } = await installed(browser, baseURL ?? '');
+    const other = await page.context().newPage();
+    await open(other, '/');
+    const caches = () => page.evaluate(() => window.caches.keys());
+    const before = await caches();
+    gate.manner = 'newer';
+    await page.evaluate(() =>
+      navigator.serviceWorker.getRegistration().then((found) => found?.update().then(() => undefined))
+    );
+    const notice = page.getByRole('status').filter({ hasText: 'A new version of Ulterum is ready' });
+    await expect(notice).toBeVisible();
+    await notice.getByRole('button', { name: 'Update now' }).click();
+    await expect(notice).toContainText('Close the other pages');
+    expect(await caches()).toEqual(expect.arrayContaining(before));
+    await cell(page, 5, 'colour').focus();
+    await page.keyboard.type('vt');
+    await expectSaved(page);
+    await other.close();
+    // The browser tells the worker of the closed page in its own time.
+    await expect(async () => {
+      if (await notice.isVisible()) await notice.getByRole('button', { name: 'Update now' }).click();
+      await expect(notice).toHaveCount(0, { timeout: 2000 });
+    }).toPass();
+    await expect(cell(page, 1, 'colour')).toBeVisible();
+    await expect.poll(caches).not.toEqual(expect.arrayContaining(before));
+  }
+);

@@ -148,7 +148,8 @@ function errorsOf(page: Page): readonly string[] {
 }
 
 for (const [size, shape] of Object.entries(sizes))
-  test.describe(`on a ${size}`, () => {
+  // At every commit the phone, which is the harder one of the two.
+  test.describe(`on a ${size}`, size === 'desk' ? { tag: '@wide' } : {}, () => {
     test.use(shape);
 
     /** As it stands, and as tight as it gets. */
@@ -194,35 +195,43 @@ test.describe('on a phone', () => {
   /** A house that is stopped, and one that is not known, look different at these; the bench without a circuit has a test of its own. */
   const otherwise = ['system', 'supply', 'moves'];
   for (const thermostat of ['flat', 'bell-room'])
-    test(`where the ${thermostat} is said otherwise, it is accessible and fits as well`, async ({ page }) => {
-      await openDemo(page);
-      await walkStations(page, thermostat, stations, async (station) => {
-        await expectFits(page);
-        if (otherwise.includes(station)) await expectAccessible(page);
-      });
-    });
+    test(
+      `where the ${thermostat} is said otherwise, it is accessible and fits as well`,
+      { tag: '@wide' },
+      async ({ page }) => {
+        await openDemo(page);
+        await walkStations(page, thermostat, stations, async (station) => {
+          await expectFits(page);
+          if (otherwise.includes(station)) await expectAccessible(page);
+        });
+      }
+    );
 });
 
-test('what is not accessible is found, in either theme, and so is text on text', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  const fault = (html: string) =>
-    page.locator('main').evaluate((main, added) => {
-      main.querySelector('.fault')?.remove();
-      main.insertAdjacentHTML('beforeend', `<div class="fault">${added}</div>`);
-    }, html);
-  expect(await page.evaluate(textOnText)).toEqual([]);
-  await fault('<p>A line</p><p style="margin-top: -1.2em">Another</p>');
-  expect(await page.evaluate(textOnText)).toEqual(['A line / Another']);
-  await fault('<img src="data:,">');
-  await expect(expectAccessible(page)).rejects.toThrow('image-alt');
-  // Pale on the paper of one theme, well read on the dark of the other.
-  await fault('<p style="color: #bbb">Pale</p>');
-  await expect(expectAccessible(page)).rejects.toThrow('color-contrast');
-  await page.getByRole('button', { name: /Dark theme/ }).click();
-  await expectAccessible(page);
-  await expect(expectAccessibleInBothThemes(page)).rejects.toThrow('color-contrast');
-});
+test(
+  'what is not accessible is found, in either theme, and so is text on text',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    const fault = (html: string) =>
+      page.locator('main').evaluate((main, added) => {
+        main.querySelector('.fault')?.remove();
+        main.insertAdjacentHTML('beforeend', `<div class="fault">${added}</div>`);
+      }, html);
+    expect(await page.evaluate(textOnText)).toEqual([]);
+    await fault('<p>A line</p><p style="margin-top: -1.2em">Another</p>');
+    expect(await page.evaluate(textOnText)).toEqual(['A line / Another']);
+    await fault('<img src="data:,">');
+    await expect(expectAccessible(page)).rejects.toThrow('image-alt');
+    // Pale on the paper of one theme, well read on the dark of the other.
+    await fault('<p style="color: #bbb">Pale</p>');
+    await expect(expectAccessible(page)).rejects.toThrow('color-contrast');
+    await page.getByRole('button', { name: /Dark theme/ }).click();
+    await expectAccessible(page);
+    await expect(expectAccessibleInBothThemes(page)).rejects.toThrow('color-contrast');
+  }
+);
 
 test('no rule of style has the browser look through the whole page at every change in it', async ({
   page

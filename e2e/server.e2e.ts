@@ -121,42 +121,44 @@ async function askedAgain(ask: () => Promise<APIResponse>): Promise<APIResponse>
   return askedAgain(ask);
 }
 
-test('POST /api/simulate refuses what is no house, and stays alive under two hundred bad requests at once', async ({
-  request
-}) => {
-  const job = await classroom();
-  const broken = structuredClone(job);
-  broken.thermostats[0].cables[0].lengthM = -4;
-  const noPlate = structuredClone(job);
-  noPlate.equipment[0].transformerVa = 0;
-  const crowded = structuredClone(job);
-  crowded.thermostats[0].conductors = Array.from({ length: 801 }, (_, at) => ({
-    ...job.thermostats[0].conductors[0],
-    id: `co-${at}`
-  }));
-  const bad: [unknown, number, string][] = [
-    [{ job: broken }, 422, 'job.thermostats[0].cables[0].lengthM'],
-    [{ job: noPlate }, 422, 'job.equipment[0].transformerVa'],
-    [{ job: crowded }, 422, 'job.thermostats[0].conductors'],
-    [{ job, call: 'polka' }, 422, 'call'],
-    [{ job, draws: 1e9 }, 422, 'draws']
-  ];
-  const answers = await Promise.all(
-    Array.from({ length: 200 }, async (_, at) => {
-      const [data, status, path] = bad[at % bad.length]!;
-      const answer = await askedAgain(() => request.post('/api/simulate', { data }));
-      return { got: answer.status(), status, path, faults: (await answer.json()).faults };
-    })
-  );
-  for (const answer of answers) {
-    expect(answer.got).toBe(answer.status);
-    expect(answer.faults[0].path).toBe(answer.path);
+test(
+  'POST /api/simulate refuses what is no house, and stays alive under two hundred bad requests at once',
+  { tag: '@wide' },
+  async ({ request }) => {
+    const job = await classroom();
+    const broken = structuredClone(job);
+    broken.thermostats[0].cables[0].lengthM = -4;
+    const noPlate = structuredClone(job);
+    noPlate.equipment[0].transformerVa = 0;
+    const crowded = structuredClone(job);
+    crowded.thermostats[0].conductors = Array.from({ length: 801 }, (_, at) => ({
+      ...job.thermostats[0].conductors[0],
+      id: `co-${at}`
+    }));
+    const bad: [unknown, number, string][] = [
+      [{ job: broken }, 422, 'job.thermostats[0].cables[0].lengthM'],
+      [{ job: noPlate }, 422, 'job.equipment[0].transformerVa'],
+      [{ job: crowded }, 422, 'job.thermostats[0].conductors'],
+      [{ job, call: 'polka' }, 422, 'call'],
+      [{ job, draws: 1e9 }, 422, 'draws']
+    ];
+    const answers = await Promise.all(
+      Array.from({ length: 200 }, async (_, at) => {
+        const [data, status, path] = bad[at % bad.length]!;
+        const answer = await askedAgain(() => request.post('/api/simulate', { data }));
+        return { got: answer.status(), status, path, faults: (await answer.json()).faults };
+      })
+    );
+    for (const answer of answers) {
+      expect(answer.got).toBe(answer.status);
+      expect(answer.faults[0].path).toBe(answer.path);
+    }
+    const large = await request.post('/api/simulate', {
+      data: Buffer.alloc(2_050_000, ' '),
+      headers: { 'content-type': 'application/json' }
+    });
+    expect(large.status()).toBe(413);
+    const alive = await request.post('/api/simulate', { data: { job } });
+    expect(alive.status()).toBe(200);
   }
-  const large = await request.post('/api/simulate', {
-    data: Buffer.alloc(2_050_000, ' '),
-    headers: { 'content-type': 'application/json' }
-  });
-  expect(large.status()).toBe(413);
-  const alive = await request.post('/api/simulate', { data: { job } });
-  expect(alive.status()).toBe(200);
-});
+);

@@ -31,77 +31,79 @@ test.describe('on a phone, in the dark, with the network gone', () => {
     serviceWorkers: 'allow'
   });
 
-  test('the survey, the photo and the named system work, and all is there after a reload', async ({
-    page
-  }) => {
-    await open(page, '/');
-    await workOffline(page);
+  test(
+    'the survey, the photo and the named system work, and all is there after a reload',
+    { tag: '@wide' },
+    async ({ page }) => {
+      await open(page, '/');
+      await workOffline(page);
 
-    await open(page, '/');
-    await page.getByRole('button', { name: 'New job' }).tap();
-    await page.getByLabel('Which house').fill('Lantern Cottage');
-    await page.getByRole('button', { name: 'Begin at the wall' }).tap();
-    await page.waitForURL('**/sheet');
+      await open(page, '/');
+      await page.getByRole('button', { name: 'New job' }).tap();
+      await page.getByLabel('Which house').fill('Lantern Cottage');
+      await page.getByRole('button', { name: 'Begin at the wall' }).tap();
+      await page.waitForURL('**/sheet');
 
-    await goTo(page, 'survey');
-    await expect(page.getByRole('region', { name: 'Verdict before buying' })).toHaveAttribute(
-      'data-verdict',
-      'prepare-first'
-    );
-    const next = page.getByRole('region', { name: 'Next question' });
-    await expect(next).toContainText('Does heating (and cooling) work today?');
-    await next.getByRole('button', { name: 'yes', exact: true }).tap();
-    await expect(next).toContainText('Does the internet work');
-    await next.getByRole('button', { name: 'Not sure, ask the next' }).tap();
-    await expect(next).toContainText('What kind of machine');
-    await openLine(page, 'Heated floor');
-    await page.getByLabel('Heated floor').fill('1300');
-    await page.getByLabel('Heated floor').blur();
-    await openLine(page, 'Heated floor');
-    await expect(page.getByRole('button', { name: /^Heated floor 1300/ })).toBeVisible();
-    await openLine(page, 'Somebody is home');
-    await page.getByRole('button', { name: 'always', exact: true }).tap();
-    await openLine(page, 'At night');
-    await page.getByRole('button', { name: 'as by day', exact: true }).tap();
-    await expect(page.getByRole('main')).toContainText('It will not pay');
-    await openLine(page, 'Somebody is home');
-    await page.getByRole('button', { name: 'not on weekdays by day', exact: true }).tap();
-    await page.getByRole('button', { name: 'Simulated meter' }).tap();
-    await expect(page.getByRole('main')).toContainText('1 reading');
-    await expectNoSideways(page);
+      await goTo(page, 'survey');
+      await expect(page.getByRole('region', { name: 'Verdict before buying' })).toHaveAttribute(
+        'data-verdict',
+        'prepare-first'
+      );
+      const next = page.getByRole('region', { name: 'Next question' });
+      await expect(next).toContainText('Does heating (and cooling) work today?');
+      await next.getByRole('button', { name: 'yes', exact: true }).tap();
+      await expect(next).toContainText('Does the internet work');
+      await next.getByRole('button', { name: 'Not sure, ask the next' }).tap();
+      await expect(next).toContainText('What kind of machine');
+      await openLine(page, 'Heated floor');
+      await page.getByLabel('Heated floor').fill('1300');
+      await page.getByLabel('Heated floor').blur();
+      await openLine(page, 'Heated floor');
+      await expect(page.getByRole('button', { name: /^Heated floor 1300/ })).toBeVisible();
+      await openLine(page, 'Somebody is home');
+      await page.getByRole('button', { name: 'always', exact: true }).tap();
+      await openLine(page, 'At night');
+      await page.getByRole('button', { name: 'as by day', exact: true }).tap();
+      await expect(page.getByRole('main')).toContainText('It will not pay');
+      await openLine(page, 'Somebody is home');
+      await page.getByRole('button', { name: 'not on weekdays by day', exact: true }).tap();
+      await page.getByRole('button', { name: 'Simulated meter' }).tap();
+      await expect(page.getByRole('main')).toContainText('1 reading');
+      await expectNoSideways(page);
 
-    await goTo(page, 'safe');
-    await page.getByRole('button', { name: /none of the 8 open ones/ }).tap();
-    await page.locator('[data-supply=eq-1]').getByLabel('Proof').selectOption('display-dark');
-    await expect(page.getByRole('main')).toContainText('a dark display proves nothing');
-    await page.locator('[data-supply=eq-1]').getByLabel('Proof').selectOption('both');
-    // As long as the system is not known, an outdoor unit may be there, with a breaker of its own.
-    await page.locator('[data-supply=outdoor-unit]').getByLabel('Proof').selectOption('meter');
-    await expect(page.locator('[data-safe=true]')).toBeVisible();
-    await expectNoSideways(page);
-    await expectAccessible(page);
+      await goTo(page, 'safe');
+      await page.getByRole('button', { name: /none of the 8 open ones/ }).tap();
+      await page.locator('[data-supply=eq-1]').getByLabel('Proof').selectOption('display-dark');
+      await expect(page.getByRole('main')).toContainText('a dark display proves nothing');
+      await page.locator('[data-supply=eq-1]').getByLabel('Proof').selectOption('both');
+      // As long as the system is not known, an outdoor unit may be there, with a breaker of its own.
+      await page.locator('[data-supply=outdoor-unit]').getByLabel('Proof').selectOption('meter');
+      await expect(page.locator('[data-safe=true]')).toBeVisible();
+      await expectNoSideways(page);
+      await expectAccessible(page);
 
-    await goTo(page, 'sheet');
-    await page.getByRole('button', { name: 'Add a cable' }).tap();
-    await page.getByRole('button', { name: 'Add the cable' }).tap();
-    await takePhoto(page, 'Photo of the wall');
-    await cell(page, 1, 'wall').tap();
-    await page.getByRole('dialog').getByRole('button', { name: 'R', exact: true }).tap();
-    await page.getByRole('dialog').getByRole('button', { name: 'W', exact: true }).tap();
-    await page.keyboard.press('Escape');
+      await goTo(page, 'sheet');
+      await page.getByRole('button', { name: 'Add a cable' }).tap();
+      await page.getByRole('button', { name: 'Add the cable' }).tap();
+      await takePhoto(page, 'Photo of the wall');
+      await cell(page, 1, 'wall').tap();
+      await page.getByRole('dialog').getByRole('button', { name: 'R', exact: true }).tap();
+      await page.getByRole('dialog').getByRole('button', { name: 'W', exact: true }).tap();
+      await page.keyboard.press('Escape');
 
-    await goTo(page, 'system');
-    await answerQuestion(page, /^Thin/);
-    await page.getByLabel('You know what it is?').selectOption('furnace');
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
-    await expectSaved(page);
+      await goTo(page, 'system');
+      await answerQuestion(page, /^Thin/);
+      await page.getByLabel('You know what it is?').selectOption('furnace');
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
+      await expectSaved(page);
 
-    await page.reload();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
-    await goTo(page, 'sheet');
-    await expect(cell(page, 1, 'wall')).toHaveText('R');
-    await expect(page.getByRole('link', { name: /The wall/ }).locator('img')).toBeVisible();
-  });
+      await page.reload();
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText('System: furnace, heat only');
+      await goTo(page, 'sheet');
+      await expect(cell(page, 1, 'wall')).toHaveText('R');
+      await expect(page.getByRole('link', { name: /The wall/ }).locator('img')).toBeVisible();
+    }
+  );
 });
 
 test('a photo carries pins, names colours without setting a function, and travels with the file', async ({

@@ -19,39 +19,41 @@ async function openFerry(page: Page, path = 'th-landing/together'): Promise<void
   await goByLink(page, `/job/job-ferry-house/${path}`);
 }
 
-test('four zones overload the panel together; one bigger transformer opens all of them, in one trip', async ({
-  page
-}) => {
-  await openFerry(page);
-  const panel = page.locator('[data-shared="eq-zone-panel"]');
-  await expect(panel).toContainText('110 %: too much');
-  await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
-  await expectAccessible(page);
-  await panel.getByRole('button', { name: 'Plan with one of 75 VA' }).click();
-  await expect(page.locator('[data-verdict="care"]')).toHaveCount(4);
-  await expect(panel).not.toContainText('too much');
-  await expect(page.locator('[data-cuts]')).toContainText(
-    'cut 13 m for Ferryman’s kitchen, 16 m for Boat room'
-  );
+test(
+  'four zones overload the panel together; one bigger transformer opens all of them, in one trip',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openFerry(page);
+    const panel = page.locator('[data-shared="eq-zone-panel"]');
+    await expect(panel).toContainText('110 %: too much');
+    await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
+    await expectAccessible(page);
+    await panel.getByRole('button', { name: 'Plan with one of 75 VA' }).click();
+    await expect(page.locator('[data-verdict="care"]')).toHaveCount(4);
+    await expect(panel).not.toContainText('too much');
+    await expect(page.locator('[data-cuts]')).toContainText(
+      'cut 13 m for Ferryman’s kitchen, 16 m for Boat room'
+    );
 
-  // Power is cut once for all, and each list has it done.
-  const moves = page.getByRole('region', { name: 'Moves of all' });
-  await expect(moves.getByRole('checkbox', { name: /Done: Power off/ })).toHaveCount(1);
-  await moves.getByRole('checkbox', { name: /Done: Power off/ }).check();
-  await expectAccessible(page);
-  await expectSaved(page);
-  await goByLink(page, '/job/job-ferry-house/th-net-loft/moves');
-  await expect(page.locator('[data-progress]')).toHaveText(/^1 of \d+ done$/);
+    // Power is cut once for all, and each list has it done.
+    const moves = page.getByRole('region', { name: 'Moves of all' });
+    await expect(moves.getByRole('checkbox', { name: /Done: Power off/ })).toHaveCount(1);
+    await moves.getByRole('checkbox', { name: /Done: Power off/ }).check();
+    await expectAccessible(page);
+    await expectSaved(page);
+    await goByLink(page, '/job/job-ferry-house/th-net-loft/moves');
+    await expect(page.locator('[data-progress]')).toHaveText(/^1 of \d+ done$/);
 
-  // Back to the small one: the way of each is closed again, and says why.
-  await page.getByRole('link', { name: 'All together', exact: true }).first().click();
-  await panel.getByRole('button', { name: 'Keep the 40 VA' }).click();
-  await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
-  await goTo(page, 'supply');
-  await expect(page.locator('details[data-method="spare-conductor"]')).toContainText(
-    'All 4 thermostats on it call at once'
-  );
-});
+    // Back to the small one: the way of each is closed again, and says why.
+    await page.getByRole('link', { name: 'All together', exact: true }).first().click();
+    await panel.getByRole('button', { name: 'Keep the 40 VA' }).click();
+    await expect(page.locator('[data-verdict="no"]')).toHaveCount(4);
+    await goTo(page, 'supply');
+    await expect(page.locator('details[data-method="spare-conductor"]')).toContainText(
+      'All 4 thermostats on it call at once'
+    );
+  }
+);
 
 test('ways that fit together are taken at once, can be taken back, and go along on paper', async ({
   page
@@ -85,36 +87,40 @@ test('a new thermostat goes on a machine that is there, or on one of its own', a
   await expect(page.locator('[data-shared]')).toContainText('Sail store');
 });
 
-test('a thermostat has a sheet of its own, which goes out as a file and comes in again', async ({ page }) => {
-  await openDemo(page, 'classroom', 'thermostat');
-  await page.getByRole('link', { name: 'Sheet of the Hollinfast Onebar' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hollinfast Onebar');
-  await expect(page.getByRole('region', { name: 'Here', exact: true })).toContainText(
-    'joins RH and RC inside'
-  );
-  await expect(page.getByRole('region', { name: 'What would make it fit' })).toContainText(
-    'Use a spare wire'
-  );
-  await expectAccessible(page);
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Facts as a file' }).click()
-  ]);
-  const text = await readFile(await file.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'ulterum-device', device: { model: 'Onebar' } });
+test(
+  'a thermostat has a sheet of its own, which goes out as a file and comes in again',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'classroom', 'thermostat');
+    await page.getByRole('link', { name: 'Sheet of the Hollinfast Onebar' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hollinfast Onebar');
+    await expect(page.getByRole('region', { name: 'Here', exact: true })).toContainText(
+      'joins RH and RC inside'
+    );
+    await expect(page.getByRole('region', { name: 'What would make it fit' })).toContainText(
+      'Use a spare wire'
+    );
+    await expectAccessible(page);
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Facts as a file' }).click()
+    ]);
+    const text = await readFile(await file.path(), 'utf8');
+    expect(JSON.parse(text)).toMatchObject({ format: 'ulterum-device', device: { model: 'Onebar' } });
 
-  await openStation(page, 'classroom', 'thermostat');
-  const bring = (name: string, buffer: string) =>
-    page
-      .getByLabel('From a file that Ulterum wrote')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(buffer) });
-  await page.getByRole('button', { name: 'Enter a device' }).click();
-  await bring('broken.json', text.replace('"drawVa": 5', '"drawVa": "five"'));
-  await expect(page.getByRole('alert')).toContainText('device.drawVa: expected a number');
-  await bring('copy.json', text.replace('Onebar', 'Onebar of my own'));
-  await expect(page.getByRole('link', { name: 'Sheet of the Hollinfast Onebar of my own' })).toBeVisible();
-  await expectSaved(page);
-});
+    await openStation(page, 'classroom', 'thermostat');
+    const bring = (name: string, buffer: string) =>
+      page
+        .getByLabel('From a file that Ulterum wrote')
+        .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(buffer) });
+    await page.getByRole('button', { name: 'Enter a device' }).click();
+    await bring('broken.json', text.replace('"drawVa": 5', '"drawVa": "five"'));
+    await expect(page.getByRole('alert')).toContainText('device.drawVa: expected a number');
+    await bring('copy.json', text.replace('Onebar', 'Onebar of my own'));
+    await expect(page.getByRole('link', { name: 'Sheet of the Hollinfast Onebar of my own' })).toBeVisible();
+    await expectSaved(page);
+  }
+);
 
 test('a move leads to its wire on the sheet, where the house is otherwise than recorded', async ({
   page

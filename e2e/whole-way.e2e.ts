@@ -98,7 +98,7 @@ test('by keyboard', async ({ page }) => {
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
-  test('by touch', async ({ page }) => {
+  test('by touch', { tag: '@wide' }, async ({ page }) => {
     await open(page, '/');
     await page.getByRole('button', { name: 'New job' }).tap();
     await page.getByLabel('Which house').fill('Ferry house');

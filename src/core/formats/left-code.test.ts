@@ -54,6 +54,7 @@ describe('the codes of a sheet', () => {
 
   it.each(places)(
     'of %s are read from paper: at 300 dots an inch, turned, and photographed at an angle in grey',
+    { tags: ['wide'] },
     (_, job, id) => {
       const codes = writeLeftCodes(job, placeOf(job, id), ORIGIN);
       const seen = (code: string, look: (picture: Picture) => Picture) => {

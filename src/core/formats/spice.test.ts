@@ -113,7 +113,7 @@ describe.each(houses)('$name', ({ wiring, world }) => {
   );
 });
 
-describe('mains controls', () => {
+describe('mains controls', { tags: ['wide'] }, () => {
   it.each(Object.keys(MAINS_SKETCHES) as MainsHouse[])(
     '%s agrees with SPICE within 0.5 %% in every state, as found and as planned',
     async (house) => {
@@ -129,7 +129,7 @@ describe('mains controls', () => {
   );
 });
 
-describe('half waves against a transient run over whole cycles', () => {
+describe('half waves against a transient run over whole cycles', { tags: ['wide'] }, () => {
   it.each([
     ['a combined terminal', combinedHouse],
     ['a splitter', splitterHouse]

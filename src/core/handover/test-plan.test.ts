@@ -87,6 +87,7 @@ describe('the test plan', () => {
 
   it.each(['furnaceFourWires', 'heatPumpNoCommon', 'boilerPlusAcHouse'] as const)(
     'of %s has by every way each call that the proof keeps, and none that nothing answers',
+    { tags: ['wide'] },
     (name) => {
       let ways = 0;
       for (const device of ['fellgate', 'weftline', 'farspeak', 'sipper'])
@@ -223,7 +224,7 @@ describe('the test plan', () => {
     );
   });
 
-  it('has words for everything, of any house that is drawn', () => {
+  it('has words for everything, of any house that is drawn', { tags: ['wide'] }, () => {
     const units = { length: 'ft', temperature: 'F' } as const;
     let tested = 0;
     for (let seed = 1; seed <= 30; seed += 1) {

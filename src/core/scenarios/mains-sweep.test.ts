@@ -7,7 +7,7 @@ import { disagreements, mainsCases, mainsViolations, odditiesOf } from './mains-
 const HOUSES = Object.keys(MAINS_SKETCHES) as MainsHouse[];
 
 describe('houses with mains controls, made odd in one place', () => {
-  it.each(HOUSES)('%s: the solver and reachability alone agree on what runs', (house) => {
+  it.each(HOUSES)('%s: the solver and reachability alone agree on what runs', { tags: ['wide'] }, (house) => {
     const odd = odditiesOf(house).filter((_, at) => at % 5 === 0);
     for (const { name, truth } of odd) {
       const wiring = wiringFromMains(truth);

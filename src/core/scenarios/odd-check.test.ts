@@ -70,7 +70,7 @@ const ONCE_BOLDER: readonly { readonly number: number; readonly what: string; re
   }
 ];
 
-describe('less known is never bolder', () => {
+describe('less known is never bolder', { tags: ['wide'] }, () => {
   // Each third fact, the others in the next houses: all kinds of them come round. `npm run sweep` takes every one of each.
   it.each(records.map(([name, house], number) => ({ name, house, number })))('$name', ({ house, number }) => {
     expect(walkLessKnown(house, { step: 3, from: number }).bold).toEqual([]);
@@ -78,7 +78,7 @@ describe('less known is never bolder', () => {
 });
 
 describe('records that once were bolder with less', () => {
-  it.each(ONCE_BOLDER)('odd house $number: $what', ({ number, model }) => {
+  it.each(ONCE_BOLDER)('odd house $number: $what', { tags: ['wide'] }, ({ number, model }) => {
     expect(walkLessKnown(trueHouse(number).record, { step: 1, from: 0 }, model).bold).toEqual([]);
   });
 
@@ -129,7 +129,7 @@ describe('a print that nobody knows', () => {
 const verdicts = (plan: Plan) =>
   plan.options.map((option) => [option.method, option.variant?.id ?? null, option.verdict]);
 
-describe('what decides nothing', () => {
+describe('what decides nothing', { tags: ['wide'] }, () => {
   it.each(records.slice(0, 20))('the colours of the wires: %s', (_, house) => {
     const shift = (code: string | null) =>
       code === null ? null : COLOUR_CODES[(COLOUR_CODES.indexOf(code as never) + 5) % COLOUR_CODES.length]!;
