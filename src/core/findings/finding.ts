@@ -13,6 +13,8 @@ export interface Qualified {
   /** What the house is in the worlds in which it holds; absent where it holds in all. */
   readonly worlds?: readonly string[];
   readonly supplyCase?: string;
+  /** Wires that nobody can explain, by name: it holds unless one of them does what it says is missing. */
+  readonly unless?: readonly string[];
   /** Said of the house as it is, before anything is done. */
   readonly today?: true;
 }
@@ -47,6 +49,7 @@ export function factKey(fact: Finding): string {
     fact.params,
     fact.worlds ?? null,
     fact.supplyCase ?? null,
+    fact.unless ?? null,
     fact.today ?? null
   ]);
 }

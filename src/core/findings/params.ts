@@ -228,7 +228,8 @@ export interface MethodParams {
   'spare-one-ended': OfConductor;
   'continuity-not-proven': OfConductor;
   'continuity-broken': OfConductor;
-  'board-mark-missing': { readonly machine: string | null };
+  /** `mark`: what is looked for there. */
+  'board-mark-missing': { readonly machine: string | null; readonly mark: 'C' | 'R' };
   'fan-conductor-missing': { readonly what: 'none' } | { readonly what: 'pair'; readonly mark: 'Y' | 'G' };
   'not-for-this-family': { readonly family: Family; readonly sure: boolean };
   'local-code': None;

@@ -6,6 +6,7 @@ import type { Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Variant } from '../supply/types';
 import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
+import { closingOf, nearestClosing, type Closing } from './undecided';
 import { costOf, minutesFor, walksIn, type Band } from './effort';
 import type { Move, OtherSupply } from './move-types';
 import { movesLeft } from './moves';
@@ -32,6 +33,8 @@ export interface PlannedOption extends Option {
   readonly walks: number;
   /** Why it stands above the one that follows it; null for the last. */
   readonly whyAbove: string | null;
+  /** Whether what closes it is settled, of all its variants; null where it is open. */
+  readonly closing: Closing | null;
 }
 
 export interface Ranking {
@@ -40,6 +43,8 @@ export interface Ranking {
   readonly minds: Minds;
   /** What has been done and stands. */
   readonly done: readonly LogEntry[];
+  /** No thermostat is chosen yet. */
+  readonly assumedDevice: boolean;
 }
 
 /** A cord in a channel on the wall. */
@@ -50,7 +55,7 @@ export function staysVisible(parts: Option['parts']): boolean {
 export function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
-  { wanted, variant, minds, done }: Ranking
+  { wanted, variant, minds, done, assumedDevice }: Ranking
 ): PlannedOption[] {
   const all = options
     .map((option) => priced(option, others, done))
@@ -75,6 +80,8 @@ export function rankOptions(
   const sorted = all.filter((candidate) => leads.has(candidate));
   return sorted.map(({ option, facts, moves, minutesBand, costBand }, index) => {
     const next = sorted[index + 1];
+    const same = byMethod.get(option.method) ?? [];
+    const closings = same.map((priced) => closingOf(priced.option.findings, assumedDevice));
     return {
       ...option,
       moves,
@@ -83,7 +90,8 @@ export function rankOptions(
       cost: facts.cost,
       minutesBand,
       costBand,
-      variants: variantsOf(byMethod.get(option.method) ?? []),
+      variants: variantsOf(same),
+      closing: option.verdict === 'no' ? nearestClosing(closings) : null,
       whyAbove: next ? whyAbove(facts, next.facts, minds) : null
     };
   });

@@ -63,11 +63,16 @@ export function planIn(situation: Situation, asked: Asked): Plan {
     wanted: asked.method,
     variant: variantAsked(asked, thermostat),
     minds: thermostat.minds,
-    done
+    done,
+    assumedDevice: isAssumed(asked.device)
   });
   const recommended = recommend(ranked);
   const taken = ranked.find((option) => option.method === asked.method) ?? recommended;
   return planOf(situation, asked.device, ranked, { recommended, taken });
+}
+
+function isAssumed({ id }: DeviceFacts): boolean {
+  return id === ANY_CONNECTED.id;
 }
 
 /** A variant that was chosen for another method is none of this one's. */
@@ -92,7 +97,7 @@ function planOf(
   return {
     thermostat: situation.thermostat.id,
     device,
-    assumedDevice: device.id === ANY_CONNECTED.id,
+    assumedDevice: isAssumed(device),
     identification: situation.identification,
     today: situation.today,
     recommended: recommended.method,

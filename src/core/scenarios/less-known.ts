@@ -162,6 +162,15 @@ export function bolder(fullWith: WithVariant, full: Plan, less: Plan, gone: Read
   });
 }
 
+/** Ways that are open with more known and refused for good with less: a look would have opened them, so the refusal was bold. */
+export function refusedForGood(full: Plan, less: Plan): string[] {
+  const isOpen = (method: MethodId) =>
+    full.options.some((option) => option.method === method && option.verdict !== 'no');
+  return less.options
+    .filter(({ method, closing }) => closing?.what === 'settled' && isOpen(method))
+    .map(({ method }) => `${method}: refused for good`);
+}
+
 /** Facts that a walk takes: every `step`-th, from the one at `from` on. */
 export interface Every {
   readonly step: number;
@@ -171,7 +180,7 @@ export interface Every {
 export interface LessKnownWalk {
   /** Records that knew one thing less. */
   readonly facts: number;
-  /** Ways that one of them made bolder, in words. */
+  /** Ways that one of them opened wider or refused for good, in words. */
   readonly bold: readonly string[];
 }
 
@@ -185,8 +194,11 @@ export function walkLessKnown(house: House, { step, from }: Every, model = 'de-f
   const facts = lessKnown(house).filter((_, at) => at % step === from % step);
   return {
     facts: facts.length,
-    bold: facts.flatMap(({ what, gone, house: less }) =>
-      bolder(fullWith, full, planned(less), gone).map((word) => `${what}: ${word}`)
-    )
+    bold: facts.flatMap(({ what, gone, house: less }) => {
+      const plan = planned(less);
+      return [...bolder(fullWith, full, plan, gone), ...refusedForGood(full, plan)].map(
+        (word) => `${what}: ${word}`
+      );
+    })
   };
 }

@@ -6,7 +6,16 @@ import type { MethodParams } from '../findings/params';
 import { ref } from '../findings/refs';
 import type { WeightedWorld } from '../identify/worlds';
 import { isHot } from '../trade/terminals';
-import { boards, deviceOf, landedMark, landedTerminal, type Wiring } from '../wiring/graph';
+import {
+  boards,
+  deviceOf,
+  hasMark,
+  landedMark,
+  landedTerminal,
+  type Adapter,
+  type Board,
+  type Wiring
+} from '../wiring/graph';
 
 /**
  * Ends that no assumption may stand in for: a hot wire where another supply may be behind it, any wire beside an adapter of the old thermostat,
@@ -19,17 +28,50 @@ export function unreadThatDecides(recorded: Wiring, assumed: readonly string[]):
   const unread = recorded.strands.filter(
     (strand) => assumed.includes(strand.id) && (adapters.length > 0 || (manySupplies && hot.includes(strand)))
   );
-  const unknown = adapters.filter((adapter) => adapter.screws.some((screw) => screw.means.length === 0));
+  const silent = boards(recorded).filter((board) => isHotUnread(recorded, board));
+  const unknown = adapters.filter(
+    (adapter) =>
+      adapter.screws.some((screw) => screw.means.length === 0) || mayLeadElsewhere(recorded, adapter)
+  );
   return [
     ...unread.map((strand) =>
       finding('stop', 'end-not-read', { what: 'before-moved', conductor: strand.name }, [
         ref.conductor(strand.id)
       ])
     ),
+    ...silent.map((board) =>
+      finding('stop', 'board-mark-missing', { machine: board.name, mark: 'R' }, [ref.machine(board.id)])
+    ),
     ...unknown.map((adapter) =>
       finding('stop', 'adapter-not-read', { name: adapter.name }, [ref.machine(adapter.id)])
     )
   ];
+}
+
+/** No screw of it is known to be hot, nobody can read some, and a hot wire ends beside it on none: which it belongs on nobody can say. */
+function isHotUnread(recorded: Wiring, { at, screws }: Board): boolean {
+  const isHotSide = (mark: string) => isHot(mark) || ONE_SIDE.has(mark);
+  if (!screws.some(({ means }) => means.length === 0)) return false;
+  if (screws.some(({ means }) => means.some(isHotSide))) return false;
+  return recorded.strands.some(
+    ({ near, far, cable }) =>
+      isHot(landedMark(recorded, near) ?? '') &&
+      (far.state === 'loose' || far.state === 'coiled') &&
+      recorded.cables.some(({ id, far: end }) => id === cable && end === at)
+  );
+}
+
+/** Either side of a contact that two wires work. */
+const ONE_SIDE: ReadonlySet<string> = new Set(['T', 'TT']);
+
+/** A piece of the adapter may go to a screw of its board that nobody can read: one with its mark is not there. */
+function mayLeadElsewhere(recorded: Wiring, { at, screws }: Adapter): boolean {
+  const board = boards(recorded).find((candidate) => candidate.at === at);
+  if (!board?.screws.some(({ means }) => means.length === 0)) return false;
+  const linked = new Set(recorded.links.flatMap(({ a, b }) => [a, b]));
+  return screws.some(
+    ({ id, means: [mark] }) => mark !== undefined && mark !== 'K' && !linked.has(id) && !hasMark(board, mark)
+  );
 }
 
 /**

@@ -2,6 +2,7 @@
 import { finding, hasStop, hasWarning, sortFindings, type Finding } from '../findings/finding';
 import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
+import { doubted } from '../explain/doubted';
 import { leavesAlone } from '../explain/explain';
 import { heatPump } from '../match/checks/heat-pump';
 import { remembered } from '../proof/proof-memory';
@@ -99,11 +100,20 @@ export function provenOptions(
     const findings = [
       ...offer.findings,
       ...(left ? [] : conditions),
-      ...proof.findings,
+      ...(left ? doubtedIn(situation, proof.findings) : proof.findings),
       ...(left ? [] : proof.complaints)
     ];
     return assemble({ method, variant, offer: { ...offer, findings } }, situation, proof);
   });
+}
+
+function doubtedIn({ riddles, found, worlds }: Situation, findings: readonly Finding[]): readonly Finding[] {
+  return doubted(
+    findings,
+    riddles,
+    found,
+    worlds.map(({ world }) => world)
+  );
 }
 
 /** Ways that take C from the machine: a supply that an earlier owner left in an outlet goes with them. */

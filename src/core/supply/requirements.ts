@@ -1,8 +1,8 @@
 /** What several methods ask for before they can be drawn at all. */
 import { ref } from '../findings/refs';
 import { finding, type Finding } from '../findings/finding';
-import { marksMean } from '../trade/terminals';
-import type { Board, Strand } from '../wiring/graph';
+import { canonicalMark, isHot, marksMean } from '../trade/terminals';
+import { landedTerminal, meansAt, type Board, type Strand } from '../wiring/graph';
 import { boardWithCommon, commonBoards, feedingBoard, noCommonMark, strandsAt } from './equipment';
 import type { SupplySituation, Variant } from './types';
 
@@ -44,12 +44,28 @@ export interface CallPair {
   readonly g: Strand;
 }
 
+/**
+ * What is asked about a wire that is on this mark at the wall and that nobody can explain, or about a hot one, which says which machine feeds the
+ * wall: nobody knows then whether the mark's wire is missing.
+ */
+export function askedOn({ before, riddles }: SupplySituation, mark: string): Finding | null {
+  const wanted = canonicalMark(mark);
+  const isOn = (strand: Strand) =>
+    meansAt(before, landedTerminal(strand.near)).some((meaning) => meaning === wanted || isHot(meaning));
+  const strands = new Set(before.strands.filter(isOn).map(({ id }) => id));
+  const asked = riddles.find(({ strand, finding }) => strands.has(strand) && finding.level === 'stop');
+  return asked?.finding ?? null;
+}
+
 /** The conductors on Y and on G at both ends; or the finding that says which is missing. */
-export function callPair({ before }: SupplySituation, board: Board): CallPair | Finding {
+export function callPair(situation: SupplySituation, board: Board): CallPair | Finding {
+  const { before } = situation;
   const on = (mark: string) =>
     strandsAt(before, board, mark).find((strand) => strand.near.state === 'landed');
   const [y, g] = [on('Y1'), on('G')];
   if (y && g) return { y, g };
+  const asked = askedOn(situation, y ? 'G' : 'Y1');
+  if (asked) return asked;
   return finding('stop', 'fan-conductor-missing', { what: 'pair', mark: y ? 'G' : 'Y' }, [
     ref.machine(board.id)
   ]);

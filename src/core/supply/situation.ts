@@ -14,6 +14,7 @@ import { isWithoutModel } from '../trade/machine-kinds';
 import { traceOf } from '../reading/trace-common';
 import { stopFindings } from '../safety/standing';
 import type { World } from '../devices/world';
+import { doubted } from '../explain/doubted';
 import { unexplained, type Unexplained } from '../explain/explain';
 import { assumeUnseenEnds, wiringOf } from '../wiring/from-job';
 import { boards, type Wiring } from '../wiring/graph';
@@ -96,8 +97,6 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
     ),
     ...maybeElsewhere(recorded, found, assumed)
   ];
-  // What a wire does that nobody can explain is not known to be dead.
-  const asked = riddles.some((riddle) => riddle.finding.level === 'stop');
   const closed = [...gate(job, thermostat, identification, worlds), ...unreadThatDecides(recorded, assumed)];
   const wrongs = closed.length > 0 ? [] : wrongsOf(found, worlds);
   const repaired = mended({ wiring: found, assumed, worlds }, wrongs);
@@ -112,7 +111,12 @@ function madeFor(job: Job, thermostat: Thermostat): Situation {
     mended: repaired.wiring,
     repairs: repaired.repairs,
     repairFindings: repaired.findings,
-    today: todayFindings(wrongs).filter((candidate) => candidate.code !== 'dead-today' || !asked),
+    today: doubted(
+      todayFindings(wrongs),
+      riddles,
+      found,
+      worlds.map(({ world }) => world)
+    ),
     before: cleared.wiring,
     assumed,
     now,

@@ -38,11 +38,12 @@ function leaving({
     stopFindings(thermostat).length > 0 ||
     identification.findings.some((candidate) => candidate.level === 'stop');
   if (licensed) return [finding('warn', 'call-licensed-person', { what: 'leave' }, because)];
-  const harms = today.filter((candidate) => candidate.level === 'stop');
+  const harms = today.filter(({ level, unless }) => level === 'stop' || unless !== undefined);
   if (harms.length === 0) return [finding('note', 'keep-the-old', {}, because)];
   const about = harms.flatMap((harm) => harm.because);
-  // What rests on an end that nobody has read, or on one of several systems, may be no harm at all.
-  const certain = assumed.length === 0 && harms.some((harm) => harm.worlds === undefined);
+  // What rests on an end that nobody has read, on one of several systems or on a wire that nobody can explain may be no harm at all.
+  const certain =
+    assumed.length === 0 && harms.some(({ worlds, unless }) => worlds === undefined && unless === undefined);
   if (repairs.length > 0)
     return [finding(certain ? 'stop' : 'warn', 'leaving-it-harms', { mending: 'here' }, about)];
   const mending = riddles.length > 0 ? 'after-the-question' : 'by-somebody-else';

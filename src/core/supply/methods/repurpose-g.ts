@@ -11,7 +11,7 @@ import {
   type WireLink
 } from '../../wiring/graph';
 import { strandsAt } from '../equipment';
-import { commonAtBothPlates, isFinding } from '../requirements';
+import { askedOn, commonAtBothPlates, isFinding } from '../requirements';
 import { swapThermostat } from '../swap-thermostat';
 import { refused, type Method, type SupplySituation } from '../types';
 
@@ -27,7 +27,8 @@ export const repurposeG: Method = {
     if (isFinding(board)) return refused(board);
     const strand = strandsAt(before, board, 'G').find((candidate) => candidate.near.state === 'landed');
     if (!strand) {
-      return refused(finding('stop', 'fan-conductor-missing', { what: 'none' }, [ref.machine(board.id)]));
+      const missing = finding('stop', 'fan-conductor-missing', { what: 'none' }, [ref.machine(board.id)]);
+      return refused(askedOn(situation, 'G') ?? missing);
     }
     const { wiring, findings } = swapThermostat(situation);
     const moved: Strand = {

@@ -32,5 +32,7 @@ export function findingText(finding: Finding, units: Units = METRIC): string {
   const sentence = write(finding.params, units);
   const worst = finding.supplyCase === undefined ? '' : ` (Worst case: ${finding.supplyCase}.)`;
   const where = finding.worlds === undefined ? '' : `If it is ${finding.worlds.join(' or ')}: `;
-  return `${finding.today ? 'As it is today: ' : ''}${where}${sentence}${worst}`;
+  const unless =
+    finding.unless === undefined ? '' : `Unless the ${finding.unless.join(' or ')} wire does it: `;
+  return `${finding.today ? 'As it is today: ' : ''}${where}${unless}${sentence}${worst}`;
 }
