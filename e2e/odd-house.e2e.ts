@@ -36,7 +36,15 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
   const looks = page.getByRole('region', { name: 'Look first' });
   await expect(looks).toContainText('Look up QX in the diagram inside the door');
   await expect(page.locator('[data-next]')).toContainText('Look up QX in the diagram inside the door');
-  await expect(page.locator('[data-method=none]')).toContainText('Recommended');
+  // Not refused for good: what the ways wait for stands once, and leaving it is for until then.
+  const undecided = page.getByRole('region', { name: 'Not decided yet' });
+  await expect(undecided).toContainText('Nobody knows what QX at the');
+  await undecided
+    .getByText(/ways wait for it/)
+    .first()
+    .click();
+  await expect(undecided.locator('[data-method=spare-conductor]')).toContainText('Use a spare wire');
+  await expect(page.locator('#way-none')).toContainText('Until then');
   await expectAccessible(page);
   await expectNoSideways(page);
 
@@ -47,5 +55,6 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
   await screw.getByLabel('It is for').selectOption({ label: 'first heat stage (W)' });
   await expectSaved(page);
   await goTo(page, 'supply');
+  await expect(undecided).toBeHidden();
   await expect(page.locator('[data-method=spare-conductor]')).toContainText('Recommended');
 });

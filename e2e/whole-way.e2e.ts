@@ -189,7 +189,7 @@ test('three ways are compared, one is taken, moves are ticked, and another wire 
   await page.keyboard.type('?');
   await page.keyboard.press('Enter');
   await goTo(page, 'supply');
-  await expect(page.locator('details[data-method="spare-conductor"]')).toContainText('nobody has found it');
+  await expect(page.getByRole('region', { name: 'Not known yet' })).toContainText('nobody has found it');
   await openWay(page, 'add-conductor');
   await card('add-conductor')
     .getByRole('button', { name: /Take this way/ })

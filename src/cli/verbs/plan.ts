@@ -66,7 +66,7 @@ function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): str
   return [
     `${thermostat.name}: ${FAMILY_NAMES[identification.family]} (${percentText(identification.probability)}), ${deviceName(made.device)}`,
     ...(made.today.length > 0 ? ['Wrong already:', ...findingLines(made.today, '  ')] : []),
-    `Recommended: ${made.recommended}`,
+    `${made.undecided ? 'Not decided yet; until then' : 'Recommended'}: ${made.recommended}`,
     ...looks.slice(0, 3).flatMap((look) => wrap(`Look first: ${lookText(look.at)}`, '', '  ')),
     '',
     ...foldedOptions(made.options),
@@ -85,6 +85,11 @@ function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): str
   ].join('\n');
 }
 
+/** What waits for a look is not refused for good. */
+function verdictName({ verdict, closing }: PlannedOption): string {
+  return closing?.what === 'asks' ? 'Not known yet' : VERDICT_NAMES[verdict];
+}
+
 /** What closes several ways for one reason is said once, below their names. */
 function foldedOptions(options: readonly PlannedOption[]): string[] {
   const reason = (option: PlannedOption) =>
@@ -97,7 +102,7 @@ function foldedOptions(options: readonly PlannedOption[]): string[] {
     if (others.length === 0) return optionLines(first);
     const names = same.map((option) => `${option.title} (${option.method})`).join('; ');
     return [
-      ...wrap(`${VERDICT_NAMES.no.padEnd(15)} ${names}`, '', '                '),
+      ...wrap(`${verdictName(first).padEnd(15)} ${names}`, '', '                '),
       ...findingLines(first.findings, '    ')
     ];
   });
@@ -110,7 +115,7 @@ function optionLines(option: PlannedOption): string[] {
       : `, ${option.minutes} min (${option.minutesBand.low} to ${option.minutesBand.high}), $${option.cost} (${option.costBand.low} to ${option.costBand.high})`;
   return [
     ...wrap(
-      `${VERDICT_NAMES[option.verdict].padEnd(15)} ${option.title} (${option.method}${facts})`,
+      `${verdictName(option).padEnd(15)} ${option.title} (${option.method}${facts})`,
       '',
       '                '
     ),

@@ -216,7 +216,7 @@ export interface MethodParams {
     | (OfConductor & { readonly what: 'on-c' | 'before-moved' })
     | (OfConductor & { readonly what: 'on-mark' | 'wall-unreadable'; readonly mark: string })
     | { readonly what: 'new-cable' | 'no-conductor' }
-    | { readonly what: 'assumed'; readonly conductors: readonly string[] };
+    | { readonly what: 'assumed' | 'open'; readonly conductors: readonly string[] };
   /** A second stage at the board that no wire uses; `wires`: how many a cable would need for it and for a common. */
   'stage-not-used': {
     readonly stage: 'heat' | 'cooling';
@@ -228,8 +228,9 @@ export interface MethodParams {
   'spare-one-ended': OfConductor;
   'continuity-not-proven': OfConductor;
   'continuity-broken': OfConductor;
-  /** `mark`: what is looked for there. */
-  'board-mark-missing': { readonly machine: string | null; readonly mark: 'C' | 'R' };
+  'board-mark-missing': { readonly machine: string | null };
+  /** A screw of a machine that nobody can read; `mark`: as printed, empty where nothing is. */
+  'screw-not-read': { readonly machine: string; readonly mark: string };
   'fan-conductor-missing': { readonly what: 'none' } | { readonly what: 'pair'; readonly mark: 'Y' | 'G' };
   'not-for-this-family': { readonly family: Family; readonly sure: boolean };
   'local-code': None;

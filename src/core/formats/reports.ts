@@ -94,6 +94,8 @@ export function planReport(plan: Plan) {
     probability: plan.identification.probability,
     today: plan.today.map(findingReport),
     recommended: plan.recommended,
+    undecided: plan.undecided,
+    waiting: plan.waiting.map(({ question, methods }) => ({ question: findingReport(question), methods })),
     method: plan.taken,
     options: plan.options.map((option) => ({
       method: option.method,
@@ -104,6 +106,7 @@ export function planReport(plan: Plan) {
         closedBy: variant.closedBy === null ? null : findingText(variant.closedBy)
       })),
       verdict: option.verdict,
+      closing: option.closing?.what ?? null,
       findings: option.findings.map(findingReport),
       loses: option.loses.map(lossText),
       minutes: option.minutes,

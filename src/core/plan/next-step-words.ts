@@ -35,6 +35,8 @@ export function nextStepText(step: NextStep): string {
       return 'Choose a thermostat';
     case 'does-not-fit':
       return 'This thermostat does not fit here: choose another';
+    case 'undecided':
+      return `Not decided yet: see what ${counted(step.count, 'way waits', 'ways wait')} for`;
     case 'choose-way':
       return `Choose how to feed it. Best so far: ${within(step.title)}`;
     case 'do':

@@ -63,6 +63,8 @@ export type NextStep = { readonly station: StationId } & (
   | { readonly what: 'look'; readonly at: LookAt }
   | { readonly what: 'answer'; readonly ask: string }
   | { readonly what: 'choose-way'; readonly title: string }
+  /** `count`: ways that wait for something nobody has looked at; none that feeds it is open. */
+  | { readonly what: 'undecided'; readonly count: number }
   | { readonly what: 'do'; readonly move: string; readonly left: number }
 );
 
@@ -131,6 +133,12 @@ function choosing({ thermostat, match, plan }: NextStepFacts): NextStep | null {
   if (match.verdict === 'no') return { what: 'does-not-fit', station: 'thermostat' };
   if (thermostat.choice.method !== null)
     return taken(plan)?.verdict === 'no' ? { what: 'way-closed', station: 'supply' } : null;
+  if (plan.undecided)
+    return {
+      what: 'undecided',
+      count: plan.waiting.reduce((sum, { methods }) => sum + methods.length, 0),
+      station: 'supply'
+    };
   const title = plan.options.find(({ method }) => method === plan.recommended)?.title ?? '';
   return { what: 'choose-way', title, station: 'supply' };
 }

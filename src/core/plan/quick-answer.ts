@@ -13,6 +13,7 @@ import { findingText } from '../words/findings/table';
 import { lookText } from './look-words';
 import { looksFor } from './looks';
 import { planFor, type Plan, type PlannedOption } from './plan';
+import { isOfDevice } from './undecided';
 
 export type Chance = 'likely' | 'possible' | 'depends' | 'not';
 
@@ -83,13 +84,6 @@ function asUsual(job: Job, thermostat: Thermostat): { readonly job: Job; readonl
   };
 }
 
-/** What only the thermostat that is bought decides. */
-const OF_THE_DEVICE: ReadonlySet<Finding['code']> = new Set([
-  'device-has-no-combined',
-  'device-has-no-receiver',
-  'device-needs-supply'
-]);
-
 const ORDER: Readonly<Record<Chance, number>> = { likely: 0, possible: 1, depends: 2, not: 3 };
 
 function waysOf(now: Plan, later: Plan): QuickWay[] {
@@ -100,7 +94,7 @@ function waysOf(now: Plan, later: Plan): QuickWay[] {
       const { method, title, findings } = option;
       const stop = findings.find(isStop);
       const why = stop ? findingText(stop) : null;
-      if (stop && OF_THE_DEVICE.has(stop.code)) return { method, title, chance: 'depends', why };
+      if (stop && isOfDevice(stop)) return { method, title, chance: 'depends', why };
       if (!open(option)) return { method, title, chance: 'not', why };
       const likely = open(now.options.find((other) => other.method === method));
       return { method, title, chance: likely ? 'likely' : 'possible', why: null };

@@ -6,7 +6,7 @@ import type { Option } from '../supply/options';
 import { compareOptions, whyAbove, type RankFacts } from '../supply/rank';
 import type { Variant } from '../supply/types';
 import { VERDICTS, type MethodId, type Verdict } from '../trade/vocabulary';
-import { closingOf, nearestClosing, type Closing } from './undecided';
+import { closingOf, nearestClosing, type Closing, type OpenFacts } from './undecided';
 import { costOf, minutesFor, walksIn, type Band } from './effort';
 import type { Move, OtherSupply } from './move-types';
 import { movesLeft } from './moves';
@@ -43,8 +43,7 @@ export interface Ranking {
   readonly minds: Minds;
   /** What has been done and stands. */
   readonly done: readonly LogEntry[];
-  /** No thermostat is chosen yet. */
-  readonly assumedDevice: boolean;
+  readonly open: OpenFacts;
 }
 
 /** A cord in a channel on the wall. */
@@ -55,7 +54,7 @@ export function staysVisible(parts: Option['parts']): boolean {
 export function rankOptions(
   options: readonly Option[],
   others: readonly OtherSupply[],
-  { wanted, variant, minds, done, assumedDevice }: Ranking
+  { wanted, variant, minds, done, open }: Ranking
 ): PlannedOption[] {
   const all = options
     .map((option) => priced(option, others, done))
@@ -81,7 +80,7 @@ export function rankOptions(
   return sorted.map(({ option, facts, moves, minutesBand, costBand }, index) => {
     const next = sorted[index + 1];
     const same = byMethod.get(option.method) ?? [];
-    const closings = same.map((priced) => closingOf(priced.option.findings, assumedDevice));
+    const closings = same.map((priced) => closingOf(priced.option.findings, open));
     return {
       ...option,
       moves,

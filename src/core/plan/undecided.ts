@@ -2,8 +2,10 @@
  * Closed ways that are not refused for good: what closes one may be a question that nobody has answered yet, or the choice of the thermostat.
  * A way that anything else closes is not this way, whatever the answers are. A question never opens a way; it only says that it may.
  */
-import { isStop, type Finding, type FindingCode } from '../findings/finding';
+import { factKey, finding, isStop, type Finding, type FindingCode } from '../findings/finding';
+import { ref } from '../findings/refs';
 import type { MethodId } from '../trade/vocabulary';
+import { boards, type Wiring } from '../wiring/graph';
 
 export type Closing =
   /** A fact that is known closes it. */
@@ -37,24 +39,71 @@ const OF_THE_DEVICE: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'device-needs-supply'
 ]);
 
-/** What holds in some of the believable systems only is open as long as the system is. */
-export function isQuestion(finding: Finding): boolean {
-  if (finding.worlds !== undefined) return true;
-  if (finding.code === 'not-for-this-family') return !finding.params.sure;
-  return QUESTIONS.has(finding.code);
-}
+/** What is missing in the record or does not run in its circuit: as long as something of it is unread, what was not seen may be there. */
+const SILENCES: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'burner-without-blower',
+  'cable-too-few',
+  'common-one-ended',
+  'compressor-without-blower',
+  'fan-conductor-missing',
+  'function-lost',
+  'held-on',
+  'load-runs-uncalled',
+  'no-common-found',
+  'no-spare',
+  'strips-without-blower',
+  'thermostat-unfed'
+]);
 
 export function isOfDevice({ code }: Finding): boolean {
   return OF_THE_DEVICE.has(code);
 }
 
-/** What closes a way with these findings. `deviceOpen`: no thermostat is chosen yet. */
-export function closingOf(findings: readonly Finding[], deviceOpen: boolean): Closing {
+/** What is open about a plan as a whole. */
+export interface OpenFacts {
+  /** No thermostat is chosen yet. */
+  readonly device: boolean;
+  /** That several systems are believable. */
+  readonly system: Finding | null;
+  /** What nobody has read of the wires and the machines. */
+  readonly unread: Finding | null;
+}
+
+/** The question behind a stop; null where a fact that is known makes it. */
+function questionOf(stop: Finding, { system, unread }: OpenFacts): Finding | null {
+  if (QUESTIONS.has(stop.code)) return stop;
+  if (stop.code === 'not-for-this-family' && !stop.params.sure) return system ?? stop;
+  // What holds in some of the believable systems only is open as long as the system is.
+  if (stop.worlds !== undefined) return system ?? stop;
+  return SILENCES.has(stop.code) ? unread : null;
+}
+
+/** What closes a way with these findings. */
+export function closingOf(findings: readonly Finding[], open: OpenFacts): Closing {
   const stops = findings.filter(isStop);
-  const mayChange = (stop: Finding) => isQuestion(stop) || (deviceOpen && isOfDevice(stop));
-  if (stops.length === 0 || !stops.every(mayChange)) return { what: 'settled' };
-  const question = stops.find(isQuestion);
-  return question && !stops.some(isOfDevice) ? { what: 'asks', question } : { what: 'device' };
+  const ofDevice = (stop: Finding) => open.device && isOfDevice(stop);
+  const questions = stops.filter((stop) => !ofDevice(stop)).map((stop) => questionOf(stop, open));
+  if (stops.length === 0 || questions.includes(null)) return { what: 'settled' };
+  const [question] = questions;
+  return question && !stops.some(ofDevice) ? { what: 'asks', question } : { what: 'device' };
+}
+
+/** What nobody has read of the machines and of the wires' ends; null where all of it is read. */
+export function unreadFact(recorded: Wiring): Finding | null {
+  for (const { id, name, screws } of boards(recorded)) {
+    const unread = screws.find(({ means }) => means.length === 0);
+    if (unread)
+      return finding('warn', 'screw-not-read', { machine: name, mark: unread.mark }, [ref.machine(id)]);
+  }
+  const open = recorded.strands.filter(({ near, far }) => near.state === 'unseen' || far.state === 'unseen');
+  if (open.length === 0) return null;
+  const conductors = open.map(({ name }) => name);
+  return finding(
+    'warn',
+    'end-not-read',
+    { what: 'open', conductors },
+    open.map(({ id }) => ref.conductor(id))
+  );
 }
 
 const NEARER: readonly Closing['what'][] = ['asks', 'device', 'settled'];
@@ -69,4 +118,22 @@ export function nearestClosing(closings: readonly Closing[]): Closing {
 export interface Waiting {
   readonly question: Finding;
   readonly methods: readonly MethodId[];
+}
+
+interface Closable {
+  readonly method: MethodId;
+  readonly closing: Closing | null;
+}
+
+/** Each open question once, the one that most ways wait for first. To leave it as it is waits for nothing. */
+export function waitingWays(options: readonly Closable[]): Waiting[] {
+  const byQuestion = new Map<string, { question: Finding; methods: MethodId[] }>();
+  for (const { method, closing } of options) {
+    if (closing?.what !== 'asks' || method === 'none') continue;
+    const key = factKey(closing.question);
+    const entry = byQuestion.get(key) ?? { question: closing.question, methods: [] };
+    entry.methods.push(method);
+    byQuestion.set(key, entry);
+  }
+  return [...byQuestion.values()].sort((a, b) => b.methods.length - a.methods.length);
 }

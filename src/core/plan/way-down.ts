@@ -17,6 +17,7 @@ import type { MethodId } from '../trade/vocabulary';
 import type { Wiring } from '../wiring/graph';
 import type { Move } from './move-types';
 import { rankOptions, recommend, type PlannedOption } from './ranking';
+import { unreadFact, waitingWays, type OpenFacts, type Waiting } from './undecided';
 
 export interface Plan {
   readonly thermostat: string;
@@ -30,6 +31,10 @@ export interface Plan {
   /** The option that `moves`, `parts` and the rows belong to: the one asked for, else the recommended. */
   readonly taken: MethodId;
   readonly options: readonly PlannedOption[];
+  /** What somebody has to look at or to answer before the ways that wait for it are judged. */
+  readonly waiting: readonly Waiting[];
+  /** Nothing but leaving it is open, and some ways wait: then the recommendation holds only until they are judged. */
+  readonly undecided: boolean;
   /** What is left to do from the house as it is now. */
   readonly moves: readonly Move[];
   /** What has been done, and stands. */
@@ -64,11 +69,19 @@ export function planIn(situation: Situation, asked: Asked): Plan {
     variant: variantAsked(asked, thermostat),
     minds: thermostat.minds,
     done,
-    assumedDevice: isAssumed(asked.device)
+    open: openFacts(situation, asked.device)
   });
   const recommended = recommend(ranked);
   const taken = ranked.find((option) => option.method === asked.method) ?? recommended;
   return planOf(situation, asked.device, ranked, { recommended, taken });
+}
+
+function openFacts({ conditions, recorded }: Situation, device: DeviceFacts): OpenFacts {
+  return {
+    device: isAssumed(device),
+    system: conditions.find(({ code }) => code === 'system-unsettled') ?? null,
+    unread: unreadFact(recorded)
+  };
 }
 
 function isAssumed({ id }: DeviceFacts): boolean {
@@ -94,6 +107,7 @@ function planOf(
   { recommended, taken }: { readonly recommended: PlannedOption; readonly taken: PlannedOption }
 ): Plan {
   const [world] = taken.proof?.worlds ?? [];
+  const waiting = waitingWays(options);
   return {
     thermostat: situation.thermostat.id,
     device,
@@ -103,6 +117,8 @@ function planOf(
     recommended: recommended.method,
     taken: taken.method,
     options,
+    waiting,
+    undecided: recommended.standing === 'left' && waiting.length > 0,
     moves: taken.verdict === 'no' ? [] : taken.moves,
     done: situation.done,
     misfits: situation.misfits,

@@ -71,6 +71,7 @@ function said(name: string, job: Job, thermostat: Thermostat): Finding[] {
       .filter((match) => device === null || match.device.id === device.id)
       .flatMap((match) => match.findings),
     ...place.buying.findings,
+    ...plans.flatMap((plan) => plan.waiting.map(({ question }) => question)),
     ...plans.flatMap((plan) => [...plan.today, ...plan.options.flatMap((option) => option.findings)])
   ];
 }

@@ -162,12 +162,15 @@ export function bolder(fullWith: WithVariant, full: Plan, less: Plan, gone: Read
   });
 }
 
-/** Ways that are open with more known and refused for good with less: a look would have opened them, so the refusal was bold. */
+/**
+ * Ways that are open with more known and refused for good with less: a look would have opened them, so the refusal was bold. To leave it as it
+ * is stays what it is: a house that is harmed by what is known of it is no house to leave.
+ */
 export function refusedForGood(full: Plan, less: Plan): string[] {
   const isOpen = (method: MethodId) =>
     full.options.some((option) => option.method === method && option.verdict !== 'no');
   return less.options
-    .filter(({ method, closing }) => closing?.what === 'settled' && isOpen(method))
+    .filter(({ method, closing }) => method !== 'none' && closing?.what === 'settled' && isOpen(method))
     .map(({ method }) => `${method}: refused for good`);
 }
 

@@ -13,7 +13,6 @@ import {
   landedMark,
   landedTerminal,
   type Adapter,
-  type Board,
   type Wiring
 } from '../wiring/graph';
 
@@ -28,7 +27,6 @@ export function unreadThatDecides(recorded: Wiring, assumed: readonly string[]):
   const unread = recorded.strands.filter(
     (strand) => assumed.includes(strand.id) && (adapters.length > 0 || (manySupplies && hot.includes(strand)))
   );
-  const silent = boards(recorded).filter((board) => isHotUnread(recorded, board));
   const unknown = adapters.filter(
     (adapter) =>
       adapter.screws.some((screw) => screw.means.length === 0) || mayLeadElsewhere(recorded, adapter)
@@ -39,30 +37,11 @@ export function unreadThatDecides(recorded: Wiring, assumed: readonly string[]):
         ref.conductor(strand.id)
       ])
     ),
-    ...silent.map((board) =>
-      finding('stop', 'board-mark-missing', { machine: board.name, mark: 'R' }, [ref.machine(board.id)])
-    ),
     ...unknown.map((adapter) =>
       finding('stop', 'adapter-not-read', { name: adapter.name }, [ref.machine(adapter.id)])
     )
   ];
 }
-
-/** No screw of it is known to be hot, nobody can read some, and a hot wire ends beside it on none: which it belongs on nobody can say. */
-function isHotUnread(recorded: Wiring, { at, screws }: Board): boolean {
-  const isHotSide = (mark: string) => isHot(mark) || ONE_SIDE.has(mark);
-  if (!screws.some(({ means }) => means.length === 0)) return false;
-  if (screws.some(({ means }) => means.some(isHotSide))) return false;
-  return recorded.strands.some(
-    ({ near, far, cable }) =>
-      isHot(landedMark(recorded, near) ?? '') &&
-      (far.state === 'loose' || far.state === 'coiled') &&
-      recorded.cables.some(({ id, far: end }) => id === cable && end === at)
-  );
-}
-
-/** Either side of a contact that two wires work. */
-const ONE_SIDE: ReadonlySet<string> = new Set(['T', 'TT']);
 
 /** A piece of the adapter may go to a screw of its board that nobody can read: one with its mark is not there. */
 function mayLeadElsewhere(recorded: Wiring, { at, screws }: Adapter): boolean {

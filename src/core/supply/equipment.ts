@@ -63,7 +63,7 @@ export function commonBoards(wirings: Boards, device: DeviceFacts): Board[] {
 
 export function noCommonMark(board: Board | undefined): Finding {
   const because = board ? [ref.machine(board.id)] : [];
-  return finding('stop', 'board-mark-missing', { machine: board?.name ?? null, mark: 'C' }, because);
+  return finding('stop', 'board-mark-missing', { machine: board?.name ?? null }, because);
 }
 
 /** Strands landed on the given mark at the equipment. */

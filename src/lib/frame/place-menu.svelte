@@ -3,13 +3,9 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Plus from '@lucide/svelte/icons/plus';
   import Settings from '@lucide/svelte/icons/settings';
-  import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { LIMITS } from '$core/job/limits';
-  import { addThermostat } from '$core/job/machines';
-  import { SHORT_TEXT } from '$core/job/primitives';
   import { getPlace, getSession } from '../state/context';
-  import { emptied, typedHere } from '../state/typed.svelte';
   import Dialog from './dialog.svelte';
   import OnDemand from './on-demand.svelte';
 
@@ -21,18 +17,6 @@
   let open = $state(false);
   let adding = $state(false);
   let settings = $state(false);
-  const NEW = { name: '', on: '' };
-  const typed = typedHere('another-thermostat', NEW);
-
-  async function add(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
-    const name = typed.name.trim() || 'Thermostat';
-    const on = session.job.equipment.find((machine) => machine.id === typed.on)?.id ?? null;
-    session.edit(addThermostat(session.job, name, on));
-    emptied(typed);
-    adding = false;
-    await goto(`/job/${session.job.id}/${session.job.thermostats.at(-1)?.id}/sheet`);
-  }
 </script>
 
 <button
@@ -96,20 +80,8 @@
   given={{ open: true, session, onclose: () => (settings = false) }}
 />
 
-<Dialog open={adding} title="Another thermostat" onclose={() => (adding = false)}>
-  <form class="grid gap-3" onsubmit={add}>
-    <label class="flex flex-col gap-1 text-sm"
-      >Where it hangs
-      <input class="input w-full" bind:value={typed.name} maxlength={SHORT_TEXT} placeholder="Upstairs" />
-    </label>
-    <label class="flex flex-col gap-1 text-sm"
-      >Its wires go to
-      <select class="select w-full" bind:value={typed.on}>
-        <option value="">a machine that no other one is on</option>
-        {#each session.job.equipment as machine (machine.id)}<option value={machine.id}>{machine.name}</option
-          >{/each}
-      </select>
-    </label>
-    <button class="btn btn-primary justify-self-end">Add</button>
-  </form>
-</Dialog>
+<OnDemand
+  open={adding}
+  load={() => import('./another-thermostat.svelte')}
+  given={{ session, onclose: () => (adding = false) }}
+/>

@@ -81,7 +81,9 @@
     >
       <span class="head">{chosen ? 'C wire' : 'C wire, best so far'}</span>
       <span class="value">
-        {#if first && !chosen}Look first: {say(lookShort(first.at))}{:else}{taken?.title ?? 'None'}{/if}
+        {#if first && !chosen}Look first: {say(
+            lookShort(first.at)
+          )}{:else if place.plan.undecided && !chosen}Not decided yet{:else}{taken?.title ?? 'None'}{/if}
       </span>
       {#snippet reasons()}
         {#if first}<p class="mb-2">Look first: {say(lookText(first.at))}</p>{/if}

@@ -23,6 +23,8 @@
     /** How forgiving it is; null until that is worked out. */
     mistakes: MistakeCounts | null;
     best: boolean;
+    /** It stands only until the ways that wait are judged. */
+    meanwhile: boolean;
     number: number;
     chosen: boolean;
     /** Whether it is unfolded. */
@@ -30,7 +32,7 @@
     onchoose: (method: MethodId | null, variant: string | null) => void;
   }
 
-  let { option, mistakes, best, number, chosen, open = $bindable(), onchoose }: Props = $props();
+  let { option, mistakes, best, meanwhile, number, chosen, open = $bindable(), onchoose }: Props = $props();
   const place = getPlace();
   const conditions = $derived(
     option.findings.filter((finding) => finding.level !== 'note' && finding.code !== 'function-lost')
@@ -59,11 +61,11 @@
     <summary class="flex cursor-pointer items-start gap-3 p-4">
       <span class="min-w-0 flex-1">
         <span class="quiet block text-sm"
-          >{best ? 'Recommended' : `${number}.`}{chosen ? ' · selected' : ''}</span
+          >{meanwhile ? 'Until then' : best ? 'Recommended' : `${number}.`}{chosen ? ' · selected' : ''}</span
         >
         <span class="section-title block">{option.title}</span>
         <span class="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm"
-          ><VerdictMark verdict={option.verdict} size={16} /><span>{brief}</span></span
+          >{#if !meanwhile}<VerdictMark verdict={option.verdict} size={16} />{/if}<span>{brief}</span></span
         >
       </span>
       <ChevronDown size={20} class={['mt-1 flex-none', open && 'rotate-180']} aria-hidden="true" />

@@ -1,19 +1,19 @@
 <script lang="ts">
   /** Station: choose the supply. */
   import { factKey, type Finding } from '$core/findings/finding';
-  import { findingText } from '$core/words/findings/table';
   import { chooseMethod } from '$core/job/choices';
   import { deviceName } from '$core/match/catalogue';
   import { lookText } from '$core/plan/look-words';
+  import type { Closing } from '$core/plan/undecided';
   import type { MethodId } from '$core/trade/vocabulary';
   import Minds from '$lib/supply/minds.svelte';
   import { MistakesByWay } from '$lib/supply/mistakes.svelte';
   import Explained from '$lib/words/explained.svelte';
   import WaysTable from '$lib/supply/ways-table.svelte';
+  import ClosedWay from '$lib/supply/closed-way.svelte';
   import OptionCard from '$lib/supply/option-card.svelte';
+  import WaitingWays from '$lib/supply/waiting-ways.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
-  import VerdictMark from '$lib/reasons/verdict-mark.svelte';
-  import ProofTable from '$lib/reasons/proof-table.svelte';
   import { getPlace } from '$lib/state/context';
   import { say } from '$lib/words/manner.svelte';
 
@@ -44,7 +44,9 @@
     plan.options.some((option) => option.findings.some((finding) => finding.code === 'overloaded-together'))
   );
   const offered = $derived(plan.options.filter((option) => option.verdict !== 'no'));
-  const refused = $derived(plan.options.filter((option) => option.verdict === 'no'));
+  const closedBy = (what: Closing['what']) => plan.options.filter(({ closing }) => closing?.what === what);
+  const ofDevice = $derived(closedBy('device'));
+  const refused = $derived(closedBy('settled'));
   const shared = $derived(place.identification.findings.filter((finding) => finding.level === 'stop'));
   const sharedKeys = $derived(new Set(shared.map(factKey)));
   const same = (findings: readonly Finding[]) =>
@@ -87,6 +89,8 @@
     </p>
   {/if}
 
+  {#if plan.undecided}<WaitingWays {sharedKeys} />{/if}
+
   <WaysTable
     ways={offered}
     best={plan.recommended}
@@ -102,6 +106,7 @@
         {option}
         mistakes={mistakes.counts[option.method] ?? null}
         best={option.method === plan.recommended}
+        meanwhile={plan.undecided && option.method === plan.recommended}
         bind:open={
           () => opened[option.method] ?? false, (open) => (opened = { ...opened, [option.method]: open })
         }
@@ -112,6 +117,8 @@
       />
     {/each}
   </ol>
+
+  {#if !plan.undecided}<WaitingWays {sharedKeys} />{/if}
 
   {#if place.looks.length > 0}
     <section class="sheet-of-paper p-4" aria-labelledby="look-title">
@@ -129,33 +136,17 @@
 
   <Minds />
 
+  {#if ofDevice.length > 0}
+    <section class="sheet-of-paper p-4">
+      <h2 class="section-title mb-2">Depends on the thermostat you choose</h2>
+      {#each ofDevice as option (option.method)}<ClosedWay {option} {same} />{/each}
+    </section>
+  {/if}
+
   {#if refused.length > 0}
     <section class="sheet-of-paper p-4">
       <h2 class="section-title mb-2">Not this way, and why</h2>
-      {#each refused as option (option.method)}
-        <details class="border-b border-base-300 py-2 last:border-none" data-method={option.method}>
-          <summary class="cursor-pointer">
-            <b class="mr-2">{option.title}</b>
-            <span class="inline-block align-baseline"><VerdictMark verdict={option.verdict} size={16} /></span
-            >
-            <span class="quiet block pl-4"
-              >{same(option.findings)
-                ? 'Closed by the stop above.'
-                : option.findings[0]
-                  ? say(findingText(option.findings[0], place.job.units))
-                  : ''}</span
-            >
-          </summary>
-          <div class="mt-2 pl-4">
-            <p class="quiet mb-2">{option.how}</p>
-            <FindingList findings={option.findings} />
-            {#each option.proof?.worlds ?? [] as world (world.world.id)}
-              <h3 class="mt-3 font-semibold">Solved for {world.world.says}</h3>
-              <ProofTable proof={world} />
-            {/each}
-          </div>
-        </details>
-      {/each}
+      {#each refused as option (option.method)}<ClosedWay {option} {same} />{/each}
     </section>
   {/if}
 </div>
