@@ -228,7 +228,8 @@ export interface MethodParams {
   'spare-one-ended': OfConductor;
   'continuity-not-proven': OfConductor;
   'continuity-broken': OfConductor;
-  'board-mark-missing': { readonly machine: string | null };
+  /** `read`: some screw of it is written down; before that nobody has looked. */
+  'board-mark-missing': { readonly machine: string | null; readonly read: boolean };
   /** A screw of a machine that nobody can read; `mark`: as printed, empty where nothing is. */
   'screw-not-read': { readonly machine: string; readonly mark: string };
   'fan-conductor-missing': { readonly what: 'none' } | { readonly what: 'pair'; readonly mark: 'Y' | 'G' };

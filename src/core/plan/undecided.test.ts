@@ -14,7 +14,7 @@ import { closingOf, nearestClosing, waitingWays, type OpenFacts } from './undeci
 const OPEN: OpenFacts = { device: false, system: null, unread: null };
 const unread = finding('warn', 'screw-not-read', { machine: 'the furnace', mark: 'QX' });
 const system = finding('warn', 'system-unsettled', { what: 'before-buying' });
-const noC = finding('stop', 'board-mark-missing', { machine: 'the furnace' });
+const noC = finding('stop', 'board-mark-missing', { machine: 'the furnace', read: true });
 const noOutlet = finding('stop', 'no-outlet', {});
 const noFan = finding('stop', 'fan-conductor-missing', { what: 'none' });
 const noReceiver = finding('stop', 'device-has-no-receiver', { model: 'Any' });
@@ -74,6 +74,7 @@ describe('a heat pump of which only the wall was seen', () => {
     expect(plan.recommended).toBe('none');
     expect(plan.undecided).toBe(true);
     const board = plan.waiting.find(({ question }) => question.code === 'board-mark-missing');
+    expect(findingText(board!.question)).toContain('Nobody has looked at the board');
     expect(board?.methods).toEqual(expect.arrayContaining(['add-conductor', 'new-cable', 'signal-splitter']));
     expect(plan.waiting.flatMap(({ methods }) => methods)).not.toContain('none');
   });

@@ -61,9 +61,10 @@ export function commonBoards(wirings: Boards, device: DeviceFacts): Board[] {
   return first ? [first, ...others] : others;
 }
 
-export function noCommonMark(board: Board | undefined): Finding {
+export function noCommonMark(board: Board | undefined, recorded: Wiring): Finding {
   const because = board ? [ref.machine(board.id)] : [];
-  return finding('stop', 'board-mark-missing', { machine: board?.name ?? null }, because);
+  const read = boards(recorded).some(({ id, screws }) => id === board?.id && screws.length > 0);
+  return finding('stop', 'board-mark-missing', { machine: board?.name ?? null, read }, because);
 }
 
 /** Strands landed on the given mark at the equipment. */

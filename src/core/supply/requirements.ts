@@ -12,7 +12,9 @@ export function commonAtBothPlates({ before, recorded, device }: SupplySituation
     return finding('stop', 'device-has-no-common', { what: 'none', model: device.model }, [
       ref.device(device.id)
     ]);
-  return boardWithCommon({ before, recorded }, device) ?? noCommonMark(feedingBoard(before, device));
+  return (
+    boardWithCommon({ before, recorded }, device) ?? noCommonMark(feedingBoard(before, device), recorded)
+  );
 }
 
 /** The machine that a variant names after its `@`, else the first whose common could be landed; or why there is none. */

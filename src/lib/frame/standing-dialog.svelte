@@ -30,6 +30,15 @@
   /** A look that may open a better way than the best so far. */
   const first = $derived(place.looks.find((look) => look.opens !== null));
   const unseen = $derived(place.unread.wall + place.unread.equipment);
+  const unseenText = $derived(
+    `Not seen yet: ${[
+      [place.unread.wall, 'at the wall'] as const,
+      [place.unread.equipment, 'at the equipment'] as const
+    ]
+      .filter(([count]) => count > 0)
+      .map(([count, where]) => `${counted(count, 'end', 'ends')} ${where}`)
+      .join(' and ')}.`
+  );
   const openCount = $derived(open.length + (unseen > 0 ? 1 : 0));
 </script>
 
@@ -79,7 +88,7 @@
       title="How the supply was judged"
       label="Supply: {taken?.title ?? 'none'}. Open the reasons"
     >
-      <span class="head">{chosen ? 'C wire' : 'C wire, best so far'}</span>
+      <span class="head">{chosen || place.plan.undecided ? 'C wire' : 'C wire, best so far'}</span>
       <span class="value">
         {#if first && !chosen}Look first: {say(
             lookShort(first.at)
@@ -103,10 +112,10 @@
         {stops.length === 0 ? 'No stop' : counted(stops.length, 'stop', 'stops')}, {openCount} open
       </h3>
       {#if unseen > 0}<p class="my-2">
-          {place.unread.wall} ends at the wall and {place.unread.equipment} at the equipment were not seen yet.
+          {unseenText}
         </p>{/if}
       <FindingList findings={[...stops, ...open]} />
-      {#if stops.length + open.length === 0}<p>Nothing stops, and nothing is open.</p>{/if}
+      {#if stops.length + openCount === 0}<p>Nothing stops, and nothing is open.</p>{/if}
     </div>
   </section>
 </Dialog>

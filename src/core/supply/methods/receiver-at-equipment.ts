@@ -46,13 +46,13 @@ export const receiverAtEquipment: Method = {
     ];
   },
   offer(situation, variant) {
-    const { before, device } = situation;
+    const { before, recorded, device } = situation;
     if (device.supply !== 'paired-receiver')
       return refused(
         finding('stop', 'device-has-no-receiver', { model: device.model }, [ref.device(device.id)])
       );
     const board = boardWithCommon(situation, device);
-    if (!board) return refused(noCommonMark(feedingBoard(before, device)));
+    if (!board) return refused(noCommonMark(feedingBoard(before, device), recorded));
     if (variant === 'at-the-wall') return atTheWall(situation, board);
     const supplied = variant === 'small-supply';
     const receiver: Receiver = {

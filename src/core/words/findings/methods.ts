@@ -26,7 +26,9 @@ export const METHODS: Sentences<MethodParams> = {
       case 'no-conductor':
         return 'No wire is recorded yet: read the wall first.';
       case 'open':
-        return `Nobody has seen both ends of: ${fact.conductors.join(', ')}. Read them first.`;
+        return fact.conductors.length > 3
+          ? `Nobody has seen both ends of ${fact.conductors.length} wires. Read them first.`
+          : `Nobody has seen both ends of: ${fact.conductors.join(', ')}. Read them first.`;
       case 'assumed':
         return `Nobody has seen the equipment end of: ${fact.conductors.join(', ')}. The proof takes each to be on the same mark; read them before anything is moved.`;
     }
@@ -45,10 +47,12 @@ export const METHODS: Sentences<MethodParams> = {
     `With the power off, prove that the ${conductor} wire is one and the same at both ends: join it to another at one end and measure at the other.`,
   'continuity-broken': ({ conductor }) =>
     `The ${conductor} wire measured open: it is broken somewhere on the way.`,
-  'board-mark-missing': ({ machine }) =>
-    machine === null
-      ? 'No machine is recorded: read the equipment end first.'
-      : `No terminal marked C is recorded at ${machine}. Look again at its board; if it has none, trace the transformer’s other side (Wires, “Find the common”): nothing is landed on what was not read.`,
+  'board-mark-missing': ({ machine, read }) => {
+    if (machine === null) return 'No machine is recorded: read the equipment end first.';
+    return !read
+      ? `Nobody has looked at the board of ${machine} yet: open its door, power off, and write down which letters its screws have. Is one of them C?`
+      : `No terminal marked C is recorded at ${machine}. Look again at its board; if it has none, trace the transformer’s other side (Wires, “Find the common”): nothing is landed on what was not read.`;
+  },
   'screw-not-read': ({ machine, mark }) =>
     `Nobody knows what ${mark === '' ? 'the screw without a mark' : mark} at ${machine} is for. Look it up in the diagram inside the door, and say at that terminal what it means.`,
   'fan-conductor-missing': (fact) =>
