@@ -1,4 +1,5 @@
 /** Mains heating controls: from an empty wiring centre to the printed plan by keyboard; the demo house to its end on a phone. */
+import { readFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import {
@@ -7,6 +8,7 @@ import {
   expectNoSideways,
   expectSaved,
   goByLink,
+  goTo,
   open
 } from './helpers';
 
@@ -263,6 +265,36 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Close the job' }).tap();
     await expect(page.locator('[data-closed]')).toContainText('M. Arkwell');
     await expectAccessible(page);
+  });
+
+  test('as long as a wire is not read to its end, no way is refused for good and nothing is said to stand still', async ({
+    page
+  }) => {
+    const job = JSON.parse(readFileSync('demo/quarry-row.json', 'utf8')) as {
+      id: string;
+      thermostats: { id: string; mains: { wires: { far: object }[]; choice: object } }[];
+    };
+    job.id = 'job-half-read';
+    const { mains } = job.thermostats[0]!;
+    mains.choice = { controller: null, method: null, variant: null };
+    mains.wires[0]!.far = { state: 'unseen', on: null };
+    await open(page, '/');
+    await page.getByLabel('Bring in a file').setInputFiles({
+      name: 'half-read.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(job))
+    });
+    await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('Quarry');
+    await goByLink(page, `/job/job-half-read/${job.thermostats[0]!.id}/controller`);
+    await expect(page.getByRole('region', { name: 'Not decided yet' })).toContainText(
+      'one end has not been read'
+    );
+    await expect(page.locator('[data-way^=replace-both]').first()).toContainText('Not known yet');
+    await expectNoSideways(page);
+    await expectAccessible(page);
+    await goTo(page, 'layout');
+    await expect(page.getByRole('main')).toContainText('worked out once every wire and screw in use is read');
+    await expect(page.getByRole('region', { name: 'Today' })).toHaveCount(0);
   });
 
   test('what does not work is found out with the covers on', async ({ page }) => {

@@ -1,4 +1,4 @@
-/** Mains controls with one fact taken away: no way of any controller is judged better for it. */
+/** Mains controls with one fact taken away: no way of any controller is judged better for it, nor refused for good. */
 import type { MainsControls } from '../job/mains-schema';
 import { CONTROLLERS } from '../match/mains/controllers';
 import { planMains } from '../plan/mains/plan';
@@ -41,12 +41,23 @@ function* knowingLess(mains: MainsControls): Generator<readonly [string, MainsCo
   yield ['that these are all', { ...mains, observed: { ...mains.observed, 'devices-complete': 'unknown' } }];
 }
 
+interface Best {
+  readonly verdict: number;
+  /** Every variant of it is closed by a fact that is known. */
+  readonly settled: boolean;
+}
+
 /** The best verdict of each method that touches a wire. */
-function bestOf(mains: MainsControls, controller: string): ReadonlyMap<MainsMethod, number> {
-  const best = new Map<MainsMethod, number>();
-  for (const { method, verdict } of planMains(mains, { controller }).ways)
-    if (method !== 'keep')
-      best.set(method, Math.min(best.get(method) ?? Infinity, VERDICTS.indexOf(verdict)));
+function bestOf(mains: MainsControls, controller: string): ReadonlyMap<MainsMethod, Best> {
+  const best = new Map<MainsMethod, Best>();
+  for (const { method, verdict, closing } of planMains(mains, { controller }).ways) {
+    if (method === 'keep') continue;
+    const before = best.get(method);
+    best.set(method, {
+      verdict: Math.min(before?.verdict ?? Infinity, VERDICTS.indexOf(verdict)),
+      settled: (before?.settled ?? true) && closing === 'settled'
+    });
+  }
   return best;
 }
 
@@ -56,7 +67,7 @@ export function walkMainsLessKnown(
   { step, from }: Every,
   controllersAt: (fact: number) => readonly string[] = () => CONTROLLERS.map(({ id }) => id)
 ): LessKnownWalk {
-  const known = new Map<string, ReadonlyMap<MainsMethod, number>>();
+  const known = new Map<string, ReadonlyMap<MainsMethod, Best>>();
   const knownOf = (controller: string) => {
     const before = known.get(controller) ?? bestOf(mains, controller);
     known.set(controller, before);
@@ -67,11 +78,14 @@ export function walkMainsLessKnown(
     facts: facts.length,
     bold: facts.flatMap(([what, less], at) =>
       controllersAt(at).flatMap((controller) =>
-        [...bestOf(less, controller)]
-          .filter(
-            ([method, verdict]) => verdict < (knownOf(controller).get(method) ?? VERDICTS.indexOf('no'))
-          )
-          .map(([method]) => `${what}, ${controller}: ${method} is bolder`)
+        [...bestOf(less, controller)].flatMap(([method, now]) => {
+          const CLOSED = VERDICTS.indexOf('no');
+          const was = knownOf(controller).get(method)?.verdict ?? CLOSED;
+          return [
+            ...(now.verdict < was ? [`${what}, ${controller}: ${method} is bolder`] : []),
+            ...(was < CLOSED && now.settled ? [`${what}, ${controller}: ${method} is refused for good`] : [])
+          ];
+        })
       )
     )
   };

@@ -56,6 +56,7 @@ function pageOf(point: MainsPoint, plan: MainsPlan): string {
   const { taken, controller } = plan;
   return [
     `${point.name}: ${LAYOUT_NAMES[plan.identification.layout]}${controller ? `, ${controllerName(controller)}` : ''}`,
+    ...(plan.waiting.length > 0 ? ['Not decided yet:'] : []),
     ...mainsLines(plan.questions),
     ...(plan.today.length > 0 ? ['Wrong already:', ...mainsLines(plan.today)] : []),
     '',
@@ -82,7 +83,7 @@ function wayLines(way: MainsWay): string[] {
   const facts = way.method === 'keep' ? '' : `, ${usual} min (${low} to ${high})`;
   return [
     ...wrap(
-      `${VERDICT_NAMES[way.verdict].padEnd(15)} ${MAINS_METHOD_NAMES[way.method]} (${way.method}, ${way.variant.id}${facts})`,
+      `${(way.closing === 'asks' ? 'Not known yet' : VERDICT_NAMES[way.verdict]).padEnd(15)} ${MAINS_METHOD_NAMES[way.method]} (${way.method}, ${way.variant.id}${facts})`,
       '',
       '                '
     ),

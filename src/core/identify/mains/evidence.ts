@@ -60,6 +60,13 @@ function usedScrews(wiring: Wiring, part: MainsPart, does: MainsFunction): strin
     .map((screw) => screw.id);
 }
 
+/** Every screw of it is known and some wire of it is written down: one that has none is not used. */
+function isTimerRead({ id, screws }: MainsControls['devices'][number], { wires }: MainsControls): boolean {
+  const isOnIt = ({ near, far }: MainsControls['wires'][number]) =>
+    near.on?.device === id || far.on?.device === id;
+  return screws.every(({ does }) => does !== 'unknown') && wires.some(isOnIt);
+}
+
 /** A wiring centre whose devices are all written down says that what is not there is not there; a record that has begun does not. */
 export function isComplete(mains: MainsControls): boolean {
   return mains.observed['devices-complete'] === 'yes';
@@ -191,12 +198,7 @@ const heatingWithoutWater: LayoutEvidence = {
     const timer = mains.devices.find(({ part }) => part === 'timer');
     if (timer?.heatingBringsWater === 'yes') return { value: 'no', because: [timer.id] };
     const water = [...usedScrews(wiring, 'timer', 'water-on')];
-    if (
-      timer &&
-      isComplete(mains) &&
-      water.length === 0 &&
-      !timer.screws.some(({ does }) => does === 'unknown')
-    )
+    if (timer && isComplete(mains) && water.length === 0 && isTimerRead(timer, mains))
       return { value: 'no-water', because: [timer.id] };
     return timer?.heatingBringsWater === 'no' && water.length > 0
       ? { value: 'yes', because: [timer.id] }
@@ -224,8 +226,9 @@ const waterOff: LayoutEvidence = {
     const used = usedScrews(wiring, 'timer', 'water-off');
     if (used.length > 0) return { value: 'yes', because: used };
     const timer = mains.devices.find(({ part }) => part === 'timer');
-    const read = timer !== undefined && timer.screws.every(({ does }) => does !== 'unknown');
-    return read && isComplete(mains) && timer ? { value: 'no', because: [timer.id] } : null;
+    return timer && isTimerRead(timer, mains) && isComplete(mains)
+      ? { value: 'no', because: [timer.id] }
+      : null;
   }
 };
 

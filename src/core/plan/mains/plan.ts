@@ -24,6 +24,7 @@ import { mainsUnits } from '../../devices/mains/screws';
 import type { Move } from '../move-types';
 import { effortOf, type MainsEffort } from './effort';
 import { mainsMoves } from './moves';
+import { isUnread, knownToday, mainsClosing, mainsWaiting, type MainsClosing } from './undecided';
 
 export interface MainsWay {
   readonly method: MainsMethod;
@@ -38,6 +39,8 @@ export interface MainsWay {
   readonly dead: readonly string[];
   readonly moves: readonly Move[];
   readonly effort: MainsEffort;
+  /** Whether what closes it is settled; null where it is open. */
+  readonly closing: MainsClosing | null;
 }
 
 export interface MainsPlan {
@@ -47,7 +50,7 @@ export interface MainsPlan {
   readonly found: Wiring;
   readonly now: Now;
   readonly inputs: MainsInputs;
-  /** Today's wiring over all rows; null where it could not be solved. */
+  /** Today's wiring over all rows; null where it could not be solved, or where not all of it is read. */
   readonly table: TruthTable | null;
   readonly today: readonly MainsFinding[];
   readonly matches: readonly MainsMatch[];
@@ -56,6 +59,8 @@ export interface MainsPlan {
   /** Best first. */
   readonly ways: readonly MainsWay[];
   readonly recommended: MainsWay | null;
+  /** What the ways wait for; none where they are judged. */
+  readonly waiting: readonly MainsFinding[];
   /** The one that is chosen, or the recommended one. */
   readonly taken: MainsWay | null;
 }
@@ -81,10 +86,13 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
       : [])
   ]);
   const solved = truthTable({ wiring: now.wiring, inputs, layout });
-  const table = isTable(solved) ? solved : null;
-  const today = isTable(solved)
-    ? tableFindings(found, found, solved, true)
-    : [mainsFinding('stop', 'mains-not-proven', { why: solved.why })];
+  const table = isTable(solved) && !isUnread(questions) ? solved : null;
+  const today = knownToday(
+    isTable(solved)
+      ? tableFindings(found, found, solved, true)
+      : [mainsFinding('stop', 'mains-not-proven', { why: solved.why })],
+    questions
+  );
   const matches = matchControllers(mains);
   const controller = controllerFor(mains, matches, wanted.controller ?? mains.choice.controller);
   const base = { mains, identification, found, now, inputs, table, today, questions };
@@ -114,6 +122,7 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
     controller,
     ways,
     recommended,
+    waiting: ways.some(({ closing }) => closing === 'asks') ? mainsWaiting(questions) : [],
     taken
   };
 }
@@ -164,18 +173,7 @@ function wayFor(
   const repaired = method === 'keep' ? { wiring: start, findings: [] } : withGreyDriven(start);
   const made = rule?.apply(repaired.wiring, controller ?? NO_FACTS, variant);
   const nothing = { method, variant, facts: method === 'keep' ? null : controller };
-  if (!made || 'refused' in made)
-    return {
-      ...nothing,
-      verdict: 'no',
-      findings: made ? [made.refused] : [],
-      after: now.wiring,
-      table: null,
-      changed: [],
-      dead: [],
-      moves: [],
-      effort: effortOf([], null)
-    };
+  if (!made || 'refused' in made) return refusedWay(nothing, base, made ? [made.refused] : []);
   const solved = truthTable({ wiring: made.after, inputs, layout: identification.layout, dead: made.dead });
   const table = isTable(solved) ? solved : null;
   const changed = table && base.table ? changedRows(base.table, table) : [];
@@ -196,17 +194,39 @@ function wayFor(
           ...safetyFindings(base)
         ];
   const findings = sortMains(own);
+  const verdict = verdictOf(base, findings, method);
   const moves = leftOf(mainsMoves(now.wiring, made.after, made.dead, begun(now) && method !== 'keep'), now);
   return {
     ...nothing,
-    verdict: verdictOf(base, findings, method),
+    verdict,
     findings,
+    closing: verdict === 'no' ? mainsClosing(findings, base.questions) : null,
     after: made.after,
     table,
     changed,
     dead: made.dead,
     moves,
     effort: effortOf(moves, method === 'keep' ? null : controller)
+  };
+}
+
+/** A way that cannot even be drawn. */
+function refusedWay(
+  nothing: Pick<MainsWay, 'method' | 'variant' | 'facts'>,
+  { now, questions }: Base,
+  findings: readonly MainsFinding[]
+): MainsWay {
+  return {
+    ...nothing,
+    verdict: 'no',
+    findings,
+    closing: findings.length === 0 ? 'settled' : mainsClosing(findings, questions),
+    after: now.wiring,
+    table: null,
+    changed: [],
+    dead: [],
+    moves: [],
+    effort: effortOf([], null)
   };
 }
 

@@ -7,6 +7,7 @@
   import type { MainsMatch } from '$core/match/mains/match';
   import type { MainsWay } from '$core/plan/mains/plan';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
+  import { VERDICT_NAMES } from '$core/trade/vocabulary';
   import ControllerForm from '$lib/mains/controller-form.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -55,6 +56,14 @@
   intro="One controller instead of timer and room thermostat: what fits this layout, what it replaces, and what the house does afterwards."
 >
   {#snippet body(mains, { plan })}
+    {#if plan.waiting.length > 0}
+      <section class="sheet-of-paper p-4" aria-labelledby="waiting-title" data-waiting>
+        <h2 id="waiting-title" class="section-title">Not decided yet</h2>
+        <p class="quiet mb-2">What a controller may replace can be judged once this is known.</p>
+        <MainsFindings findings={plan.waiting} />
+      </section>
+    {/if}
+
     <section class="sheet-of-paper p-4" aria-label="Controllers">
       <h2 class="section-title mb-2">Which one</h2>
       <p class="quiet mb-2 text-sm">Makers and models are invented. Enter your own from its sheet below.</p>
@@ -138,7 +147,10 @@
           <li class="py-3" data-way="{way.method} {way.variant.id}" data-taken={taken}>
             <div class="flex flex-wrap items-center justify-between gap-2">
               <p class="min-w-0">
-                <VerdictMark verdict={way.verdict} />
+                <VerdictMark
+                  verdict={way.verdict}
+                  words={way.closing === 'asks' ? { ...VERDICT_NAMES, no: 'Not known yet' } : VERDICT_NAMES}
+                />
                 <b class="block">{MAINS_METHOD_NAMES[way.method]}</b>
                 <span class="quiet text-sm"
                   >{variantText(way, plan.found)}{way.moves.length === 0

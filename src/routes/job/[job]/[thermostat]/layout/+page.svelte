@@ -85,6 +85,11 @@
         <p class="quiet mb-2">Solved as a circuit for every state of timer and thermostats.</p>
         <TruthTable found={plan.found} before={plan.table} after={null} />
       </section>
+    {:else}
+      <p class="sheet-of-paper p-4">
+        What it does today is worked out once every wire and screw in use is read: as long as one is not, what
+        seems to stand still may run.
+      </p>
     {/if}
     <details class="text-sm">
       <summary class="quiet cursor-pointer py-1">This is no mains heating control at all</summary>
