@@ -8,7 +8,6 @@ import {
   expectNoSideways,
   expectSaved,
   goByLink,
-  goTo,
   open
 } from './helpers';
 
@@ -292,7 +291,7 @@ test.describe('on a phone', () => {
     await expect(page.locator('[data-way^=replace-both]').first()).toContainText('Not known yet');
     await expectNoSideways(page);
     await expectAccessible(page);
-    await goTo(page, 'layout');
+    await goByLink(page, `/job/job-half-read/${job.thermostats[0]!.id}/layout`);
     await expect(page.getByRole('main')).toContainText('worked out once every wire and screw in use is read');
     await expect(page.getByRole('region', { name: 'Today' })).toHaveCount(0);
   });

@@ -67,6 +67,11 @@ const ONCE_BOLDER: readonly { readonly number: number; readonly what: string; re
     number: 13000737,
     what: 'a C that may come from either of two machines, beside a wire on the C of one',
     model: 'de-weftline'
+  },
+  {
+    number: 23000429,
+    what: 'two heat stages, only if it were no heat pump',
+    model: 'de-moistly'
   }
 ];
 

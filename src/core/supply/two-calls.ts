@@ -120,9 +120,10 @@ export function adapterRules(situation: SupplySituation, { common, shared }: Rol
 /** Houses that the makers of such modules leave out. */
 function notForThis({ before, worlds }: SupplySituation): Finding[] {
   // On a heat pump W2 is auxiliary heat, and no second stage of W.
-  const staged = worlds.some(({ world }) => !isHeatPump(world.family));
+  const staged = worlds.filter(({ world }) => !isHeatPump(world.family));
+  const inSome = staged.length < worlds.length ? { worlds: staged.map(({ world }) => world.says) } : {};
   const secondHeat =
-    staged &&
+    staged.length > 0 &&
     before.strands.some(
       (strand) => strand.near.state === 'landed' && landedMark(before, strand.far) === 'W2'
     );
@@ -130,7 +131,9 @@ function notForThis({ before, worlds }: SupplySituation): Finding[] {
     ...(countSupplies(before) > 1
       ? [finding('stop', 'adapter-not-for-this', { what: 'two-transformers' })]
       : []),
-    ...(secondHeat ? [finding('stop', 'adapter-not-for-this', { what: 'two-heat-stages' })] : []),
+    ...(secondHeat
+      ? [{ ...finding('stop', 'adapter-not-for-this', { what: 'two-heat-stages' }), ...inSome }]
+      : []),
     ...(worlds.some((world) => isHeatPump(world.world.family))
       ? [finding('warn', 'adapter-not-for-this', { what: 'heat-pump' })]
       : [])
