@@ -191,7 +191,7 @@ test.describe('on a phone', () => {
     await expectAccessible(page);
   });
 
-  test('the demo house is worked, tested and handed over', async ({ page }) => {
+  test('the demo house is worked, tested and handed over', { tag: '@wide' }, async ({ page }) => {
     await open(page, '/demo/quarry-row');
     await page.waitForURL('**/th-quarry-house/strip');
     await station(page, 'strip');

@@ -106,53 +106,55 @@ test.describe('on a phone, in the dark, with the network gone', () => {
   );
 });
 
-test('a photo carries pins, names colours without setting a function, and travels with the file', async ({
-  page
-}) => {
-  await openDemo(page);
-  await takePhoto(page, 'Photo of the wall');
-  await page.getByRole('link', { name: /The wall/ }).click();
-  const field = page.getByRole('button', { name: /cross at/ });
-  await expect(field).toHaveAttribute('data-ready', 'true');
-  const box = (await field.boundingBox())!;
-  const at = (x: number, y: number) => ({ position: { x: box.width * x, y: box.height * y } });
+test(
+  'a photo carries pins, names colours without setting a function, and travels with the file',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page);
+    await takePhoto(page, 'Photo of the wall');
+    await page.getByRole('link', { name: /The wall/ }).click();
+    const field = page.getByRole('button', { name: /cross at/ });
+    await expect(field).toHaveAttribute('data-ready', 'true');
+    const box = (await field.boundingBox())!;
+    const at = (x: number, y: number) => ({ position: { x: box.width * x, y: box.height * y } });
 
-  await field.click(at(0.75, 0.25));
-  await page.getByRole('dialog').getByRole('button', { name: /red/ }).click();
-  await expect(page.getByRole('main')).toContainText('1. the red wire');
-  await field.press('ArrowLeft');
-  await field.press('Enter');
-  await page.getByRole('dialog').getByRole('button', { name: 'RH at the wall' }).click();
-  await expect(page.getByRole('main')).toContainText('2. RH at the wall');
+    await field.click(at(0.75, 0.25));
+    await page.getByRole('dialog').getByRole('button', { name: /red/ }).click();
+    await expect(page.getByRole('main')).toContainText('1. the red wire');
+    await field.press('ArrowLeft');
+    await field.press('Enter');
+    await page.getByRole('dialog').getByRole('button', { name: 'RH at the wall' }).click();
+    await expect(page.getByRole('main')).toContainText('2. RH at the wall');
 
-  await page.getByRole('button', { name: 'Name a colour' }).click();
-  await field.click(at(0.25, 0.75));
-  const guess = page.getByRole('region', { name: 'Name of the colour' });
-  await expect(guess).toContainText('touch something white first');
-  await page.getByRole('button', { name: 'Touch white' }).click();
-  await field.click(at(0.25, 0.25));
-  await field.click(at(0.25, 0.75));
-  await expect(guess).toContainText('Sure');
-  await guess.getByLabel('Which wire').selectOption({ label: 'green' });
-  await guess.getByRole('button', { name: 'Set blue' }).click();
-  await expectAccessible(page);
-  await page.getByRole('link', { name: 'Back to the wires' }).click();
-  await expect(cell(page, 5, 'colour')).toContainText('BU');
-  await expect(cell(page, 5, 'wall')).toHaveText('coiled');
+    await page.getByRole('button', { name: 'Name a colour' }).click();
+    await field.click(at(0.25, 0.75));
+    const guess = page.getByRole('region', { name: 'Name of the colour' });
+    await expect(guess).toContainText('touch something white first');
+    await page.getByRole('button', { name: 'Touch white' }).click();
+    await field.click(at(0.25, 0.25));
+    await field.click(at(0.25, 0.75));
+    await expect(guess).toContainText('Sure');
+    await guess.getByLabel('Which wire').selectOption({ label: 'green' });
+    await guess.getByRole('button', { name: 'Set blue' }).click();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Back to the wires' }).click();
+    await expect(cell(page, 5, 'colour')).toContainText('BU');
+    await expect(cell(page, 5, 'wall')).toHaveText('coiled');
 
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export the job as a file' }).click()
-  ]);
-  expect(file.suggestedFilename()).toBe('the-old-schoolhouse.ulterum.zip');
-  const bytes = await readFile(await file.path());
-  expect(bytes.includes(Buffer.from('Exif'))).toBe(false);
-  await goByLink(page, '/');
-  await page
-    .getByLabel('Bring in a file')
-    .setInputFiles({ name: 'again.zip', mimeType: 'application/zip', buffer: bytes });
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
-});
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export the job as a file' }).click()
+    ]);
+    expect(file.suggestedFilename()).toBe('the-old-schoolhouse.ulterum.zip');
+    const bytes = await readFile(await file.path());
+    expect(bytes.includes(Buffer.from('Exif'))).toBe(false);
+    await goByLink(page, '/');
+    await page
+      .getByLabel('Bring in a file')
+      .setInputFiles({ name: 'again.zip', mimeType: 'application/zip', buffer: bytes });
+    await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
+  }
+);
 
 test('an end found at the machine is proposed, and taken over only when confirmed', async ({ page }) => {
   await openDemo(page, 'flat');

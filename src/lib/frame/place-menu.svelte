@@ -2,7 +2,6 @@
   /** Which thermostat of the job this is, and the way to the others. */
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Plus from '@lucide/svelte/icons/plus';
-  import Settings from '@lucide/svelte/icons/settings';
   import { page } from '$app/state';
   import { LIMITS } from '$core/job/limits';
   import { getPlace, getSession } from '../state/context';
@@ -70,7 +69,7 @@
     onclick={() => {
       open = false;
       settings = true;
-    }}><Settings size={18} aria-hidden="true" />Settings</button
+    }}>Settings</button
   >
 </Dialog>
 
