@@ -49,145 +49,146 @@ async function workThrough(page: Page): Promise<void> {
 test.describe('on a phone', () => {
   test.use({ ...phone, serviceWorkers: 'allow' });
 
-  test('the classroom is walked to its end without a network, and opened again by its codes', async ({
-    page,
-    browser
-  }) => {
-    await openDemo(page, 'classroom', 'supply');
-    await workOffline(page);
-    await workThrough(page);
+  test(
+    'the classroom is walked to its end without a network, and opened again by its codes',
+    { tag: '@wide' },
+    async ({ page, browser }) => {
+      await openDemo(page, 'classroom', 'supply');
+      await workOffline(page);
+      await workThrough(page);
 
-    // Nothing can be tested before it is lit and set up.
-    await goTo(page, 'test');
-    await expect(page.locator('[data-test=heat1]')).toHaveAttribute('data-gate', 'not-lit');
-    await goTo(page, 'power');
-    for (const box of await page.getByRole('region', { name: 'In this order' }).getByRole('checkbox').all())
-      await box.check();
-    await page.getByRole('button', { name: 'It is lit' }).tap();
-    await goTo(page, 'test');
-    await expect(page.locator('[data-test=heat1]')).toHaveAttribute('data-gate', 'settings-left');
+      // Nothing can be tested before it is lit and set up.
+      await goTo(page, 'test');
+      await expect(page.locator('[data-test=heat1]')).toHaveAttribute('data-gate', 'not-lit');
+      await goTo(page, 'power');
+      for (const box of await page.getByRole('region', { name: 'In this order' }).getByRole('checkbox').all())
+        await box.check();
+      await page.getByRole('button', { name: 'It is lit' }).tap();
+      await goTo(page, 'test');
+      await expect(page.locator('[data-test=heat1]')).toHaveAttribute('data-gate', 'settings-left');
 
-    // Set up, in the words of this device; the network comes last. A wrong one can be tried first.
-    await goTo(page, 'set-up');
-    await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toBeDisabled();
-    await expect(page.locator('[data-setting=kind]')).toContainText('System, page 2');
-    await setUp(page);
-    await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toHaveAttribute(
-      'aria-pressed',
-      'true'
-    );
-    await page.getByLabel('Registration code').fill('4711-0815');
-    await page.getByLabel('Registration code').blur();
-    await page.getByLabel('Photo of the code').setInputFiles({
-      name: 'code.png',
-      mimeType: 'image/png',
-      buffer: Buffer.from(DOT, 'base64')
-    });
-    await expect(page.getByRole('checkbox', { name: 'Photo of other' })).toBeChecked();
-    const simulated = page.getByRole('region', { name: 'Simulated thermostat' });
-    await simulated.getByRole('button', { name: 'Power on' }).tap();
-    await simulated.getByRole('button', { name: 'Let time run faster' }).tap();
-    await simulated.getByLabel('Kind of system').selectOption('heat-pump');
-    await simulated.getByRole('button', { name: 'heat', exact: true }).tap();
-    await expect(simulated.getByRole('alert')).toContainText('the burner does not run');
-    await expectNoSideways(page);
-    await expectAccessible(page);
+      // Set up, in the words of this device; the network comes last. A wrong one can be tried first.
+      await goTo(page, 'set-up');
+      await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toBeDisabled();
+      await expect(page.locator('[data-setting=kind]')).toContainText('System, page 2');
+      await setUp(page);
+      await expect(page.getByRole('button', { name: 'Set: Network', exact: true })).toHaveAttribute(
+        'aria-pressed',
+        'true'
+      );
+      await page.getByLabel('Registration code').fill('4711-0815');
+      await page.getByLabel('Registration code').blur();
+      await page.getByLabel('Photo of the code').setInputFiles({
+        name: 'code.png',
+        mimeType: 'image/png',
+        buffer: Buffer.from(DOT, 'base64')
+      });
+      await expect(page.getByRole('checkbox', { name: 'Photo of other' })).toBeChecked();
+      const simulated = page.getByRole('region', { name: 'Simulated thermostat' });
+      await simulated.getByRole('button', { name: 'Power on' }).tap();
+      await simulated.getByRole('button', { name: 'Let time run faster' }).tap();
+      await simulated.getByLabel('Kind of system').selectOption('heat-pump');
+      await simulated.getByRole('button', { name: 'heat', exact: true }).tap();
+      await expect(simulated.getByRole('alert')).toContainText('the burner does not run');
+      await expectNoSideways(page);
+      await expectAccessible(page);
 
-    // Heat, off; cooling is put off in the cold; the rest.
-    await goTo(page, 'test');
-    const card = (call: string) => page.locator(`[data-test="${call}"]`);
-    await card('heat1').getByRole('button', { name: 'I made the call: begin' }).tap();
-    await card('heat1')
-      .getByRole('textbox', { name: /Volts AC/ })
-      .fill('19.5');
-    await card('heat1').getByRole('button', { name: 'Keep: Volts AC' }).tap();
-    await expect(card('heat1').getByRole('alert')).toContainText('below what it should be');
-    await page.reload();
-    await expect(card('heat1').getByLabel('Time since the call began')).toHaveText(/0:\d\d/);
-    await expectNoSideways(page);
-    await expectAccessible(page);
-    await card('heat1').getByRole('button', { name: 'Good', exact: true }).tap();
-    await card('idle')
-      .getByRole('button', { name: /begin to wait/ })
-      .tap();
-    await card('idle').getByRole('button', { name: 'Good', exact: true }).tap();
-    await expect(card('cool1')).toHaveAttribute('data-gate', 'outdoors-unknown');
-    await card('cool1').getByLabel('Outdoors, °C').fill('9');
-    await card('cool1').getByRole('button', { name: 'Keep' }).tap();
-    await expect(card('cool1')).toHaveAttribute('data-gate', 'too-cold');
-    await expect(card('cool1').getByRole('button', { name: /begin/ })).toHaveCount(0);
-    await card('cool1').getByRole('button', { name: 'Put off' }).tap();
-    await expect(card('cool1').getByLabel('Until')).toHaveValue(/^20\d\d-0[4-9]-\d\d$/);
-    await card('cool1').getByRole('button', { name: 'Put it off' }).tap();
-    await card('fan').getByRole('button', { name: 'I made the call: begin' }).tap();
-    await card('fan').getByRole('button', { name: 'Good', exact: true }).tap();
-    await card('heat1+fan').getByRole('button', { name: 'Cannot be tested' }).tap();
-    await card('heat1+fan').getByLabel('Why').fill('too warm in the room');
-    await card('heat1+fan').getByRole('button', { name: 'Keep' }).last().tap();
-    await expect(page.getByText('5 of 5 tested or put off.')).toBeVisible();
-    const calendar = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Into a calendar' }).tap();
-    expect(await textOf(calendar)).toContain('Test cooling');
+      // Heat, off; cooling is put off in the cold; the rest.
+      await goTo(page, 'test');
+      const card = (call: string) => page.locator(`[data-test="${call}"]`);
+      await card('heat1').getByRole('button', { name: 'I made the call: begin' }).tap();
+      await card('heat1')
+        .getByRole('textbox', { name: /Volts AC/ })
+        .fill('19.5');
+      await card('heat1').getByRole('button', { name: 'Keep: Volts AC' }).tap();
+      await expect(card('heat1').getByRole('alert')).toContainText('below what it should be');
+      await page.reload();
+      await expect(card('heat1').getByLabel('Time since the call began')).toHaveText(/0:\d\d/);
+      await expectNoSideways(page);
+      await expectAccessible(page);
+      await card('heat1').getByRole('button', { name: 'Good', exact: true }).tap();
+      await card('idle')
+        .getByRole('button', { name: /begin to wait/ })
+        .tap();
+      await card('idle').getByRole('button', { name: 'Good', exact: true }).tap();
+      await expect(card('cool1')).toHaveAttribute('data-gate', 'outdoors-unknown');
+      await card('cool1').getByLabel('Outdoors, °C').fill('9');
+      await card('cool1').getByRole('button', { name: 'Keep' }).tap();
+      await expect(card('cool1')).toHaveAttribute('data-gate', 'too-cold');
+      await expect(card('cool1').getByRole('button', { name: /begin/ })).toHaveCount(0);
+      await card('cool1').getByRole('button', { name: 'Put off' }).tap();
+      await expect(card('cool1').getByLabel('Until')).toHaveValue(/^20\d\d-0[4-9]-\d\d$/);
+      await card('cool1').getByRole('button', { name: 'Put it off' }).tap();
+      await card('fan').getByRole('button', { name: 'I made the call: begin' }).tap();
+      await card('fan').getByRole('button', { name: 'Good', exact: true }).tap();
+      await card('heat1+fan').getByRole('button', { name: 'Cannot be tested' }).tap();
+      await card('heat1+fan').getByLabel('Why').fill('too warm in the room');
+      await card('heat1+fan').getByRole('button', { name: 'Keep' }).last().tap();
+      await expect(page.getByText('5 of 5 tested or put off.')).toBeVisible();
+      const calendar = page.waitForEvent('download');
+      await page.getByRole('button', { name: 'Into a calendar' }).tap();
+      expect(await textOf(calendar)).toContain('Test cooling');
 
-    // Handed over: nothing private in it; closed: nothing is changed any more.
-    await goTo(page, 'keep');
-    expect(await paper(page, /Sheet for the furnace door/)).toMatch(/^%PDF-/);
-    const record = await paper(page, /As built \(JSON\)/);
-    expect(record).not.toContain('4711');
-    const whole = await paper(page, /The whole job as a file/);
-    expect(whole).toContain('ulterum-job');
-    expect(whole).not.toMatch(/4711|"ph-/);
-    await page.getByRole('checkbox', { name: /With the registration code/ }).check();
-    expect(await paper(page, /Full report/)).toMatch(/^%PDF-/);
-    await expect(page.getByRole('checkbox', { name: /With the registration code/ })).not.toBeChecked();
-    expect(await paper(page, /Wires \(CSV\)/)).toContain('wall_terminal');
-    await page.getByLabel('Who did it').fill('M. Arkwright');
-    await page.getByRole('button', { name: 'Close the job' }).tap();
-    await expect(page.locator('[data-closed]')).toContainText('by M. Arkwright');
-    await expect(page.locator('[data-closed]')).toContainText('Test cooling');
-    await expectNoSideways(page);
-    await expectAccessible(page);
-    const codes = (JSON.parse(await paper(page, /As built \(JSON\)/)) as { codes: string[] }).codes;
-    await paper(page, /The same as a drawing/);
-    const drawing = (
-      await page.locator('.paper').evaluateAll((pages) => pages.map((page) => page.innerHTML))
-    ).join('');
-    await goTo(page, 'set-up');
-    await page.getByRole('button', { name: 'Set: Kind of system', exact: true }).tap();
-    await expect(page.getByRole('button', { name: 'Set: Kind of system', exact: true })).toHaveAttribute(
-      'aria-pressed',
-      'true'
-    );
+      // Handed over: nothing private in it; closed: nothing is changed any more.
+      await goTo(page, 'keep');
+      expect(await paper(page, /Sheet for the furnace door/)).toMatch(/^%PDF-/);
+      const record = await paper(page, /As built \(JSON\)/);
+      expect(record).not.toContain('4711');
+      const whole = await paper(page, /The whole job as a file/);
+      expect(whole).toContain('ulterum-job');
+      expect(whole).not.toMatch(/4711|"ph-/);
+      await page.getByRole('checkbox', { name: /With the registration code/ }).check();
+      expect(await paper(page, /Full report/)).toMatch(/^%PDF-/);
+      await expect(page.getByRole('checkbox', { name: /With the registration code/ })).not.toBeChecked();
+      expect(await paper(page, /Wires \(CSV\)/)).toContain('wall_terminal');
+      await page.getByLabel('Who did it').fill('M. Arkwright');
+      await page.getByRole('button', { name: 'Close the job' }).tap();
+      await expect(page.locator('[data-closed]')).toContainText('by M. Arkwright');
+      await expect(page.locator('[data-closed]')).toContainText('Test cooling');
+      await expectNoSideways(page);
+      await expectAccessible(page);
+      const codes = (JSON.parse(await paper(page, /As built \(JSON\)/)) as { codes: string[] }).codes;
+      await paper(page, /The same as a drawing/);
+      const drawing = (
+        await page.locator('.paper').evaluateAll((pages) => pages.map((page) => page.innerHTML))
+      ).join('');
+      await goTo(page, 'set-up');
+      await page.getByRole('button', { name: 'Set: Kind of system', exact: true }).tap();
+      await expect(page.getByRole('button', { name: 'Set: Kind of system', exact: true })).toHaveAttribute(
+        'aria-pressed',
+        'true'
+      );
 
-    await page.goto('/');
-    await expect(page.getByRole('region', { name: 'Due' })).toContainText('Test cooling, Former classroom');
+      await page.goto('/');
+      await expect(page.getByRole('region', { name: 'Due' })).toContainText('Test cooling, Former classroom');
 
-    // Another phone, nothing in its store: the first code by its address, all of them from pictures of the sheet.
-    const other = await browser.newContext(phone);
-    const next = await other.newPage();
-    const pictures = await picturesOf(next, drawing);
-    expect(pictures.length).toBe(codes.length);
-    await open(next, new URL(codes[0]!).pathname + new URL(codes[0]!).hash);
-    await expect(next.locator('[data-left]')).toHaveAttribute(
-      'data-left',
-      codes.length > 1 ? 'more' : 'whole'
-    );
-    if (codes.length > 1)
-      await next
-        .getByLabel('From pictures')
-        .setInputFiles(
-          pictures.map((buffer, at) => ({ name: `code-${at}.png`, mimeType: 'image/png', buffer }))
-        );
-    await expect(next.locator('[data-left=whole]')).toContainText('M. Arkwright');
-    await expectAccessible(next);
-    await next.getByRole('button', { name: 'Show the house as it was left' }).tap();
-    await next.waitForURL('**/keep');
-    await expect(next.locator('[data-closed]')).toContainText('M. Arkwright');
-    await expect(next.getByRole('region', { name: 'Tested' })).toContainText('heat: good');
-    await next.getByRole('link', { name: /find out why/ }).tap();
-    await next.waitForURL('**/why');
-    await other.close();
-  });
+      // Another phone, nothing in its store: the first code by its address, all of them from pictures of the sheet.
+      const other = await browser.newContext(phone);
+      const next = await other.newPage();
+      const pictures = await picturesOf(next, drawing);
+      expect(pictures.length).toBe(codes.length);
+      await open(next, new URL(codes[0]!).pathname + new URL(codes[0]!).hash);
+      await expect(next.locator('[data-left]')).toHaveAttribute(
+        'data-left',
+        codes.length > 1 ? 'more' : 'whole'
+      );
+      if (codes.length > 1)
+        await next
+          .getByLabel('From pictures')
+          .setInputFiles(
+            pictures.map((buffer, at) => ({ name: `code-${at}.png`, mimeType: 'image/png', buffer }))
+          );
+      await expect(next.locator('[data-left=whole]')).toContainText('M. Arkwright');
+      await expectAccessible(next);
+      await next.getByRole('button', { name: 'Show the house as it was left' }).tap();
+      await next.waitForURL('**/keep');
+      await expect(next.locator('[data-closed]')).toContainText('M. Arkwright');
+      await expect(next.getByRole('region', { name: 'Tested' })).toContainText('heat: good');
+      await next.getByRole('link', { name: /find out why/ }).tap();
+      await next.waitForURL('**/why');
+      await other.close();
+    }
+  );
 
   test('a code of something else gets a clear word, and nothing is kept', async ({ page }) => {
     await open(page, '/left#1.1.00000000.AAAA');
