@@ -6,7 +6,7 @@ import { lookText } from '$core/plan/look-words';
 import { looksFor, type Look } from '$core/plan/looks';
 import { planFor, type Plan, type PlannedOption } from '$core/plan/plan';
 import type { Job, Thermostat } from '$core/job/schema';
-import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES } from '$core/trade/vocabulary';
+import { FAMILY_NAMES, METHOD_IDS, VERDICT_NAMES, WAITS_NAME } from '$core/trade/vocabulary';
 import { percentText, quantityText, voltsText } from '$core/trade/figures';
 import type { Arguments } from '../arguments';
 import { isJob, loadJob, pickThermostat } from '../load';
@@ -87,7 +87,7 @@ function pageOf(thermostat: Thermostat, made: Plan, looks: readonly Look[]): str
 
 /** What waits for a look is not refused for good. */
 function verdictName({ verdict, closing }: PlannedOption): string {
-  return closing?.what === 'asks' ? 'Not known yet' : VERDICT_NAMES[verdict];
+  return closing?.what === 'asks' ? WAITS_NAME : VERDICT_NAMES[verdict];
 }
 
 /** What closes several ways for one reason is said once, below their names. */

@@ -39,7 +39,7 @@ const OF_THE_DEVICE: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'device-needs-supply'
 ]);
 
-/** What is missing in the record or does not run in its circuit: as long as something of it is unread, what was not seen may be there. */
+/** What is missing in the record, or follows from its circuit: as long as something of it is unread, what was not seen may be there and change it. */
 const SILENCES: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'burner-without-blower',
   'cable-too-few',

@@ -140,3 +140,6 @@ export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {
   pro: 'Licensed person',
   no: 'Not this way'
 };
+
+/** For a way that waits for a look: its verdict is `no` until then. */
+export const WAITS_NAME = 'Not known yet';

@@ -6,7 +6,7 @@ import { controllersFor } from '$core/match/mains/match';
 import { planMains, type MainsPlan, type MainsWay } from '$core/plan/mains/plan';
 import { runsText } from '$core/proof/mains/row-text';
 import { LAYOUT_NAMES, MAINS_METHODS, MAINS_METHOD_NAMES } from '$core/trade/mains';
-import { VERDICT_NAMES } from '$core/trade/vocabulary';
+import { VERDICT_NAMES, WAITS_NAME } from '$core/trade/vocabulary';
 import type { Arguments } from '../../arguments';
 import { wrongUse, type Outcome, type WrongUse } from '../../outcome';
 import { mainsLines, table, wrap } from '../../page';
@@ -56,7 +56,7 @@ function pageOf(point: MainsPoint, plan: MainsPlan): string {
   const { taken, controller } = plan;
   return [
     `${point.name}: ${LAYOUT_NAMES[plan.identification.layout]}${controller ? `, ${controllerName(controller)}` : ''}`,
-    ...(plan.waiting.length > 0 ? ['Not decided yet:'] : []),
+    ...(plan.waiting.length > 0 ? ['Not decided yet, see what is asked:'] : []),
     ...mainsLines(plan.questions),
     ...(plan.today.length > 0 ? ['Wrong already:', ...mainsLines(plan.today)] : []),
     '',
@@ -83,7 +83,7 @@ function wayLines(way: MainsWay): string[] {
   const facts = way.method === 'keep' ? '' : `, ${usual} min (${low} to ${high})`;
   return [
     ...wrap(
-      `${(way.closing === 'asks' ? 'Not known yet' : VERDICT_NAMES[way.verdict]).padEnd(15)} ${MAINS_METHOD_NAMES[way.method]} (${way.method}, ${way.variant.id}${facts})`,
+      `${(way.closing === 'asks' ? WAITS_NAME : VERDICT_NAMES[way.verdict]).padEnd(15)} ${MAINS_METHOD_NAMES[way.method]} (${way.method}, ${way.variant.id}${facts})`,
       '',
       '                '
     ),

@@ -7,7 +7,7 @@
   import type { MainsMatch } from '$core/match/mains/match';
   import type { MainsWay } from '$core/plan/mains/plan';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
-  import { VERDICT_NAMES } from '$core/trade/vocabulary';
+  import { VERDICT_NAMES, WAITS_NAME } from '$core/trade/vocabulary';
   import ControllerForm from '$lib/mains/controller-form.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -149,7 +149,7 @@
               <p class="min-w-0">
                 <VerdictMark
                   verdict={way.verdict}
-                  words={way.closing === 'asks' ? { ...VERDICT_NAMES, no: 'Not known yet' } : VERDICT_NAMES}
+                  words={way.closing === 'asks' ? { ...VERDICT_NAMES, no: WAITS_NAME } : VERDICT_NAMES}
                 />
                 <b class="block">{MAINS_METHOD_NAMES[way.method]}</b>
                 <span class="quiet text-sm"

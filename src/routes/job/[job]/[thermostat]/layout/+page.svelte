@@ -85,7 +85,7 @@
         <p class="quiet mb-2">Solved as a circuit for every state of timer and thermostats.</p>
         <TruthTable found={plan.found} before={plan.table} after={null} />
       </section>
-    {:else}
+    {:else if plan.waiting.length > 0}
       <p class="sheet-of-paper p-4">
         What it does today is worked out once every wire and screw in use is read: as long as one is not, what
         seems to stand still may run.
