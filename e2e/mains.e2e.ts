@@ -289,6 +289,8 @@ test.describe('on a phone', () => {
       'one end has not been read'
     );
     await expect(page.locator('[data-way^=replace-both]').first()).toContainText('Not known yet');
+    await expect(page.locator('[data-way^=keep]')).toContainText('Until then');
+    await expect(page.locator('[data-controller=ct-oskerry-twin]')).toContainText('Fits so far');
     await expectNoSideways(page);
     await expectAccessible(page);
     await goByLink(page, `/job/job-half-read/${job.thermostats[0]!.id}/layout`);

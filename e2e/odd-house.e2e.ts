@@ -48,6 +48,16 @@ test('a mark that nobody knows closes every way, is asked about first, and opens
   await expectAccessible(page);
   await expectNoSideways(page);
 
+  await goTo(page, 'thermostat');
+  await expect(page.getByRole('region', { name: 'As far as is known' })).toContainText(
+    'Nobody knows what QX'
+  );
+  await expect(page.getByRole('list', { name: 'Thermostats' })).toContainText('Fits so far');
+  await page.getByRole('link', { name: /^Sheet of the .*Fellgate 4/ }).click();
+  const advice = page.getByRole('region', { name: 'What would make it fit' });
+  await expect(advice).toContainText('judged by what the wall says');
+  await expectAccessible(page);
+
   await goTo(page, 'sheet');
   const screw = page.locator('[data-screw]').filter({ hasText: 'QX' });
   await expect(screw).toContainText('nobody knows what it is for');

@@ -1,5 +1,5 @@
 /** Finding out why, in the thread: the table of a wiring is made once and kept; after that an answer is a matter of milliseconds. */
-import type { LongRun } from '$core/circuit/long-run';
+import { oneStep, type LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { prepareRun, type Prepared } from '$core/diagnose/diagnosis';
 import { diagnosisRequest } from '$core/diagnose/from-plan';
@@ -23,7 +23,7 @@ export function diagnoseRun(task: DiagnoseTask): LongRun<Diagnosed> | SimulateFa
   });
   if (!thermostat) return failure('the job has no such thermostat');
   const key = keyOf(task, thermostat);
-  if (kept?.key === key) return atOnce(() => diagnosed(kept!.prepared, task, thermostat));
+  if (kept?.key === key) return oneStep(() => diagnosed(kept!.prepared, task, thermostat));
   const request = diagnosisRequest(planFor(task.job, thermostat), thermostat, task.which);
   if ('code' in request) return failure(findingText(request));
   const run = prepareRun(request);
@@ -51,12 +51,6 @@ function keyOf({ job, which }: DiagnoseTask, thermostat: Thermostat): string {
     job.devices,
     { ...thermostat, seen: [], photos: [] }
   ]);
-}
-
-function atOnce(make: () => Diagnosed): LongRun<Diagnosed> {
-  let made: Diagnosed | null = null;
-  const run = () => (made ??= make());
-  return { total: 1, done: () => (made === null ? 0 : 1), advance: () => void run(), result: run };
 }
 
 function diagnosed(prepared: Prepared, { which, hands }: DiagnoseTask, { id, seen }: Thermostat): Diagnosed {

@@ -1,5 +1,5 @@
 /** What is set up and tested, worked out in the thread: a few hundred solves. */
-import type { LongRun } from '$core/circuit/long-run';
+import { oneStep, type LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import { settingsOf } from '$core/handover/settings';
 import { finishedOf } from '$core/handover/subject';
@@ -15,8 +15,5 @@ export function finishRun(job: Job, thermostat: Thermostat): LongRun<FinishPlan>
   const finished = finishedOf(job, thermostat, planFor(job, thermostat, { neighbours }));
   if ('code' in finished)
     return { ok: false, reason: 'not-solvable', at: thermostat.id, why: findingText(finished) };
-  let made: FinishPlan | null = null;
-  const make = () =>
-    (made ??= { settings: settingsOf(finished), tests: testPlanOf(finished, { neighbours }) });
-  return { total: 1, done: () => (made === null ? 0 : 1), advance: () => void make(), result: make };
+  return oneStep(() => ({ settings: settingsOf(finished), tests: testPlanOf(finished, { neighbours }) }));
 }

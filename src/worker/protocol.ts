@@ -8,6 +8,7 @@ import type { Look } from '$core/plan/looks';
 import type { PlannedPlace } from '$core/plan/planned-place';
 import type { QuickAnswer } from '$core/plan/quick-answer';
 import type { Together } from '$core/plan/together';
+import type { WouldFit } from '$core/plan/would-fit';
 import type { FaultTable, FaultTableRequest } from '$core/diagnose/fault-table';
 import type { Hands } from '$core/diagnose/state';
 import type { DiagnoseReport, SeenReport } from '$core/formats/diagnose-report';
@@ -34,6 +35,11 @@ export interface Diagnosed {
   readonly seen: readonly SeenReport[];
 }
 
+/** One thermostat tried at a place. */
+export interface DeviceTask extends PlanTask {
+  readonly device: string;
+}
+
 /** What is set up and tested once it is lit. */
 export interface FinishPlan {
   readonly settings: SettingsSheet;
@@ -42,6 +48,7 @@ export interface FinishPlan {
 
 export interface Tasks {
   readonly mains: { readonly request: PlanTask; readonly result: MainsView };
+  readonly 'would-fit': { readonly request: DeviceTask; readonly result: WouldFit };
   readonly finish: { readonly request: PlanTask; readonly result: FinishPlan };
   readonly diagnose: { readonly request: DiagnoseTask; readonly result: Diagnosed };
   readonly tolerance: { readonly request: ToleranceRequest; readonly result: ToleranceResult };

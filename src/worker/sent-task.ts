@@ -1,7 +1,7 @@
 /** Tasks as they cross: those that hold a job send it in parts. */
 import type { Job } from '$core/job/schema';
 import type { JobJoiner, JobSplitter } from './job-parts';
-import type { DiagnoseTask, PlanTask, SentTask, Task } from './protocol';
+import type { DeviceTask, DiagnoseTask, PlanTask, SentTask, Task } from './protocol';
 
 export function sentTask(task: Task, splitter: JobSplitter): SentTask {
   switch (task.kind) {
@@ -12,7 +12,8 @@ export function sentTask(task: Task, splitter: JobSplitter): SentTask {
       const { job, thermostat } = task.request;
       return { kind: task.kind, request: thermostat, job: splitter.split(job) };
     }
-    case 'diagnose': {
+    case 'diagnose':
+    case 'would-fit': {
       const { job, ...rest } = task.request;
       return { kind: task.kind, request: rest, job: splitter.split(job) };
     }
@@ -29,8 +30,8 @@ export function receivedTask({ kind, request, job }: SentTask, joiner: JobJoiner
   const whole =
     kind === 'together'
       ? joined
-      : kind === 'diagnose'
-        ? { job: joined, ...(request as Omit<DiagnoseTask, 'job'>) }
+      : kind === 'diagnose' || kind === 'would-fit'
+        ? { job: joined, ...(request as Omit<DiagnoseTask | DeviceTask, 'job'>) }
         : ({ job: joined, thermostat: request } as PlanTask);
   return { kind, request: whole } as Task;
 }

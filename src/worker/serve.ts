@@ -1,8 +1,7 @@
 /** The side that does the work: in slices, so that it can tell how far it is and hear that it is to stop. */
-import type { LongRun } from '$core/circuit/long-run';
+import { oneStep, type LongRun } from '$core/circuit/long-run';
 import type { SimulateFailure } from '$core/circuit/simulate';
 import type { Job, Thermostat } from '$core/job/schema';
-import { quickAnswer, type QuickAnswer } from '$core/plan/quick-answer';
 import { looksRun, planRun } from '$core/plan/plan-run';
 import { plannedPlace, type PlannedPlace } from '$core/plan/planned-place';
 import { JobJoiner } from './job-parts';
@@ -84,7 +83,9 @@ function runOf(task: Task): Run | Promise<Run> {
     case 'looks':
       return onPlace(task.request, (place) => looksRun(task.request.job, place));
     case 'quick':
-      return onPlace(task.request, (place) => quickRun(task.request.job, place));
+      return import('$core/plan/quick-answer').then(({ quickAnswer }) =>
+        onPlace(task.request, (place) => oneStep(() => quickAnswer(task.request.job, place)))
+      );
     case 'tolerance':
       return import('$core/circuit/tolerance').then(({ toleranceRun }) => toleranceRun(task.request));
     case 'faults':
@@ -97,16 +98,13 @@ function runOf(task: Task): Run | Promise<Run> {
       return import('./finish-run').then(({ finishRun }) =>
         onPlace(task.request, (place) => finishRun(task.request.job, place))
       );
+    case 'would-fit':
+      return import('./would-fit-run').then(({ wouldFitRun }) =>
+        onPlace(task.request, (place) => wouldFitRun(task.request, place))
+      );
     case 'together':
       return import('$core/plan/together').then(({ togetherRun }) => togetherRun(task.request));
   }
-}
-
-/** Two plans and a few looks: one step. */
-function quickRun(job: Job, place: Thermostat): LongRun<QuickAnswer> {
-  let made: QuickAnswer | null = null;
-  const make = () => (made ??= quickAnswer(job, place));
-  return { total: 1, done: () => (made === null ? 0 : 1), advance: () => void make(), result: make };
 }
 
 function placeRun(job: Job, place: Thermostat): LongRun<PlannedPlace> {

@@ -15,3 +15,10 @@ export function finish<T>(run: LongRun<T>): T {
   run.advance(run.total);
   return run.result();
 }
+
+/** Work that is short enough for one step; it is made when that is taken, and once. */
+export function oneStep<T extends object>(make: () => T): LongRun<T> {
+  let made: T | null = null;
+  const run = () => (made ??= make());
+  return { total: 1, done: () => (made === null ? 0 : 1), advance: () => void run(), result: run };
+}

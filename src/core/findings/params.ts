@@ -188,12 +188,18 @@ export interface MatchParams {
   'supply-not-proven': OfModel & { readonly what: 'match' | 'method' };
   'missing-terminal':
     | (OfModel & OfConductor & { readonly what: 'mark'; readonly mark: string; readonly means: string })
-    | (OfConductor & { readonly what: 'role'; readonly role: string })
+    | (OfConductor & { readonly what: 'role' | 'role-in-some'; readonly role: string })
     | (OfModel & OfConductor & { readonly what: 'stays-off'; readonly mark: string });
   'too-few-stages': OfModel & { readonly stage: 'heat' | 'compressor' };
   'no-heat-pump': OfModel & { readonly sure: boolean };
   'link-must-suit-supplies':
-    (OfModel & { readonly what: 'joined-inside' }) | { readonly what: 'must-be-out' | 'cut-for-good' };
+    | (OfModel & { readonly what: 'joined-inside' })
+    | { readonly what: 'must-be-out' | 'cut-for-good' }
+    /** Nobody has seen where each of these hot wires comes from. */
+    | (OfModel & {
+        readonly what: 'may-be-joined' | 'may-have-to-be-out';
+        readonly conductors: readonly string[];
+      });
   'link-to-be-cut': None;
   'wrong-voltage-class': OfModel & { readonly voltageClass: 'line' | 'millivolt' };
   'device-has-no-common': (OfModel & { readonly what: 'none' }) | { readonly what: 'sheet' };

@@ -6,7 +6,7 @@ import { TRIED_STILL } from '../diagnose/tried-code';
 import type { MainsFinding } from '../findings/mains';
 import type { LayoutIdentification } from '../identify/mains/layout';
 import { controllerName } from '../match/mains/controllers';
-import type { MainsMatch } from '../match/mains/match';
+import type { ControllerHere } from '../plan/mains/controllers-here';
 import type { MainsPlan, MainsWay } from '../plan/mains/plan';
 import { rowId } from '../proof/mains/rows';
 import { rowText } from '../proof/mains/row-text';
@@ -41,14 +41,16 @@ export function layoutReport(identified: LayoutIdentification, questions: readon
   };
 }
 
-export function mainsMatchReport(thermostat: string, matches: readonly MainsMatch[]) {
+export function mainsMatchReport(thermostat: string, matches: readonly ControllerHere[]) {
   return {
     thermostat,
-    models: matches.map(({ facts, verdict, fits, methods }) => ({
+    models: matches.map(({ facts, verdict, fits, methods, known, closing }) => ({
       model: facts.id,
       name: controllerName(facts),
       verdict,
       fits,
+      known,
+      closing,
       methods: methods.map((match) => ({
         method: match.method,
         verdict: match.verdict,

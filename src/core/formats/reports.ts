@@ -4,7 +4,7 @@ import type { Identification } from '../identify/identify';
 import type { Trait } from '../identify/traits/types';
 import type { WiringState } from '../job/bench-schema';
 import { aspectOf } from '../match/aspects';
-import type { Match } from '../match/match';
+import type { Match } from '../match/matched';
 import type { Move } from '../plan/move-types';
 import type { Together } from '../plan/together';
 import { lookText } from '../plan/look-words';
@@ -62,11 +62,12 @@ function traitReport(trait: Trait) {
 export function matchReport(thermostat: string, matches: readonly Match[]) {
   return {
     thermostat,
-    models: matches.map(({ device, verdict, findings }) => ({
+    models: matches.map(({ device, verdict, known, findings }) => ({
       model: device.id,
       maker: device.maker,
       name: device.model,
       verdict,
+      known,
       findings: findings.map((finding) => ({ ...findingReport(finding), aspect: aspectOf(finding) }))
     }))
   };

@@ -11,7 +11,7 @@ export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
   needs: 'Needs',
   cut: 'Has to be cut or taken out',
   set: 'Has to be set',
-  fits: 'Fits'
+  fits: 'Good to know'
 };
 
 const byCode: Partial<Record<FindingCode, Aspect>> = {

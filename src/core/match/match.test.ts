@@ -65,7 +65,7 @@ describe('checks', () => {
     const found = match(heatPumpHouse(), 'de-pair');
     expect(found.findings.find((finding) => finding.code === 'missing-terminal')).toMatchObject({
       level: 'stop',
-      because: [ref.conductor('co-6'), ref.device('de-pair')]
+      because: [ref.conductor('co-6'), ref.machine('eq-1'), ref.device('de-pair')]
     });
     expect(codes(heatPumpHouse(), 'de-onebar')).not.toContain('missing-terminal');
   });

@@ -3,12 +3,16 @@ import type { Identification } from '../identify/identify';
 import type { DeviceFacts } from '../job/device-facts';
 import type { Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
+import type { WireJobs } from './wire-jobs';
 
+/** A thermostat's place, the same for every device that is tried there; with the device. */
 export interface MatchSituation {
   readonly identification: Identification;
   readonly wiring: Wiring;
   /** Worlds still believable, likeliest first; empty while nothing is. */
   readonly worlds: readonly World[];
+  /** What each wire does, in the order of the worlds. */
+  readonly jobs: readonly WireJobs[];
   readonly device: DeviceFacts;
 }
 

@@ -67,7 +67,7 @@ function mainsStepText(step: MainsStep): string {
     case 'mains-wires':
       return step.count === 0
         ? `Write down which wire is on which ${step.hub === 'boiler' ? 'terminal of the boiler' : 'number of the wiring centre'}`
-        : `Read the wires on: ${counted(step.count, 'end is', 'ends are')} not read yet`;
+        : `Read the rest of the wires: ${counted(step.count, 'end is', 'ends are')} not read yet`;
     case 'mains-choose':
       return 'Choose a controller, and what it replaces';
     case 'mains-who':

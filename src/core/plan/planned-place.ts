@@ -5,7 +5,8 @@
 import type { Finding } from '../findings/finding';
 import type { Job, Thermostat } from '../job/schema';
 import { chosenFindings } from '../match/chosen';
-import { matchAll, type Match } from '../match/match';
+import { matchAll } from '../match/match';
+import type { Match } from '../match/matched';
 import { knownSupplies, type KnownSupplies } from '../safety/known-supplies';
 import { beforeBuying, type BeforeBuying } from '../survey/before-buying';
 import { heatSourceIn, savingPlace } from '../survey/heat-source-in';

@@ -153,7 +153,7 @@ describe('the one next step', () => {
     const chosen = (method: MethodId, verdict: Verdict): StandingFacts => ({
       ...facts,
       identification: { ...facts.identification, decided: true },
-      match: { device: device!, verdict: 'go', findings: [] },
+      match: { device: device!, verdict: 'go', findings: [], open: [], known: 'read' },
       thermostat: {
         ...facts.thermostat,
         conductors: read,
@@ -183,7 +183,10 @@ describe('the one next step', () => {
         answer
       }));
       const facts = factsOf({ job, thermostat: { ...place, seen: entries } });
-      return stepOf({ ...facts, match: { device: facts.plan.device, verdict: 'go', findings: [] } });
+      return stepOf({
+        ...facts,
+        match: { device: facts.plan.device, verdict: 'go', findings: [], open: [], known: 'read' }
+      });
     };
     expect(after()).toEqual({ what: 'power-up', station: 'power' });
     expect(after(['display', 'dark'])).toEqual({ what: 'find-out', station: 'why' });
@@ -199,7 +202,13 @@ describe('the one next step', () => {
         job,
         thermostat: { ...place, seen: [{ at, observation: 'display', answer: 'lit' }], ...more }
       });
-      const match = { device: facts.plan.device, verdict: 'go', findings: [] } as const;
+      const match = {
+        device: facts.plan.device,
+        verdict: 'go',
+        findings: [],
+        open: [],
+        known: 'read'
+      } as const;
       return nextStep({ ...facts, match, standing: standingOf(facts), looks: [], machines: [], closed }).what;
     };
     const place = job.thermostats[0]!;

@@ -3,7 +3,7 @@ import { sortFindings, type Finding } from '../findings/finding';
 import type { Identification } from '../identify/identify';
 import type { Thermostat } from '../job/schema';
 import type { SafetyStanding } from '../safety/standing';
-import type { Match } from '../match/match';
+import type { Match } from '../match/matched';
 import type { Plan } from './plan';
 
 export interface StandingFacts {

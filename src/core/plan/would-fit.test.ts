@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { findDevice } from '../match/catalogue';
-import { matchDevice } from '../match/match';
 import type { House } from '../houses/builder';
 import { FAMILY_HOUSES } from '../houses/families';
 import { furnaceFourWires, furnaceWithCommon, heatPumpHouse, lineVoltageHouse } from '../houses/houses';
@@ -9,9 +8,7 @@ import { wouldFit } from './would-fit';
 
 describe('what would make it fit', () => {
   const fit = (where: House, model: string) => {
-    const device = findDevice(where.job, model)!;
-    const { options } = planFor(where.job, where.thermostat, { device });
-    return wouldFit(where.job, where.thermostat, matchDevice(where.job, where.thermostat, device), options);
+    return wouldFit(where.job, where.thermostat, findDevice(where.job, model)!);
   };
 
   it('names the ways that would feed it here', () => {

@@ -5,6 +5,7 @@ import type { Conductor } from '../job/schema';
 import type { House } from '../houses/builder';
 import { withConductor, withJob, withThermostat } from '../houses/changed';
 import { findDevice } from '../match/catalogue';
+import type { Match } from '../match/matched';
 import { planFor, type Plan } from '../plan/plan';
 import { situationOf } from '../supply/situation';
 import { isHot } from '../trade/terminals';
@@ -108,6 +109,7 @@ const OF_BELIEF: ReadonlySet<Finding['code']> = new Set([
   'voltage-class-unsettled',
   'system-unknown',
   'system-unsettled',
+  'wrong-voltage-class',
   'no-circuit',
   'not-for-this-family'
 ]);
@@ -172,6 +174,36 @@ export function refusedForGood(full: Plan, less: Plan): string[] {
   return less.options
     .filter(({ method, closing }) => method !== 'none' && closing?.what === 'settled' && isOpen(method))
     .map(({ method }) => `${method}: refused for good`);
+}
+
+/**
+ * Thermostats that are judged better with less known, though what was said against them does not rest on what is gone; and those that are
+ * said to fit, though something that decides it is open.
+ */
+export function bolderMatches(
+  full: readonly Match[],
+  less: readonly Match[],
+  gone: ReadonlySet<string>
+): string[] {
+  const before = new Map(full.map((match) => [match.device.id, match]));
+  return less.flatMap((match) => {
+    const was = before.get(match.device.id);
+    if (match.verdict === 'go' && match.known !== 'read')
+      return [`${match.device.id}: fits past what is open`];
+    if (!was || VERDICTS.indexOf(match.verdict) >= VERDICTS.indexOf(was.verdict)) return [];
+    const vanished = was.findings.filter(
+      ({ level, code }) =>
+        level !== 'note' && !match.findings.some((said) => said.code === code && said.level === level)
+    );
+    const excused = vanished.every(
+      (said) => restsOn(said, gone) || OF_BELIEF.has(said.code) || said.code === 'set-up'
+    );
+    return excused && vanished.length > 0
+      ? []
+      : [
+          `${match.device.id}: ${was.verdict} becomes ${match.verdict}: ${vanished.map(({ code }) => code).join()}`
+        ];
+  });
 }
 
 /** Facts that a walk takes: every `step`-th, from the one at `from` on. */

@@ -61,6 +61,16 @@ function bestOf(mains: MainsControls, controller: string): ReadonlyMap<MainsMeth
   return best;
 }
 
+/** Controllers that are judged better with less known, or that a look would have made fit and that are refused for good. */
+function bolderControllers(full: MainsControls, less: MainsControls): string[] {
+  const known = new Map(planMains(full).matches.map((match) => [match.facts.id, match]));
+  return planMains(less).matches.flatMap(({ facts, verdict, closing }) => {
+    const was = known.get(facts.id)?.verdict ?? 'no';
+    if (VERDICTS.indexOf(verdict) < VERDICTS.indexOf(was)) return [`${facts.id} is judged better`];
+    return was !== 'no' && closing === 'settled' ? [`${facts.id} is refused for good`] : [];
+  });
+}
+
 /** Takes the facts of a record away one by one, and plans it without each for these controllers; all of the catalogue unless said otherwise. */
 export function walkMainsLessKnown(
   mains: MainsControls,
@@ -76,8 +86,9 @@ export function walkMainsLessKnown(
   const facts = [...knowingLess(mains)].filter((_, at) => at % step === from % step);
   return {
     facts: facts.length,
-    bold: facts.flatMap(([what, less], at) =>
-      controllersAt(at).flatMap((controller) =>
+    bold: facts.flatMap(([what, less], at) => [
+      ...bolderControllers(mains, less).map((word) => `${what}: ${word}`),
+      ...controllersAt(at).flatMap((controller) =>
         [...bestOf(less, controller)].flatMap(([method, now]) => {
           const CLOSED = VERDICTS.indexOf('no');
           const was = knownOf(controller).get(method)?.verdict ?? CLOSED;
@@ -87,6 +98,6 @@ export function walkMainsLessKnown(
           ];
         })
       )
-    )
+    ])
   };
 }

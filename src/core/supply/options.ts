@@ -4,7 +4,7 @@ import { ref } from '../findings/refs';
 import type { DeviceFacts } from '../job/device-facts';
 import { doubted } from '../explain/doubted';
 import { leavesAlone } from '../explain/explain';
-import { heatPump } from '../match/checks/heat-pump';
+import { heatPumpFindings } from '../match/checks/heat-pump';
 import { remembered } from '../proof/proof-memory';
 import type { Proof, ProofInput, ProofNeighbour, Prover } from '../proof/types';
 import type { MethodId, Verdict } from '../trade/vocabulary';
@@ -78,12 +78,7 @@ export function provenOptions(
   const conditions = [
     ...situation.conditions,
     // What the sheet says that it cannot drive is nothing that copper and coils would show.
-    ...heatPump.check({
-      identification: situation.identification,
-      wiring: situation.recorded,
-      worlds: situation.worlds.map(({ world }) => world),
-      device
-    })
+    ...heatPumpFindings({ worlds: situation.worlds.map(({ world }) => world), device })
   ];
   return offers.map(({ method, variant, offer }) => {
     const { after } = offer;

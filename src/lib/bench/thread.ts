@@ -1,12 +1,39 @@
 /** The web worker for long work, started once when it is first needed. */
 import { clientOf, type Client } from '$worker/client';
-import type { FromThread, Port, ToThread } from '$worker/protocol';
+import type { FromThread, Port, TaskKind, Tasks, ToThread } from '$worker/protocol';
 
 let client: Client | null = null;
 
 export function longWork(): Client {
   client ??= clientOf(portOf());
   return client;
+}
+
+/** What the thread gives, or null and why it gives nothing. */
+export type Hear<T> = (result: T | null, trouble: string) => void;
+
+/** Asks the thread and returns the way to stop: after that nothing is heard any more. */
+export function ask<K extends TaskKind>(
+  kind: K,
+  request: Tasks[K]['request'],
+  hear: Hear<Tasks[K]['result']>,
+  onProgress: (share: number) => void = () => undefined
+): () => void {
+  const stop = new AbortController();
+  const { signal } = stop;
+  longWork()
+    .run(kind, request, { signal, onProgress })
+    .then(
+      (outcome) => {
+        if (signal.aborted) return;
+        if (outcome.ok) hear(outcome.result, '');
+        else hear(null, outcome.reason === 'failed' ? outcome.why : '');
+      },
+      (error: unknown) => {
+        if (!signal.aborted) hear(null, error instanceof Error ? error.message : String(error));
+      }
+    );
+  return () => stop.abort();
 }
 
 function portOf(): Port<ToThread, FromThread> {

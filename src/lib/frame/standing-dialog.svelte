@@ -10,7 +10,7 @@
   import ProofTable from '../reasons/proof-table.svelte';
   import VerdictMark from '../reasons/verdict-mark.svelte';
   import Why from '../reasons/why.svelte';
-  import { FIT_WORDS } from '../device/words';
+  import FitMark from '../device/fit-mark.svelte';
   import { getPlace } from '../state/context';
   import Dialog from './dialog.svelte';
   import { say } from '../words/manner.svelte';
@@ -72,7 +72,7 @@
       <span class="value">{place.device ? deviceName(place.device) : 'None chosen'}</span>
       {#snippet reasons()}
         {#if place.match}
-          <p class="mb-2"><VerdictMark verdict={place.match.verdict} words={FIT_WORDS} /></p>
+          <p class="mb-2"><FitMark match={place.match} /></p>
           <FindingList findings={place.match.findings} />
           {#if place.match.findings.length === 0}<p>Everything that works today has a terminal on it.</p>{/if}
         {:else}

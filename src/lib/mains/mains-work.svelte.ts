@@ -1,7 +1,7 @@
 /** What the pages of mains controls show, as they follow it: the thread works it out from the record after every edit. */
 import type { MainsView } from '$core/handover/mains/view';
 import type { MainsControls } from '$core/job/mains-schema';
-import { longWork } from '../bench/thread';
+import { ask } from '../bench/thread';
 import type { Place } from '../state/place.svelte';
 
 export class MainsWork {
@@ -33,19 +33,9 @@ export class MainsWork {
     const { mains } = this;
     if (mains === null || this.#found?.mains === mains) return undefined;
     const { job, thermostat } = this.#place;
-    const stop = new AbortController();
-    longWork()
-      .run('mains', { job, thermostat: thermostat.id }, { signal: stop.signal })
-      .then(
-        (outcome) => {
-          if (stop.signal.aborted) return;
-          if (outcome.ok) this.#found = { mains, view: outcome.result };
-          this.trouble = outcome.ok || outcome.reason === 'cancelled' ? '' : outcome.why;
-        },
-        (error: unknown) => {
-          if (!stop.signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
-        }
-      );
-    return () => stop.abort();
+    return ask('mains', { job, thermostat: thermostat.id }, (view, trouble) => {
+      if (view !== null) this.#found = { mains, view };
+      this.trouble = trouble;
+    });
   }
 }

@@ -8,7 +8,7 @@ import { unmatchedFindings } from '$core/reading/match-ends';
 import { safetyOf, type SafetyStanding } from '$core/safety/standing';
 import type { BeforeBuying } from '$core/survey/before-buying';
 import type { HouseStudy } from '$core/survey/house-study';
-import type { Match } from '$core/match/match';
+import type { Match } from '$core/match/matched';
 import type { Look } from '$core/plan/looks';
 import type { Plan } from '$core/plan/plan';
 import { mayChangeTheWay, nextStep, type NextStep } from '$core/plan/next-step';

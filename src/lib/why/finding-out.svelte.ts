@@ -3,7 +3,7 @@ import { setStep, type Path } from '$core/job/steps';
 import type { WiringState } from '$core/job/bench-schema';
 import type { Hands } from '$core/diagnose/state';
 import type { Diagnosed } from '$worker/protocol';
-import { longWork } from '../bench/thread';
+import { ask } from '../bench/thread';
 import { clock } from '../state/clock.svelte';
 import type { Place } from '../state/place.svelte';
 
@@ -24,29 +24,19 @@ export class FindingOut {
   /** Works out where it stands, whenever something was seen or done; returns the way to stop. */
   follow(): () => void {
     const { job, thermostat } = this.#place;
-    const stop = new AbortController();
+    const request = { job, thermostat: thermostat.id, which: this.which, hands: this.hands };
     this.busy = true;
     this.progress = 0;
-    longWork()
-      .run(
-        'diagnose',
-        { job, thermostat: thermostat.id, which: this.which, hands: this.hands },
-        { signal: stop.signal, onProgress: (share) => (this.progress = share) }
-      )
-      .then(
-        (outcome) => {
-          if (stop.signal.aborted) return;
-          this.busy = false;
-          this.found = outcome.ok ? outcome.result : null;
-          this.trouble = outcome.ok || outcome.reason === 'cancelled' ? '' : outcome.why;
-        },
-        (error: unknown) => {
-          if (stop.signal.aborted) return;
-          this.busy = false;
-          this.trouble = error instanceof Error ? error.message : String(error);
-        }
-      );
-    return () => stop.abort();
+    return ask(
+      'diagnose',
+      request,
+      (found, trouble) => {
+        this.busy = false;
+        this.found = found;
+        this.trouble = trouble;
+      },
+      (share) => (this.progress = share)
+    );
   }
 
   get #path(): Path {

@@ -5,7 +5,7 @@
   import { makeId } from '$core/job/ids';
   import type { QuickAnswer } from '$core/plan/quick-answer';
   import { jobOfLook, NOTHING_SEEN, QUICK_QUESTIONS, type QuickLook } from '$core/survey/quick-look';
-  import { longWork } from '$lib/bench/thread';
+  import { ask } from '$lib/bench/thread';
   import Letters from '$lib/home/letters.svelte';
   import Answer from '$lib/home/answer.svelte';
   import { keepJob, unitsOf } from '$lib/home/keep-job';
@@ -19,19 +19,11 @@
 
   $effect(() => {
     const [place] = job.thermostats;
-    const stop = new AbortController();
-    if (place)
-      longWork()
-        .run('quick', { job, thermostat: place.id }, { signal: stop.signal })
-        .then(
-          (outcome) => {
-            if (stop.signal.aborted) return;
-            if (outcome.ok) answer = outcome.result;
-            else if (outcome.reason === 'failed') trouble = outcome.why;
-          },
-          (error: unknown) => (trouble = error instanceof Error ? error.message : String(error))
-        );
-    return () => stop.abort();
+    if (!place) return undefined;
+    return ask('quick', { job, thermostat: place.id }, (found, why) => {
+      if (found !== null) answer = found;
+      trouble = why;
+    });
   });
 
   function answerWith(id: string, value: string): void {

@@ -3,7 +3,6 @@ import { planMains } from '$core/plan/mains/plan';
 import { LAYOUT_NAMES } from '$core/trade/mains';
 import { percentText } from '$core/trade/figures';
 import { controllerName } from '$core/match/mains/controllers';
-import { matchControllers } from '$core/match/mains/match';
 import { mainsLines, table, wrap } from '../../page';
 
 /** The layout, what it follows from, and what nobody can explain yet. */
@@ -31,8 +30,14 @@ export function layoutLines(mains: MainsControls): string[] {
 }
 
 export function matchLines(mains: MainsControls): string[] {
-  return matchControllers(mains).flatMap(({ facts, verdict, fits, methods }) => [
-    `  ${verdict.padEnd(4)}  ${controllerName(facts)} (${facts.id})${fits === null ? '' : `, for ${fits}`}`,
+  return planMains(mains).matches.flatMap(({ facts, verdict, fits, methods, known, closing }) => [
+    `  ${verdict.padEnd(4)}  ${controllerName(facts)} (${facts.id})${fits === null ? '' : `, for ${fits}`}${
+      closing === 'asks'
+        ? ', not known yet'
+        : fits !== null && known === 'so-far'
+          ? ', as far as is read'
+          : ''
+    }`,
     ...methods.flatMap((match) => [
       `        ${match.method}: ${match.verdict}`,
       ...mainsLines(match.findings, '          ')

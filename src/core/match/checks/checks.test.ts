@@ -5,8 +5,14 @@ import { makeId } from '../../job/ids';
 import { house, type House, type HouseSketch } from '../../houses/builder';
 import { FAMILY_HOUSES } from '../../houses/families';
 import { boilerPlusAcHouse, furnaceFourWires, furnaceWithCommon, heatPumpHouse } from '../../houses/houses';
+import { worldOf } from '../../houses/hand-wired';
+import type { World } from '../../devices/world';
+import { identify } from '../../identify/identify';
+import { wiringOf } from '../../wiring/from-job';
 import { findDevice } from '../catalogue';
 import { matchDevice } from '../match';
+import { wireJobs } from '../wire-jobs';
+import { terminals } from './terminals';
 
 const base = findDevice(furnaceWithCommon().job, 'de-fellgate')!;
 /** A device that would suit any house, but for what is said. */
@@ -77,7 +83,55 @@ describe('stages', () => {
   });
 });
 
+describe('voltage', () => {
+  it('on data wires none fits, and no terminal is asked for there', () => {
+    const data = matched(FAMILY_HOUSES.communicating.incomplete());
+    expect(data.verdict).toBe('no');
+    expect(data.findings.map(({ code }) => code)).toEqual(['data-conductors']);
+  });
+
+  it('on mains nothing else is said, nor is anybody sent to the wires', () => {
+    const mains = matched(FAMILY_HOUSES['line-voltage'].plain(), { marks: ['C'] });
+    expect(mains.findings.map(({ code }) => code)).toEqual(['wrong-voltage-class']);
+    expect(mains.open).toEqual([]);
+  });
+});
+
 describe('terminals', () => {
+  it('are asked for by what the wall says as long as nobody knows what the machine’s screw does', () => {
+    const marks = device().marks.filter((mark) => mark !== 'Y');
+    const riddle = staged({
+      strands: ['RD R R', 'WH W W', 'YE Y QX', 'GN G G', 'BU C C'],
+      board: ['R', 'C', 'W', 'QX', 'G']
+    });
+    expect(found(riddle, 'missing-terminal', { marks })).toMatchObject([{ level: 'stop' }]);
+    const nowhere = staged({ strands: ['RD R R', 'WH W W', 'YE Y unseen', 'GN G G'], board: [] });
+    expect(found(nowhere, 'missing-terminal', { marks })).toMatchObject([{ level: 'stop' }]);
+  });
+
+  it('refuse for what it has to drive in each believable system, and only doubt for what it has to in some', () => {
+    const { job, thermostat } = house({
+      strands: ['RD R R', 'YE Y Y', 'GN G G', 'BU B B'],
+      board: ['R', 'W', 'Y', 'G', 'B'],
+      observed: { 'conductor-build': 'thin' }
+    });
+    const identification = identify(job, thermostat);
+    const wiring = wiringOf(job, thermostat);
+    const [pump, furnace] = [worldOf('heat-pump', { reversing: 'O' }), worldOf('furnace-ac')];
+    const said = (...worlds: World[]) =>
+      terminals
+        .check({
+          identification,
+          wiring,
+          worlds,
+          jobs: worlds.map((world) => wireJobs(wiring, world)),
+          device: device({ marks: ['R', 'C', 'W', 'Y', 'G'] })
+        })
+        .map(({ level, params }) => [level, 'what' in params ? params.what : null]);
+    expect(said(pump)).toEqual([['stop', 'role']]);
+    expect(said(pump, furnace)).toEqual([['warn', 'role-in-some']]);
+  });
+
   it.each([
     ['the blower', 'G', 'warn'],
     ['the compressor', 'Y', 'stop'],
@@ -127,6 +181,28 @@ describe('rails', () => {
     expect(found(furnaceWithCommon(), code, { rails }).filter((finding) => finding.level !== 'note')).toEqual(
       []
     );
+  });
+
+  const half = (strands: readonly string[]) => staged({ strands: [...strands, 'WH W W', 'YE Y Y'] });
+
+  it.each([
+    ['one-r', 'may-be-joined'],
+    ['joined-inside', 'may-be-joined'],
+    ['link-removable', 'may-have-to-be-out'],
+    ['link-to-be-cut', 'may-have-to-be-out']
+  ] as const)('%s with two hot wires of which one was not followed: %s, a caution', (rails, what) => {
+    for (const strands of [
+      ['RD RH R', 'BK RC unseen'],
+      ['RD RH unseen', 'BK RC R']
+    ])
+      expect(found(half(strands), 'link-must-suit-supplies', { rails })).toMatchObject([
+        { level: 'warn', params: { what, conductors: ['red', 'black'] } }
+      ]);
+  });
+
+  it('with a second hot wire that was seen to end on nothing are none of two supplies', () => {
+    const single = half(['RD RH R', 'BK RC loose']);
+    expect(found(single, 'link-must-suit-supplies', { rails: 'one-r' })).toEqual([]);
   });
 
   it('with one transformer are a setting at most', () => {

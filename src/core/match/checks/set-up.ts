@@ -17,7 +17,10 @@ export const setUp: MatchCheck = {
     const kinds = [...new Set(worlds.map(kindOf))];
     const system = { what: 'system', systems: kinds } as const;
     const found: Finding[] = [
-      finding(kinds.length > 1 ? 'warn' : 'note', 'set-up', system, [ref.device(device.id)])
+      // As long as the system is open, that it is open is said of the place.
+      finding(kinds.length > 1 && identification.decided ? 'warn' : 'note', 'set-up', system, [
+        ref.device(device.id)
+      ])
     ];
     const valves = [
       ...new Set(worlds.map((world) => world.reversing).filter((reversing) => reversing !== 'none'))

@@ -8,8 +8,8 @@ import type { MatchCheck } from '../types';
 export const stages: MatchCheck = {
   id: 'stages',
   check({ device, wiring, worlds }) {
-    const [world] = worlds;
-    if (!world || isHeatPump(world.family) || world.family === 'boiler') return [];
+    const staged = worlds.filter(({ family }) => !isHeatPump(family) && family !== 'boiler');
+    if (staged.length === 0) return [];
     const found: Finding[] = [];
     const board = boards(wiring).find((candidate) => hasMark(candidate, 'W2') || hasMark(candidate, 'Y2'));
     if (!board) return [];
@@ -17,7 +17,7 @@ export const stages: MatchCheck = {
     if (hasMark(board, 'W2') && device.heatStages < 2) {
       found.push(finding('warn', 'too-few-stages', { stage: 'heat', model: device.model }, because));
     }
-    if (hasMark(board, 'Y2') && world.compressor && device.coolStages < 2) {
+    if (hasMark(board, 'Y2') && staged.some(({ compressor }) => compressor) && device.coolStages < 2) {
       found.push(finding('warn', 'too-few-stages', { stage: 'compressor', model: device.model }, because));
     }
     return found;

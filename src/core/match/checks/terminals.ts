@@ -1,11 +1,10 @@
 import { ref } from '../../findings/refs';
-import { markForRole, roleOf, type Role } from '../../devices/roles';
+import { markForRole, type Role } from '../../devices/roles';
 import { finding, type Finding } from '../../findings/finding';
 import { MARKS } from '../../trade/terminals';
-import { assumeUnseenEnds } from '../../wiring/from-job';
-import { landedMark, marksOf, sheetPlate } from '../../wiring/graph';
-import { readIn } from '../../wiring/meaning';
+import { deviceAtEnd, marksOf, sheetPlate } from '../../wiring/graph';
 import type { MatchCheck } from '../types';
+import type { WireJob } from '../wire-jobs';
 
 const spoken: Partial<Record<Role, string>> = {
   heat1: 'heat',
@@ -24,29 +23,35 @@ const spoken: Partial<Record<Role, string>> = {
 /** Every conductor that works today wants a terminal on the new thermostat. */
 export const terminals: MatchCheck = {
   id: 'terminals',
-  check({ device, wiring, worlds }) {
-    const [world] = worlds;
-    if (!world) return [];
-    const found: Finding[] = [];
-    const assumed = readIn(assumeUnseenEnds(wiring).wiring, world.family);
+  check({ device, wiring, jobs }) {
     const marks = marksOf(sheetPlate(device));
-    for (const strand of assumed.strands) {
-      const mark = strand.near.state === 'landed' ? landedMark(assumed, strand.far) : null;
-      if (mark === null) continue;
-      const role = roleOf(mark, world);
+    const lacks = ({ role }: WireJob) => role === null || markForRole(role, marks) === null;
+    return wiring.strands.flatMap((strand): Finding[] => {
+      const lacking = jobs.flatMap((byStrand) => byStrand.get(strand.id) ?? []).filter(lacks);
+      const [likeliest] = lacking;
+      if (!likeliest) return [];
+      const machine = deviceAtEnd(wiring, strand.far);
+      const because = [
+        ref.conductor(strand.id),
+        ...(machine?.kind === 'board' ? [ref.machine(machine.id)] : []),
+        ref.device(device.id)
+      ];
+      const { mark, role } = likeliest;
       if (role === null) {
         const means = MARKS.get(mark)?.means ?? 'unknown';
         const fact = { what: 'mark', conductor: strand.name, mark, means, model: device.model } as const;
-        found.push(finding('warn', 'missing-terminal', fact, [ref.conductor(strand.id)]));
-      } else if (role === 'common' || role.startsWith('hot')) {
-        continue;
-      } else if (markForRole(role, marks) === null) {
-        const level = role === 'heat1' || role === 'compressor1' || role === 'reversing' ? 'stop' : 'warn';
-        const fact = { what: 'role', role: spoken[role] ?? mark, conductor: strand.name } as const;
-        const because = [ref.conductor(strand.id), ref.device(device.id)];
-        found.push(finding(level, 'missing-terminal', fact, because));
+        return [finding('warn', 'missing-terminal', fact, because)];
       }
-    }
-    return found;
+      const inAll = lacking.length === jobs.length;
+      const what = inAll ? 'role' : 'role-in-some';
+      const level = inAll && lacking.every(isNeeded) ? 'stop' : 'warn';
+      const fact = { what, role: spoken[role] ?? mark, conductor: strand.name } as const;
+      return [finding(level, 'missing-terminal', fact, because)];
+    });
   }
 };
+
+/** Without these the house is not heated, or not cooled. */
+const NEEDED: ReadonlySet<Role | null> = new Set<Role>(['heat1', 'compressor1', 'reversing']);
+
+const isNeeded = ({ role }: WireJob) => NEEDED.has(role);

@@ -22,6 +22,7 @@ import type { Wiring } from '../../wiring/graph';
 import { nowOf, type Now } from '../../wiring/now';
 import { mainsUnits } from '../../devices/mains/screws';
 import type { Move } from '../move-types';
+import { controllersHere, type ControllerHere } from './controllers-here';
 import { effortOf, type MainsEffort } from './effort';
 import { mainsMoves } from './moves';
 import { isUnread, knownToday, mainsClosing, mainsWaiting, type MainsClosing } from './undecided';
@@ -53,13 +54,13 @@ export interface MainsPlan {
   /** Today's wiring over all rows; null where it could not be solved, or where not all of it is read. */
   readonly table: TruthTable | null;
   readonly today: readonly MainsFinding[];
-  readonly matches: readonly MainsMatch[];
+  readonly matches: readonly ControllerHere[];
   /** The controller that the ways are for: the chosen one, else the best. */
   readonly controller: ControllerFacts | null;
   /** Best first. */
   readonly ways: readonly MainsWay[];
   readonly recommended: MainsWay | null;
-  /** What the ways wait for; none where they are judged. */
+  /** What the ways and the controllers wait for; none where they are judged. */
   readonly waiting: readonly MainsFinding[];
   /** The one that is chosen, or the recommended one. */
   readonly taken: MainsWay | null;
@@ -94,6 +95,7 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
     questions
   );
   const matches = matchControllers(mains);
+  const here = controllersHere(matches, questions);
   const controller = controllerFor(mains, matches, wanted.controller ?? mains.choice.controller);
   const base = { mains, identification, found, now, inputs, table, today, questions };
   const ways = MAINS_METHOD_RULES.flatMap((rule) =>
@@ -118,11 +120,11 @@ export function planMains(mains: MainsControls, wanted: MainsWanted = {}): Mains
     inputs,
     table,
     today,
-    matches,
+    matches: here,
     controller,
     ways,
     recommended,
-    waiting: ways.some(({ closing }) => closing === 'asks') ? mainsWaiting(questions) : [],
+    waiting: [...ways, ...here].some(({ closing }) => closing === 'asks') ? mainsWaiting(questions) : [],
     taken
   };
 }

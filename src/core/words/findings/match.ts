@@ -1,6 +1,9 @@
 import type { MatchParams } from '../../findings/params';
 import type { Sentences } from './sentences';
 
+const hotWires = (conductors: readonly string[]) =>
+  `Hot wires: ${conductors.join(', ')}. Nobody has seen where each comes from: they may come from two transformers.`;
+
 export const MATCH: Sentences<MatchParams> = {
   'needs-common': (fact) => {
     switch (fact.what) {
@@ -22,6 +25,8 @@ export const MATCH: Sentences<MatchParams> = {
         return `The ${fact.conductor} wire is on ${fact.mark} (${fact.means}): the ${fact.model} gives it no place.`;
       case 'role':
         return `It has no terminal for ${fact.role}, which the ${fact.conductor} wire carries today.`;
+      case 'role-in-some':
+        return `It has no terminal for ${fact.role}, which the ${fact.conductor} wire may carry: settle the system first.`;
       case 'stays-off':
         return `The ${fact.model} has no terminal for what the ${fact.conductor} wire does (${fact.mark} at the equipment): it stays off, wrapped back.`;
     }
@@ -38,6 +43,10 @@ export const MATCH: Sentences<MatchParams> = {
     switch (fact.what) {
       case 'joined-inside':
         return `Two machines each bring a hot wire of their own. The ${fact.model} joins them inside: two transformers would feed each other.`;
+      case 'may-be-joined':
+        return `${hotWires(fact.conductors)} The ${fact.model} joins them inside: two transformers would feed each other. Read both ends before it is bought.`;
+      case 'may-have-to-be-out':
+        return `${hotWires(fact.conductors)} Then the jumper between RH and RC must be out. Read both ends first.`;
       case 'must-be-out':
         return 'Two machines each bring a hot wire of their own: the jumper between RH and RC must be out.';
       case 'cut-for-good':

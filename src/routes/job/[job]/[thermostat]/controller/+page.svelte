@@ -4,10 +4,10 @@
   import type { ControllerId } from '$core/job/ids';
   import { controllerName } from '$core/match/mains/controllers';
   import type { MainsControls } from '$core/job/mains-schema';
-  import type { MainsMatch } from '$core/match/mains/match';
+  import type { ControllerHere } from '$core/plan/mains/controllers-here';
   import type { MainsWay } from '$core/plan/mains/plan';
   import { MAINS_METHOD_NAMES } from '$core/trade/mains';
-  import { VERDICT_NAMES, WAITS_NAME } from '$core/trade/vocabulary';
+  import { FIT_WORDS, soFarWords } from '$lib/device/words';
   import ControllerForm from '$lib/mains/controller-form.svelte';
   import MainsFindings from '$lib/mains/mains-findings.svelte';
   import MainsPage from '$lib/mains/mains-page.svelte';
@@ -30,18 +30,17 @@
         variant: way.variant.id
       })
     );
-  const findingsOf = ({ methods, fits }: MainsMatch) =>
+  const findingsOf = ({ methods, fits }: ControllerHere) =>
     (methods.find(({ method }) => method === fits) ?? methods[0])?.findings ?? [];
-  const ORDER: readonly MainsMatch['fits'][] = ['replace-both', 'replace-timer', 'single-channel', null];
+  const ORDER: readonly ControllerHere['fits'][] = ['replace-both', 'replace-timer', 'single-channel', null];
   /** What takes the place of most comes first; in that, what fits without a caution. */
-  const sorted = (matches: readonly MainsMatch[]) =>
+  const sorted = (matches: readonly ControllerHere[]) =>
     [...matches].sort(
       (a, b) =>
-        ORDER.indexOf(a.fits) - ORDER.indexOf(b.fits) ||
-        Number(a.verdict === 'care') - Number(b.verdict === 'care')
+        ORDER.indexOf(a.fits) - ORDER.indexOf(b.fits) || Number(a.own === 'care') - Number(b.own === 'care')
     );
   /** Where no timer is, one channel stands beside nothing. */
-  const fitsFor = ({ devices }: MainsControls, fits: NonNullable<MainsMatch['fits']>) =>
+  const fitsFor = ({ devices }: MainsControls, fits: NonNullable<ControllerHere['fits']>) =>
     ({
       'replace-both': 'instead of timer and thermostat',
       'replace-timer': 'instead of the timer',
@@ -56,6 +55,8 @@
   intro="One controller instead of timer and room thermostat: what fits this layout, what it replaces, and what the house does afterwards."
 >
   {#snippet body(mains, { plan })}
+    {@const until = (way: MainsWay) =>
+      way.method === 'keep' && plan.waiting.length > 0 && way.verdict !== 'no'}
     {#if plan.waiting.length > 0}
       <section class="sheet-of-paper p-4" aria-labelledby="waiting-title" data-waiting>
         <h2 id="waiting-title" class="section-title">Not decided yet</h2>
@@ -75,7 +76,8 @@
               <summary class="flex cursor-pointer flex-wrap items-center gap-x-3 gap-y-1">
                 <VerdictMark
                   verdict={match.verdict}
-                  words={{ go: 'Fits', care: 'Fits, with care', pro: '', no: 'Does not fit' }}
+                  words={match.known === 'read' ? FIT_WORDS : soFarWords(match.own === 'care')}
+                  waits={match.closing === 'asks'}
                 />
                 <b>{controllerName(match.facts)}</b>
                 <span class="quiet text-sm"
@@ -147,10 +149,10 @@
           <li class="py-3" data-way="{way.method} {way.variant.id}" data-taken={taken}>
             <div class="flex flex-wrap items-center justify-between gap-2">
               <p class="min-w-0">
-                <VerdictMark
-                  verdict={way.verdict}
-                  words={way.closing === 'asks' ? { ...VERDICT_NAMES, no: WAITS_NAME } : VERDICT_NAMES}
-                />
+                {#if until(way)}<span class="quiet block text-sm">Until then</span>{:else}<VerdictMark
+                    verdict={way.verdict}
+                    waits={way.closing === 'asks'}
+                  />{/if}
                 <b class="block">{MAINS_METHOD_NAMES[way.method]}</b>
                 <span class="quiet text-sm"
                   >{variantText(way, plan.found)}{way.moves.length === 0
@@ -160,22 +162,24 @@
               </p>
               <button
                 type="button"
-                class="btn btn-sm {taken ? 'btn-primary' : 'btn-outline'}"
+                class="btn btn-sm {taken && !until(way) ? 'btn-primary' : 'btn-outline'}"
                 disabled={way.verdict === 'no' || (taken && mains.choice.method !== null)}
                 aria-label="Take this way: {MAINS_METHOD_NAMES[way.method]}, {variantText(way, plan.found)}"
                 onclick={() => take(way)}
                 >{taken && mains.choice.method !== null ? 'Taken' : 'Take this way'}</button
               >
             </div>
-            <details class="mt-1" open={taken}>
-              <summary class="quiet cursor-pointer py-1 text-sm">Why, and what it does</summary>
-              <div class="flex flex-col gap-2">
-                <MainsFindings findings={way.findings} fold />
-                {#if taken && plan.table && way.table && way.method !== 'keep'}
-                  <TruthTable found={plan.found} before={plan.table} after={way.table} />
-                {/if}
-              </div>
-            </details>
+            {#if way.findings.length > 0 || (taken && way.table && way.method !== 'keep')}
+              <details class="mt-1" open={taken}>
+                <summary class="quiet cursor-pointer py-1 text-sm">Why, and what it does</summary>
+                <div class="flex flex-col gap-2">
+                  <MainsFindings findings={way.findings} fold />
+                  {#if taken && plan.table && way.table && way.method !== 'keep'}
+                    <TruthTable found={plan.found} before={plan.table} after={way.table} />
+                  {/if}
+                </div>
+              </details>
+            {/if}
           </li>
         {/each}
       </ul>

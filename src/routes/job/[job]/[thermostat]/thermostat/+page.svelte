@@ -3,21 +3,23 @@
   import Plus from '@lucide/svelte/icons/plus';
   import { chooseDevice } from '$core/job/choices';
   import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
-  import { chosenFindings } from '$core/match/chosen';
   import { deviceName } from '$core/match/catalogue';
+  import { chosenFindings } from '$core/match/chosen';
+  import { bestFirst, briefFindings } from '$core/match/matched';
   import DeviceForm from '$lib/device/device-form.svelte';
   import { RAIL_WORDS, SUPPLY_WORDS } from '$core/questions/device-questions';
   import Explained from '$lib/words/explained.svelte';
-  import { FIT_WORDS } from '$lib/device/words';
+  import FitMark from '$lib/device/fit-mark.svelte';
   import Dialog from '$lib/frame/dialog.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
-  import VerdictMark from '$lib/reasons/verdict-mark.svelte';
+  import { WAITS_NAME } from '$core/trade/vocabulary';
   import { getPlace } from '$lib/state/context';
   import { money } from '$lib/words/manner.svelte';
 
   const place = getPlace();
-  const order = { go: 0, care: 1, pro: 2, no: 3 };
-  const matches = $derived([...place.matches].sort((a, b) => order[a.verdict] - order[b.verdict]));
+  const matches = $derived(bestFirst(place.matches));
+  /** The same for every device. */
+  const open = $derived(matches[0]?.open ?? []);
   const chosen = $derived(place.thermostat.choice.device);
   let entering = $state(false);
 </script>
@@ -39,15 +41,29 @@
     >
   </div>
   <FindingList findings={chosenFindings(place.job, place.thermostat)} />
+  {#if open.length > 0}
+    <section class="sheet-of-paper p-4" aria-labelledby="open-title" data-waiting>
+      <h2 id="open-title" class="section-title">
+        {matches[0]?.known === 'nothing' ? WAITS_NAME : 'As far as is known'}
+      </h2>
+      <p class="quiet mb-2">
+        {matches[0]?.known === 'nothing'
+          ? 'Which thermostat fits can be judged once this is known. Buy none before.'
+          : 'What fits below is judged without this. Look before you buy one.'}
+      </p>
+      <FindingList findings={open} />
+    </section>
+  {/if}
   <ul class="grid gap-3 md:grid-cols-2 xl:grid-cols-3" aria-label="Thermostats">
-    {#each matches as { device, verdict, findings } (device.id)}
+    {#each matches as match (match.device.id)}
+      {@const { device, verdict, known } = match}
       <li class="sheet-of-paper flex flex-col p-4" class:chosen={chosen === device.id}>
         <div class="flex items-start justify-between gap-2">
           <div>
             <p class="quiet text-sm">{device.maker}</p>
             <h2 class="section-title">{device.model}</h2>
           </div>
-          <VerdictMark {verdict} words={FIT_WORDS} />
+          <FitMark {match} />
         </div>
         <p class="mt-1 text-sm">
           {SUPPLY_WORDS[device.supply]}{device.price === null ? '' : ` · ${money(device.price)}`}
@@ -79,10 +95,12 @@
           </p>
         </details>
         <div class="mt-3 flex-1">
-          {#each byAspect(findings).filter((candidate) => candidate.aspect !== 'set') as group (group.aspect)}
+          {#each byAspect(briefFindings(match)) as group (group.aspect)}
             <h3 class="quiet mt-2 text-sm">{ASPECT_NAMES[group.aspect]}</h3>
             <FindingList findings={group.findings} compact />
-          {:else}<p class="text-sm">Everything that works today has a terminal on it.</p>{/each}
+          {:else}{#if known !== 'nothing'}<p class="text-sm">
+                Everything that works today has a terminal on it.
+              </p>{/if}{/each}
         </div>
         <p class="mt-3 text-sm">
           <a class="underline" href="thermostat/{device.id}" aria-label="Sheet of the {deviceName(device)}"

@@ -6,12 +6,10 @@
   import { chooseDevice } from '$core/job/choices';
   import { ASPECT_NAMES, byAspect } from '$core/match/aspects';
   import { CATALOGUE, deviceName, findDevice } from '$core/match/catalogue';
-  import { matchDevice } from '$core/match/match';
-  import { planFor } from '$core/plan/plan';
-  import { wouldFit } from '$core/plan/would-fit';
   import FactsList from '$lib/device/facts-list.svelte';
   import Plate from '$lib/device/plate.svelte';
-  import { FIT_WORDS } from '$lib/device/words';
+  import FitMark from '$lib/device/fit-mark.svelte';
+  import { WouldFitHere } from '$lib/device/would-fit.svelte';
   import { download, fileName } from '$lib/files/download';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import VerdictMark from '$lib/reasons/verdict-mark.svelte';
@@ -19,14 +17,10 @@
 
   const place = getPlace();
   const device = $derived(findDevice(place.job, page.params['device'] ?? ''));
-  const match = $derived(
-    device ? matchDevice(place.job, place.thermostat, device, place.identification) : null
-  );
-  const fit = $derived(
-    device && match
-      ? wouldFit(place.job, place.thermostat, match, planFor(place.job, place.thermostat, { device }).options)
-      : null
-  );
+  const match = $derived(place.matches.find((candidate) => candidate.device.id === device?.id) ?? null);
+  const working = new WouldFitHere(place, () => page.params['device'] ?? '');
+  $effect(() => working.follow());
+  const fit = $derived(working.found);
   const chosen = $derived(device !== undefined && place.thermostat.choice.device === device.id);
   const shipped = $derived(CATALOGUE.some((candidate) => candidate.id === device?.id));
 </script>
@@ -36,7 +30,7 @@
   ></svelte:head
 >
 
-{#if !device || !match || !fit}
+{#if !device || !match}
   <section class="sheet-of-paper p-4">
     <h1 class="station-title">No such thermostat</h1>
     <p>
@@ -99,7 +93,7 @@
 
     <section class="sheet-of-paper p-4" aria-label="Here">
       <h2 class="section-title mb-1">Here: {place.thermostat.name}</h2>
-      <p class="mb-2"><VerdictMark verdict={match.verdict} words={FIT_WORDS} /></p>
+      <p class="mb-2"><FitMark {match} /></p>
       {#if match.findings.length === 0}<p>Everything that works today has a terminal on it.</p>{/if}
       {#each byAspect(match.findings) as group (group.aspect)}
         <h3 class="mt-3 mb-1 font-semibold">{ASPECT_NAMES[group.aspect]}</h3>
@@ -111,17 +105,22 @@
       <h2 class="section-title mb-2">
         {match.verdict === 'go' ? 'Ways to feed it here' : 'What would make it fit'}
       </h2>
-      {#if fit.steps.length > 0}<ul class="mb-2 list-disc pl-5">
-          {#each fit.steps as step (step)}<li>{step}</li>{/each}
-        </ul>{/if}
-      {#if fit.ways.length > 0}
-        <ul class="flex flex-col gap-1">
-          {#each fit.ways as way (way.title)}<li class="flex flex-wrap items-center gap-x-3">
-              <VerdictMark verdict={way.verdict} size={16} /><span>{way.title}</span>
-            </li>{/each}
-        </ul>
-      {/if}
-      {#if fit.instead.length > 0}<p class="mt-2">Would fit instead: {fit.instead.join(', ')}.</p>{/if}
+      {#if fit}
+        {#if fit.steps.length > 0}<ul class="mb-2 list-disc pl-5">
+            {#each fit.steps as step (step)}<li>{step}</li>{/each}
+          </ul>{/if}
+        {#if fit.ways.length > 0}
+          <ul class="flex flex-col gap-1">
+            {#each fit.ways as way (way.title)}<li class="flex flex-wrap items-center gap-x-3">
+                <VerdictMark verdict={way.verdict} size={16} /><span>{way.title}</span>
+              </li>{/each}
+          </ul>
+        {/if}
+        {#if fit.instead.length > 0}<p class="mt-2">
+            {match.known === 'read' ? 'Would fit' : 'May fit'} instead: {fit.instead.join(', ')}.
+          </p>{/if}
+      {:else if working.trouble}<p role="alert">{working.trouble}</p>
+      {:else}<p role="status">Proving each way of feeding it …</p>{/if}
     </section>
   </div>
 {/if}
