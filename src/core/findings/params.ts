@@ -163,6 +163,8 @@ export interface SurveyParams {
     readonly machine: string;
     readonly model: string;
   };
+  /** `model`: null where none is chosen; `hangsOnDevice`: some way is open for some. */
+  'no-way-open': { readonly model: string | null; readonly hangsOnDevice: boolean };
   'path-stapled': { readonly stretches: readonly string[] };
   'gauge-too-thin': { readonly lengthM: number; readonly mostDropV: number };
   'house-not-known': { readonly missing: readonly string[] };

@@ -1,8 +1,11 @@
 /** What stands beside a plan on its pages: worked out with it, and only anew where it has to be. */
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { describe, expect, it } from 'vitest';
-import { furnaceWithSpare, heatOnly } from '../houses/houses';
+import type { House } from '../houses/builder';
+import { boilerPlusAcHouse, furnaceWithSpare, heatOnly, heatPumpHouse } from '../houses/houses';
+import { ODD_HOUSES } from '../houses/odd-houses';
 import type { Job, Thermostat } from '../job/schema';
+import { lessKnown } from '../scenarios/less-known';
 import { planFor } from './plan';
 import { plannedPlace } from './planned-place';
 
@@ -78,5 +81,48 @@ describe('what stands beside a plan', () => {
     const job = { ...SCHOOLHOUSE, thermostats: [stopped, ...SCHOOLHOUSE.thermostats.slice(1)] };
     expect(placeOf(SCHOOLHOUSE, classroom!).buying.verdict).toBe('buy-now');
     expect(placeOf(job, stopped).buying.verdict).toBe('do-not-buy');
+  });
+});
+
+describe('the verdict before buying, with a plan at hand', () => {
+  const of = ({ job, thermostat }: House) => placeOf(job, thermostat);
+  const codes = (house: House) => of(house).buying.findings.map(({ code }) => code);
+
+  it('is not to buy as long as no way can be judged', () => {
+    const place = of(ODD_HOUSES['common traced to two spots']());
+    expect(place.plan.undecided).toBe(true);
+    expect(place.buying.verdict).toBe('prepare-first');
+    expect(place.buying.findings.map(({ code }) => code)).toContain('common-traces-disagree');
+  });
+
+  it('is not to buy for a house that is hurt as it is, nor where the chosen thermostat can be fed in no way', () => {
+    expect(codes(ODD_HOUSES['jumper twice']())).toContain('fuse-opens');
+    expect(of(ODD_HOUSES['jumper twice']()).buying.verdict).toBe('prepare-first');
+    expect(codes(ODD_HOUSES['window too low']())).toContain('no-way-open');
+    expect(of(ODD_HOUSES['window too low']()).buying.verdict).toBe('prepare-first');
+  });
+
+  it('is not to buy a thermostat that does not fit, though another would', () => {
+    const { job, thermostat } = heatPumpHouse();
+    const chosen = {
+      ...thermostat,
+      choice: { ...thermostat.choice, device: 'de-sipper' as const }
+    } as Thermostat;
+    const house = { job: { ...job, thermostats: [chosen] }, thermostat: chosen };
+    expect(of(house).buying.verdict).toBe('prepare-first');
+    expect(codes(house)).toContain('no-heat-pump');
+  });
+
+  it.each([
+    ['a furnace with a spare', furnaceWithSpare],
+    ['a heat pump', heatPumpHouse],
+    ['a boiler with an air conditioner', boilerPlusAcHouse]
+  ] as const)('%s: with one fact less nobody is told to buy past what is open', (_, make) => {
+    expect(of(make()).buying.verdict).toBe('buy-now');
+    for (const { what, house } of lessKnown(make()).filter((__, at) => at % 2 === 0)) {
+      const { plan, matches, buying } = of(house);
+      const open = plan.undecided || matches[0]!.known !== 'read' || !plan.identification.decided;
+      if (open) expect([what, buying.verdict]).toEqual([what, 'prepare-first']);
+    }
   });
 });

@@ -21,6 +21,7 @@ import {
 import { wiringOf } from '../wiring/from-job';
 import type { Plan } from './plan';
 import { savingPrices } from './saving-prices';
+import { supplyOutlook } from './supply-outlook';
 
 export interface PlannedPlace {
   readonly plan: Plan;
@@ -47,7 +48,7 @@ export function plannedPlace(job: Job, thermostat: Thermostat, plan: Plan): Plan
     source: heatSourceIn(job, thermostat, identification),
     way: wayMinutes(plan)
   });
-  const device = matches.find((match) => match.device.id === thermostat.choice.device)?.device ?? null;
+  const chosen = matches.find((match) => match.device.id === thermostat.choice.device) ?? null;
   return {
     plan,
     matches,
@@ -59,7 +60,8 @@ export function plannedPlace(job: Job, thermostat: Thermostat, plan: Plan): Plan
       thermostat,
       identification,
       wiring,
-      device,
+      device: chosen?.device ?? null,
+      supply: supplyOutlook(plan, chosen, matches[0]?.open ?? []),
       study,
       savingAt: savingPlace(job)
     })

@@ -8,6 +8,7 @@ import { heatSourceOf } from '../house/heat-source';
 import { findDevice } from '../match/catalogue';
 import type { House } from '../houses/builder';
 import { FAMILY_HOUSES } from '../houses/families';
+import { FEEDABLE } from '../houses/feedable';
 import { furnaceWithSpare, heatOnly } from '../houses/houses';
 import { wiringOf } from '../wiring/from-job';
 import { beforeBuying } from './before-buying';
@@ -67,7 +68,16 @@ function judged(where: House, change: Change = {}) {
     way: change.way ?? null
   });
   const [wiring, savingAt] = [wiringOf(job, thermostat), savingPlace(job)];
-  return beforeBuying({ job, thermostat, identification, wiring, device, study, savingAt });
+  return beforeBuying({
+    job,
+    thermostat,
+    identification,
+    wiring,
+    device,
+    supply: FEEDABLE,
+    study,
+    savingAt
+  });
 }
 const codes = (where: House, change?: Change) =>
   judged(where, change).findings.map((finding) => finding.code);
@@ -170,7 +180,7 @@ describe('the verdict before buying', () => {
 
   it('has a reason file exercised for each one listed', () => {
     expect(new Set(REASONS.map((reason) => reason.id)).size).toBe(REASONS.length);
-    expect(REASONS).toHaveLength(11);
+    expect(REASONS).toHaveLength(12);
   });
 });
 

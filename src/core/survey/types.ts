@@ -7,6 +7,20 @@ import type { Finding } from '../findings/finding';
 import type { Wiring } from '../wiring/graph';
 import type { HouseStudy } from './house-study';
 
+/** What the plan says of feeding the thermostat that is thought of. */
+export interface SupplyOutlook {
+  /** What hurts the house as it is. */
+  readonly harms: readonly Finding[];
+  /** Some way of feeding it is open. */
+  readonly feedable: boolean;
+  /** No thermostat is chosen yet, and some way is open for some. */
+  readonly hangsOnDevice: boolean;
+  /** What somebody has to look at before the ways can be judged. */
+  readonly open: readonly Finding[];
+  /** What rules out the thermostat that was chosen. */
+  readonly unfit: readonly Finding[];
+}
+
 export interface SurveySituation {
   readonly job: Job;
   readonly thermostat: Thermostat;
@@ -14,6 +28,7 @@ export interface SurveySituation {
   readonly wiring: Wiring;
   /** The thermostat that is thought of; null before one is chosen. */
   readonly device: DeviceFacts | null;
+  readonly supply: SupplyOutlook;
   readonly study: HouseStudy;
   /** The thermostat at which the figures of the whole house stand. */
   readonly savingAt: ThermostatId | null;

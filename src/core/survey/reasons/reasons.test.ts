@@ -1,7 +1,9 @@
 /** Each reason by itself: where it begins to speak, what it asks for, and where it has nothing to say. */
 import { describe, expect, it } from 'vitest';
 import { SCHOOLHOUSE } from '../../../demo/schoolhouse';
+import { finding } from '../../findings/finding';
 import { FAMILY_HOUSES } from '../../houses/families';
+import { FEEDABLE } from '../../houses/feedable';
 import { furnaceWithSpare } from '../../houses/houses';
 import type { House } from '../../houses/builder';
 import { identify } from '../../identify/identify';
@@ -9,10 +11,11 @@ import type { DeviceFacts } from '../../job/device-facts';
 import type { Equipment, Thermostat } from '../../job/schema';
 import { EMPTY_SURVEY, EMPTY_WALL_FACE, type Survey } from '../../job/survey-schema';
 import { CATALOGUE } from '../../match/catalogue';
+import { findingText } from '../../words/findings/table';
 import { wiringOf } from '../../wiring/from-job';
 import { heatSourceIn } from '../heat-source-in';
 import { studyHouse } from '../house-study';
-import type { SurveySituation } from '../types';
+import { FINE, type SupplyOutlook, type SurveySituation } from '../types';
 import { accessories } from './accessories';
 import { coolingTest, COOLING_TEST_LEAST_C } from './cooling-test';
 import { internet } from './internet';
@@ -21,6 +24,7 @@ import { payBack } from './pay-back';
 import { people } from './people';
 import { signal } from './signal';
 import { smartHome } from './smart-home';
+import { supply } from './supply';
 import { system } from './system';
 import { wallWork } from './wall-work';
 
@@ -33,6 +37,7 @@ interface Change {
   readonly device?: DeviceFacts | null;
   /** Price of the thermostat, dollars. */
   readonly price?: number;
+  readonly supply?: Partial<SupplyOutlook>;
 }
 
 function situationOf(house: House, change: Change = {}): SurveySituation {
@@ -60,6 +65,7 @@ function situationOf(house: House, change: Change = {}): SurveySituation {
       source: heatSourceIn(job, thermostat, identification),
       way: { usual: 90, high: 240 }
     }),
+    supply: { ...FEEDABLE, ...change.supply },
     savingAt: thermostat.id
   };
 }
@@ -68,6 +74,40 @@ const house = furnaceWithSpare();
 const at = (change?: Change, where: House = house) => situationOf(where, change);
 const codes = ({ findings }: { readonly findings: readonly { readonly code: string }[] }) =>
   findings.map(({ code }) => code);
+
+describe('whether it could be fed', () => {
+  const harm = finding('stop', 'supplies-tied', {}, []);
+  const unread = finding('warn', 'end-not-read', { what: 'open', conductors: ['red'] }, []);
+
+  it('asks for nothing where a way is open and nothing is to be read', () => {
+    expect(supply.weigh(at())).toEqual(FINE);
+  });
+
+  it.each([
+    ['a house that is hurt as it is', { harms: [harm] }, 'supplies-tied'],
+    ['a wire that nobody has read', { open: [unread] }, 'end-not-read'],
+    ['a thermostat that does not fit', { unfit: [harm] }, 'supplies-tied'],
+    ['no way that is open', { feedable: false }, 'no-way-open']
+  ] as const)('%s asks to prepare first, as a caution', (_, outlook, code) => {
+    const { asks, findings } = supply.weigh(at({ supply: outlook }));
+    expect(asks).toBe('prepare');
+    expect(findings.map((said) => [said.level, said.code])).toEqual([['warn', code]]);
+  });
+
+  it('names the thermostat that cannot be fed; before one is chosen, that it hangs on which', () => {
+    const [chosen] = supply.weigh(at({ supply: { feedable: false } })).findings;
+    expect(findingText(chosen!)).toContain('No way of feeding the Fellgate 4 is open');
+    const [open] = supply.weigh(
+      at({ device: null, supply: { feedable: false, hangsOnDevice: true } })
+    ).findings;
+    expect(findingText(open!)).toContain('depends on which');
+  });
+
+  it('leaves another voltage to the system, which says more', () => {
+    for (const family of ['line-voltage', 'millivolt', 'communicating'] as const)
+      expect(supply.weigh(at({ supply: { feedable: false } }, FAMILY_HOUSES[family].plain()))).toEqual(FINE);
+  });
+});
 
 describe('what else hangs on the machines', () => {
   const kept = (

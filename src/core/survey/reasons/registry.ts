@@ -8,12 +8,14 @@ import { oldOne } from './old-one';
 import { payBack } from './pay-back';
 import { people } from './people';
 import { signal } from './signal';
+import { supply } from './supply';
 import { system } from './system';
 import { smartHome } from './smart-home';
 import { wallWork } from './wall-work';
 
 export const REASONS: readonly Reason[] = [
   system,
+  supply,
   oldOne,
   internet,
   signal,
