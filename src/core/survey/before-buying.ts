@@ -10,6 +10,8 @@ export interface BeforeBuying {
   readonly verdict: BuyingVerdict;
   /** `MM-DD` of the first day that suits; null where no waiting is asked or no day of the year does. */
   readonly until: string | null;
+  /** What decides it; null where nothing asks for anything. */
+  readonly because: Finding | null;
   readonly findings: readonly Finding[];
   readonly study: HouseStudy;
 }
@@ -31,8 +33,10 @@ export function beforeBuying(situation: SurveySituation): BeforeBuying {
       ? 'leave'
       : (weightiest.find((candidate) => results.some((result) => result.asks === candidate)) ?? 'nothing');
   const days = results.flatMap((result) => (result.asks === 'wait' && result.until ? [result.until] : []));
+  const decisive = asks === 'nothing' ? [] : results.filter((result) => result.asks === asks);
   return {
     verdict: verdictFor[asks],
+    because: stops[0] ?? decisive.flatMap(({ findings }) => findings)[0] ?? null,
     until: asks === 'wait' ? (days.sort().at(-1) ?? null) : null,
     findings: sortFindings([...stops, ...results.flatMap((result) => result.findings), ...study.findings]),
     study

@@ -86,6 +86,7 @@ describe('the verdict before buying', () => {
   it('is to buy where everything suits', () => {
     const result = judged(furnaceWithSpare());
     expect(result.verdict).toBe('buy-now');
+    expect(result.because).toBeNull();
     expect(result.findings.map((finding) => finding.code)).toEqual(['pays-back']);
   });
 
@@ -119,6 +120,8 @@ describe('the verdict before buying', () => {
     const result = judged(furnaceWithSpare(), change);
     expect(result.findings.map((finding) => finding.code)).toContain(code);
     expect(result.verdict).toBe(verdict);
+    // What only has to be known decides nothing.
+    expect(result.because?.code ?? null).toBe(verdict === 'buy-now' ? null : code);
     expect(codes(furnaceWithSpare())).not.toContain(code);
   });
 

@@ -6,6 +6,15 @@ export function percentText(share: number): string {
   return `${Math.round(share * 100)} %`;
 }
 
+/** How far a piece of evidence speaks for something, in words. `bits`: the logarithm to base 2 of how many times likelier it is with it than without. */
+export function weightText(bits: number): string {
+  const times = 2 ** Math.abs(bits);
+  if (times < 1.15) return 'says little';
+  const many =
+    times > 1000 ? 'over 1000' : times < 9.95 ? `${Number(times.toFixed(1))}` : `${Math.round(times)}`;
+  return `${many} times ${bits > 0 ? 'for' : 'against'}`;
+}
+
 /** A solved figure as finely as a meter shows it: two that differ by less are one and the same to anybody. */
 export function asMetered(value: number, step: number): number {
   return Number((Math.round(value / step) * step).toFixed(6));

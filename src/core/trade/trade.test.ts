@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { conductorOhms, GAUGES } from './cable';
 import { COLOURS, COLOUR_CODES, colourName, usualColours } from './colours';
-import { dayText, percentText, quantityText, voltsText } from './figures';
+import { dayText, percentText, quantityText, voltsText, weightText } from './figures';
 import { coilOhms, COILS, LEAST_TRANSFORMER_VA, OPEN_CIRCUIT_VOLTS, transformerOhms } from './loads';
 import { canonicalMark, COMMON_MARKS, isHot, MARK_READINGS, markClass, markFacts } from './terminals';
 import { METRES_PER_FOOT } from './cable';
@@ -109,6 +109,14 @@ describe('colours', () => {
 
 describe('figures', () => {
   it('never show a belief as certain, nor a slight one as nothing', () => {
+    expect([0.1, -0.1, 1.6, -1.6, 3.4, 12].map(weightText)).toEqual([
+      'says little',
+      'says little',
+      '3 times for',
+      '3 times against',
+      '11 times for',
+      'over 1000 times for'
+    ]);
     expect([1, 0.999, 0.99, 0.5, 0.004, 0].map(percentText)).toEqual([
       '>99 %',
       '>99 %',

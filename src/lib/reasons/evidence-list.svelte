@@ -1,6 +1,7 @@
 <script lang="ts">
   /** What the evidence says, and how far each piece speaks for the family named. */
   import { CANDIDATES } from '$core/identify/types';
+  import { weightText } from '$core/trade/figures';
   import { FAMILY_NAMES } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import FactList from './fact-list.svelte';
@@ -38,9 +39,7 @@
               <p class="quiet">{piece.source}</p>
             </details>
           </td>
-          <td class="text-right align-top whitespace-nowrap"
-            >{piece.bits[family] >= 0 ? '+' : '−'}{Math.abs(piece.bits[family]).toFixed(1)} bit</td
-          >
+          <td class="text-right align-top">{weightText(piece.bits[family])}</td>
         </tr>
       {/each}
     </tbody>

@@ -7,6 +7,7 @@
   import { BUYING_NAMES } from '$core/survey/verdicts';
   import { dayText } from '$core/trade/figures';
   import { levelCounts } from '../reasons/levels';
+  import { findingWords } from '../reasons/finding-words.svelte';
   import FindingList from '../reasons/finding-list.svelte';
   import { getPlace } from '../state/context';
   import { say } from '../words/manner.svelte';
@@ -39,6 +40,9 @@
       >{/if}
   </p>
   <p class="quiet">{says[place.buying.verdict]}</p>
+  {#if place.buying.because}
+    <p class="mt-2">{say(findingWords(place.buying.because, place.job.units))}</p>
+  {/if}
   {#if findings.length > 0}
     <details class="mt-2">
       <summary class="min-h-8 cursor-pointer py-1 font-semibold">Why? {levelCounts(findings)}</summary>

@@ -44,9 +44,7 @@
 <section class="sheet-of-paper p-4" aria-label="Next observation">
   {#if shown}
     <p class="quiet text-sm">
-      {shown === next?.evidence
-        ? `Helps most now · ${efforts[shown.effort]}, worth ${next.gain.toFixed(2)} bit${opens}`
-        : efforts[shown.effort]}
+      {shown === next?.evidence ? `Helps most now · ${efforts[shown.effort]}${opens}` : efforts[shown.effort]}
     </p>
     <h2 class="section-title mt-0.5 mb-1">{say(shown.ask)}</h2>
     <p class="mb-3"><Explained text={shown.how} /></p>
