@@ -163,8 +163,11 @@ export interface SurveyParams {
     readonly machine: string;
     readonly model: string;
   };
-  /** `model`: null where none is chosen; `hangsOnDevice`: some way is open for some. */
-  'no-way-open': { readonly model: string | null; readonly hangsOnDevice: boolean };
+  /**
+   * `model`: null where none is chosen. `together`: each alone would do, all on one transformer ask for too much; `device`: some way is open
+   * for some thermostats.
+   */
+  'no-way-open': { readonly model: string | null; readonly why: 'together' | 'device' | 'closed' };
   'path-stapled': { readonly stretches: readonly string[] };
   'gauge-too-thin': { readonly lengthM: number; readonly mostDropV: number };
   'house-not-known': { readonly missing: readonly string[] };

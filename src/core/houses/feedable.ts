@@ -4,6 +4,7 @@ import type { SupplyOutlook } from '../survey/types';
 export const FEEDABLE: SupplyOutlook = {
   harms: [],
   feedable: true,
+  tooMuchTogether: false,
   hangsOnDevice: false,
   open: [],
   unfit: []

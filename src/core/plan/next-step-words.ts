@@ -13,6 +13,10 @@ export function nextStepText(step: NextStep): string {
       return 'Something is wrong already: see what, before anything else';
     case 'way-closed':
       return 'The way you chose is closed here: see why, and choose another';
+    case 'none-open':
+      return 'No way of feeding this thermostat is open here: see why, or choose another';
+    case 'too-much-together':
+      return 'Together the thermostats ask for more than their transformer gives: see what would do';
     case 'licensed':
       return 'These steps are for a licensed person: show the list';
     case 'nothing-to-do':

@@ -7,6 +7,7 @@ import { SYSTEM_SETTINGS } from '../trade/setting-ids';
 import { isLit } from '../job/lit';
 import type { Standing, StandingFacts } from './standing';
 import type { Look, LookAt } from './looks';
+import { isFeedable, isTooMuchTogether } from './outlook';
 import { untestedCalls } from './untested';
 
 /** A station of the work, as the addresses name it. */
@@ -19,6 +20,7 @@ export type StationId =
   | 'supply'
   | 'bench'
   | 'moves'
+  | 'together'
   | 'power'
   | 'set-up'
   | 'test'
@@ -44,6 +46,8 @@ export type NextStep = { readonly station: StationId } & (
         | 'choose-thermostat'
         | 'does-not-fit'
         | 'way-closed'
+        | 'none-open'
+        | 'too-much-together'
         | 'licensed'
         | 'nothing-to-do'
         | 'power-up'
@@ -131,14 +135,18 @@ function choosing({ thermostat, match, plan }: NextStepFacts): NextStep | null {
   if (thermostat.choice.device === null || match === null)
     return { what: 'choose-thermostat', station: 'thermostat' };
   if (match.verdict === 'no') return { what: 'does-not-fit', station: 'thermostat' };
-  if (thermostat.choice.method !== null)
-    return taken(plan)?.verdict === 'no' ? { what: 'way-closed', station: 'supply' } : null;
+  const chosen = thermostat.choice.method !== null;
+  if (chosen && taken(plan)?.verdict !== 'no') return null;
+  const feedable = isFeedable(plan.options);
+  if (!feedable && isTooMuchTogether(plan.options)) return { what: 'too-much-together', station: 'together' };
+  if (chosen && feedable) return { what: 'way-closed', station: 'supply' };
   if (plan.undecided)
     return {
       what: 'undecided',
       count: plan.waiting.reduce((sum, { methods }) => sum + methods.length, 0),
       station: 'supply'
     };
+  if (!feedable) return { what: 'none-open', station: 'supply' };
   const title = plan.options.find(({ method }) => method === plan.recommended)?.title ?? '';
   return { what: 'choose-way', title, station: 'supply' };
 }

@@ -1,4 +1,5 @@
 /** What stands beside a plan on its pages: worked out with it, and only anew where it has to be. */
+import { FERRY_HOUSE } from '$demo/ferry-house';
 import { SCHOOLHOUSE } from '$demo/schoolhouse';
 import { describe, expect, it } from 'vitest';
 import type { House } from '../houses/builder';
@@ -6,6 +7,7 @@ import { boilerPlusAcHouse, furnaceWithSpare, heatOnly, heatPumpHouse } from '..
 import { ODD_HOUSES } from '../houses/odd-houses';
 import type { Job, Thermostat } from '../job/schema';
 import { lessKnown } from '../scenarios/less-known';
+import { findingText } from '../words/findings/table';
 import { planFor } from './plan';
 import { plannedPlace } from './planned-place';
 
@@ -100,6 +102,13 @@ describe('the verdict before buying, with a plan at hand', () => {
     expect(of(ODD_HOUSES['jumper twice']()).buying.verdict).toBe('prepare-first');
     expect(codes(ODD_HOUSES['window too low']())).toContain('no-way-open');
     expect(of(ODD_HOUSES['window too low']()).buying.verdict).toBe('prepare-first');
+  });
+
+  it('is to settle the transformer that all hang on, where each alone would do', () => {
+    const [landing] = FERRY_HOUSE.thermostats;
+    const { buying } = placeOf(FERRY_HOUSE, landing!);
+    expect(buying.verdict).toBe('prepare-first');
+    expect(findingText(buying.because!)).toContain('See All together');
   });
 
   it('is not to buy a thermostat that does not fit, though another would', () => {

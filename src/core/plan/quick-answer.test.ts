@@ -1,3 +1,4 @@
+import { finding } from '../findings/finding';
 import { millCottage } from '$demo/mill-cottage';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../match/catalogue';
@@ -169,7 +170,26 @@ describe('the one next step', () => {
         )
       }
     });
-    expect(stepOf(chosen('spare-conductor', 'no'))).toEqual({ what: 'way-closed', station: 'supply' });
+    const open = chosen('spare-conductor', 'no');
+    const fed = open.plan.options.map((option) =>
+      option.method === 'add-conductor' ? { ...option, verdict: 'go' as const, findings: [] } : option
+    );
+    const step = stepOf({ ...open, plan: { ...open.plan, options: fed } });
+    expect(step).toEqual({ what: 'way-closed', station: 'supply' });
+    const none = open.plan.options.map((option) =>
+      option.standing === 'left' ? option : { ...option, verdict: 'no' as const, findings: [] }
+    );
+    const closed = { ...open, plan: { ...open.plan, undecided: false, options: none } };
+    expect(stepOf(closed)).toEqual({ what: 'none-open', station: 'supply' });
+    const overload = finding(
+      'stop',
+      'overloaded-together',
+      { call: 'heat1', supply: 'Panel', amps: 2, fuse: 'opens', thermostats: 4 },
+      []
+    );
+    const together = none.map((option) => ({ ...option, findings: [overload] }));
+    const asked = { ...closed, plan: { ...closed.plan, options: together } };
+    expect(stepOf(asked)).toEqual({ what: 'too-much-together', station: 'together' });
     expect(stepOf(chosen('none', 'go'))).toEqual({ what: 'nothing-to-do', station: 'keep' });
   });
 

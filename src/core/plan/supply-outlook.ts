@@ -2,6 +2,7 @@
 import { factKey, isStop, type Finding, type FindingCode } from '../findings/finding';
 import type { Match } from '../match/matched';
 import type { SupplyOutlook } from '../survey/types';
+import { isFeedable, isTooMuchTogether } from './outlook';
 import type { Plan } from './plan';
 
 /** Said of the system already. */
@@ -20,7 +21,8 @@ export function supplyOutlook(plan: Plan, chosen: Match | null, open: readonly F
   );
   return {
     harms: today.filter(isStop),
-    feedable: options.some(({ standing, verdict }) => standing !== 'left' && verdict !== 'no'),
+    feedable: isFeedable(options),
+    tooMuchTogether: isTooMuchTogether(options),
     hangsOnDevice: options.some(({ closing }) => closing?.what === 'device'),
     open: [...asked.values()],
     unfit: chosen?.findings.filter(isStop) ?? []

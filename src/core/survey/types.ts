@@ -13,6 +13,8 @@ export interface SupplyOutlook {
   readonly harms: readonly Finding[];
   /** Some way of feeding it is open. */
   readonly feedable: boolean;
+  /** All thermostats on one transformer ask for more than it gives, though each alone would do. */
+  readonly tooMuchTogether: boolean;
   /** No thermostat is chosen yet, and some way is open for some. */
   readonly hangsOnDevice: boolean;
   /** What somebody has to look at before the ways can be judged. */

@@ -31,12 +31,15 @@ export const SURVEY: Sentences<SurveyParams> = {
     'The signal at the wall was not read yet: a phone held against the old plate is enough.',
   'no-internet': () =>
     'There is no working connection in the house: a connected thermostat would be an ordinary one. Get the connection first, or buy an ordinary one.',
-  'no-way-open': ({ model, hangsOnDevice }) =>
-    model !== null
-      ? `No way of feeding the ${model} is open here: C wire says of each what closes it. Do not buy it before one is.`
-      : hangsOnDevice
-        ? 'Whether a thermostat can be fed here depends on which: choose one under Thermostat, and see C wire.'
-        : 'No way of feeding a thermostat is open here: C wire says of each what closes it. Buy none before one is.',
+  'no-way-open': ({ model, why }) => {
+    if (why === 'together')
+      return 'Each thermostat alone would do; together they ask for more than their transformer gives. See All together, and buy none before that is settled.';
+    if (model !== null)
+      return `No way of feeding the ${model} is open here: C wire says of each what closes it. Do not buy it before one is.`;
+    return why === 'device'
+      ? 'Whether a thermostat can be fed here depends on which: choose one under Thermostat, and see C wire.'
+      : 'No way of feeding a thermostat is open here: C wire says of each what closes it. Buy none before one is.';
+  },
   'pays-nothing': ({ why }) =>
     `It will not pay: ${why ?? 'the saving would be next to nothing'}. Buy one only to reach it from outside, or for what it shows.`,
   'pay-back-long': (fact) => `It pays little: it ${savesText(fact)}.`,

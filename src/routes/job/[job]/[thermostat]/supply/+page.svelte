@@ -4,6 +4,7 @@
   import { chooseMethod } from '$core/job/choices';
   import { deviceName } from '$core/match/catalogue';
   import { lookText } from '$core/plan/look-words';
+  import { isTooMuchTogether } from '$core/plan/outlook';
   import type { Closing } from '$core/plan/undecided';
   import type { MethodId } from '$core/trade/vocabulary';
   import Minds from '$lib/supply/minds.svelte';
@@ -40,9 +41,7 @@
         candidate.equipment.some((id) => place.thermostat.equipment.includes(id))
     )
   );
-  const tooMuch = $derived(
-    plan.options.some((option) => option.findings.some((finding) => finding.code === 'overloaded-together'))
-  );
+  const tooMuch = $derived(isTooMuchTogether(plan.options));
   const offered = $derived(plan.options.filter((option) => option.verdict !== 'no'));
   const closedBy = (what: Closing['what']) => plan.options.filter(({ closing }) => closing?.what === what);
   const ofDevice = $derived(closedBy('device'));
