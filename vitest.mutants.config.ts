@@ -9,6 +9,12 @@ export default defineConfig({
     include: [
       'src/core/proof/**/*.test.ts',
       'src/core/explain/**/*.test.ts',
+      'src/core/match/**/*.test.ts',
+      'src/core/plan/undecided.test.ts',
+      'src/core/plan/mains/undecided.test.ts',
+      'src/core/plan/planned-place.test.ts',
+      'src/core/plan/quick-answer.test.ts',
+      'src/core/survey/reasons/reasons.test.ts',
       'src/core/scenarios/odd-table.test.ts',
       'src/core/safety/**/*.test.ts',
       'src/core/identify/answers.test.ts',

@@ -52,6 +52,38 @@ describe('a fan wire on a screw that nobody knows', () => {
   });
 });
 
+describe('what a wire that nobody can explain may prevent', () => {
+  const levels = (strands: string[], board: string[], said: Parameters<typeof doubted>[0]) =>
+    made(strands, board)
+      .said(said)
+      .map(({ level }) => level);
+  const strips = finding('stop', 'strips-without-blower', { call: 'heat1' });
+  const burner = finding('stop', 'burner-without-blower', { call: 'heat1' });
+  const heat = ['R', 'C', 'QX', 'Y', 'G'];
+
+  it('is strips and a burner without a blower as well, in a call that it is hot in', () => {
+    const unknown = ['RD R R', 'WH W QX', 'YE Y Y', 'GN G G'];
+    expect(levels(unknown, heat, [strips, burner])).toEqual(['warn', 'warn']);
+  });
+
+  it('hangs on each request of a call, not on all of them', () => {
+    const damp = finding('stop', 'compressor-without-blower', { call: 'cool1+humidify' });
+    expect(fanUnknown.said([damp]).map(({ level }) => level)).toEqual(['warn']);
+  });
+
+  it('is anything where the wire is always hot, or nobody knows its mark at the wall either', () => {
+    const other = ['RD R R', 'WH W W', 'YE Y Y'];
+    const board = ['R', 'C', 'W', 'Y', 'G', 'QX'];
+    expect(levels([...other, 'GN R QX'], board, [burner])).toEqual(['warn']);
+    expect(levels([...other, 'GN M4 QX'], board, [burner])).toEqual(['warn']);
+  });
+
+  it('is nothing where only its mark at the wall is not known', () => {
+    const named = ['RD R R', 'WH W W', 'YE Y Y', 'GN M4 G'];
+    expect(levels(named, ['R', 'C', 'W', 'Y', 'G'], [cooling])).toEqual(['stop']);
+  });
+});
+
 describe('a wire that is not called in cooling', () => {
   it('cannot run the blower in it: the stop stays one', () => {
     expect(heatUnknown.said([cooling])).toEqual([cooling]);

@@ -27,7 +27,7 @@ export interface HouseSketch {
    */
   readonly strands: readonly string[];
   readonly board?: readonly string[];
-  /** `END A B`, for example `wall RH RC`. */
+  /** `END A B`, for example `wall RH RC`; from one machine to another `equipment R R@2`. */
   readonly links?: readonly string[];
   readonly plate?: readonly string[];
   readonly observed?: Thermostat['observed'];
@@ -195,11 +195,15 @@ function colourOf(code: string): ColourCode | null {
 function link(line: string, index: number, { plates, wall, board }: Surroundings): Link {
   const [end, a = '', b = ''] = line.split(' ');
   const at = end === 'wall' ? wall : board;
+  const screwOf = (word: string) => {
+    const [mark = '', machine] = word.split('@');
+    return plates.ref(machine === undefined ? at : whereOf(machine, board), mark);
+  };
   return {
     id: makeId('link', String(index + 1)),
     at,
-    a: plates.ref(at, a),
-    b: plates.ref(at, b),
+    a: screwOf(a),
+    b: screwOf(b),
     kind: 'wire'
   };
 }

@@ -1,7 +1,11 @@
 /** What is open about a place: raised by what is missing, and by nothing else. */
 import { describe, expect, it } from 'vitest';
 import { house, type House, type HouseSketch } from '../houses/builder';
+import { ref } from '../findings/refs';
+import { identify } from '../identify/identify';
+import { wiringOf } from '../wiring/from-job';
 import { findDevice } from './catalogue';
+import { knownOf, openOf } from './open';
 import { matchAll, matchDevice } from './match';
 import { bestFirst, briefFindings, ownFindings } from './matched';
 
@@ -41,6 +45,45 @@ describe('what is open about a place', () => {
   ] as const)('%s: it fits so far at most', (_, sketch, code) => {
     expect(codes(made(sketch))).toEqual([code]);
     expect(match(made(sketch))).toMatchObject({ known: 'so-far', verdict: 'care' });
+  });
+
+  it('names the wires and the screws, and rests on them', () => {
+    const sketch = {
+      strands: [...whole.strands.slice(0, 3), 'GN G unseen', 'BN W2 QX', 'OG Y2 QX', 'PK AUX QY'],
+      board: [...whole.board!, 'QX', 'QY']
+    };
+    const said = match(made(sketch)).open.map(({ params, because }) => ({ params, because }));
+    expect(said).toEqual([
+      { params: { what: 'open', conductors: ['green'] }, because: [ref.conductor('co-4')] },
+      {
+        params: { machine: 'furnace', mark: 'QX' },
+        because: [ref.machine('eq-1'), ref.conductor('co-5'), ref.conductor('co-6')]
+      },
+      {
+        params: { machine: 'furnace', mark: 'QY' },
+        because: [ref.machine('eq-1'), ref.conductor('co-7')]
+      }
+    ]);
+  });
+
+  it('are not wires that were seen to lead nowhere, nor those that are free at the wall', () => {
+    const idle = [...whole.strands, 'BN W2 loose', 'BK coiled QX', 'OG coiled W'];
+    expect(codes(made({ strands: idle, board: [...whole.board!, 'QX'] }))).toEqual([]);
+  });
+
+  it('is what the wires drive, where no system is believable', () => {
+    const { job, thermostat } = made({});
+    const identification = identify(job, thermostat);
+    const open = openOf({
+      identification,
+      wiring: wiringOf(job, thermostat),
+      worlds: [],
+      thermostat: thermostat.id
+    });
+    expect(open).toMatchObject([
+      { code: 'system-unknown', params: { what: 'ask' }, because: [ref.thermostat(thermostat.id)] }
+    ]);
+    expect(knownOf(open)).toBe('nothing');
   });
 
   it('are not spares, wherever they end, nor a screw that no wire is on', () => {

@@ -9,7 +9,9 @@ import { lessKnown, refusedForGood } from '../scenarios/less-known';
 import type { MethodId } from '../trade/vocabulary';
 import { findingText } from '../words/findings/table';
 import { planFor } from './plan';
-import { closingOf, nearestClosing, waitingWays, type OpenFacts } from './undecided';
+import { situationOf } from '../supply/situation';
+import { ref } from '../findings/refs';
+import { closingOf, nearestClosing, unreadFact, waitingWays, type OpenFacts } from './undecided';
 
 const OPEN: OpenFacts = { device: false, system: null, unread: null };
 const unread = finding('warn', 'screw-not-read', { machine: 'the furnace', mark: 'QX' });
@@ -92,6 +94,35 @@ describe('a heat pump of which only the wall was seen', () => {
     expect(closing(read, read.recommended)).toBeNull();
     // Strips and a heat pump keep their fan wire, whatever else is read.
     expect(closing(read, 'repurpose-g')).toEqual({ what: 'settled' });
+  });
+});
+
+describe('what nobody has read', () => {
+  const board = ['R', 'C', 'W', 'Y', 'G'];
+  const fact = (strands: string[], screws = board) => {
+    const { job, thermostat } = house({ strands, board: screws, observed: {} });
+    return unreadFact(situationOf(job, thermostat).recorded);
+  };
+
+  it('is nothing in a record that is read, spares and loose ends among it', () => {
+    expect(fact(['RD R R', 'WH W loose', 'GN coiled coiled'])).toBeNull();
+  });
+
+  it('is each wire of which an end was not seen, by name', () => {
+    expect(fact(['RD R R', 'WH W unseen', 'GN unseen G'])).toMatchObject({
+      level: 'warn',
+      code: 'end-not-read',
+      params: { what: 'open', conductors: ['white', 'green'] },
+      because: [ref.conductor('co-2'), ref.conductor('co-3')]
+    });
+  });
+
+  it('is before all a screw that says nothing', () => {
+    expect(fact(['RD R R', 'WH W unseen'], [...board, 'QX'])).toMatchObject({
+      code: 'screw-not-read',
+      params: { machine: 'furnace', mark: 'QX' },
+      because: [ref.machine('eq-1')]
+    });
   });
 });
 

@@ -52,6 +52,23 @@ describe('a second stage at the board', () => {
   });
 });
 
+describe('the wires that a cable would need for a second stage', () => {
+  const heating = { ...air, 'outdoor-unit': 'none' };
+  const wires = (strands: string[], board = ['R', 'C', 'W', 'W2']) =>
+    facts(of(ac({ board, strands, observed: heating })).conditions, 'stage-not-used');
+
+  it('are those that are landed at both ends, one for it, and one for a common', () => {
+    const used = ['RD R R', 'WH W W'];
+    const stage = { stage: 'heat', mark: 'W2', machine: 'furnace' };
+    expect(wires(used)).toEqual([{ ...stage, wires: 4 }]);
+    expect(wires([...used, 'GN G loose', 'BN coiled C'])).toEqual([{ ...stage, wires: 4 }]);
+  });
+
+  it('are not asked for where one screw joins the stage to another', () => {
+    expect(wires(['RD R R', 'WH W W'], ['R', 'C', 'W', 'W2/AUX'])).toEqual([]);
+  });
+});
+
 describe('an end that nobody has read', () => {
   const closed = (sketch: HouseSketch) => facts(of(sketch).closed, 'end-not-read');
   const water = {
@@ -74,6 +91,9 @@ describe('an end that nobody has read', () => {
     ]);
     const twoHot = ['RD RH R', 'BN RC unseen', 'WH W W', 'YE Y Y', 'GN G G'];
     expect(closed(ac({ strands: twoHot }))).toEqual([{ what: 'before-moved', conductor: 'brown' }]);
+    // The only hot wire of two machines.
+    const single = two(['RD R unseen', 'WH W W', 'YE Y Y@2', 'GN G G@2']);
+    expect(closed(single)).toEqual([{ what: 'before-moved', conductor: 'red' }]);
   });
 
   it('is a condition where it is a call, or the only hot wire of the only machine', () => {
@@ -95,6 +115,31 @@ describe('an end that nobody has read', () => {
     expect(facts(of(adapter(['R', 'C', 'K', 'QX', 'G'], read)).closed, 'adapter-not-read')).toEqual([
       { name: 'old adapter' }
     ]);
+  });
+});
+
+describe('a piece of an old adapter that may go to a screw which nobody can read', () => {
+  const asked = (board: string[], links: string[] = []) =>
+    facts(
+      of(
+        ac({
+          strands: ['RD R R', 'WH W W', 'YE K K@2', 'GN C C'],
+          board,
+          links,
+          further: [{ name: 'old adapter', kind: 'old-adapter', marks: ['R', 'C', 'K', 'Y', 'G'] }]
+        })
+      ).closed,
+      'adapter-not-read'
+    );
+
+  it('closes every way: its mark is on no terminal, and one is left that nobody knows', () => {
+    expect(asked(['R', 'C', 'W', 'Y', 'QX'])).toEqual([{ name: 'old adapter' }]);
+  });
+
+  it('closes none where every terminal is known, nor for K, which goes to the thermostat, nor where the piece was followed', () => {
+    expect(asked(['R', 'C', 'W', 'Y'])).toEqual([]);
+    expect(asked(['R', 'C', 'W', 'Y', 'G', 'QX'])).toEqual([]);
+    expect(asked(['R', 'C', 'W', 'Y', 'QX'], ['equipment G@2 QX'])).toEqual([]);
   });
 });
 
@@ -136,6 +181,12 @@ describe('an unread C that may come from either of two machines', () => {
     expect(riddles(unread, second)).toEqual([{ what: 'on-c', conductor: 'blue' }]);
     expect(riddles(['RD R R', 'WH W unseen', 'YE Y Y', 'GN G G', 'BU C C'], second)).toEqual([]);
     expect(riddles(unread)).toEqual([]);
+  });
+
+  it('is not asked about where there is one machine, wherever its cable is said to go', () => {
+    const { job, thermostat } = house(ac({ strands: unread }));
+    const untold = thermostat.cables.map((cable) => ({ ...cable, far: null }));
+    expect(situationOf(job, { ...thermostat, cables: untold }).riddles).toEqual([]);
   });
 
   it('is taken to be where its cable goes', () => {

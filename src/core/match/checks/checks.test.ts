@@ -1,6 +1,7 @@
 /** Each check in a house where it must speak and in one where it must not, for devices that differ in nothing else. */
 import { describe, expect, it } from 'vitest';
 import type { DeviceFacts } from '../../job/device-facts';
+import { ref } from '../../findings/refs';
 import { makeId } from '../../job/ids';
 import { house, type House, type HouseSketch } from '../../houses/builder';
 import { FAMILY_HOUSES } from '../../houses/families';
@@ -90,6 +91,15 @@ describe('voltage', () => {
     expect(data.findings.map(({ code }) => code)).toEqual(['data-conductors']);
   });
 
+  it.each([
+    ['line-voltage', 'line'],
+    ['millivolt', 'millivolt']
+  ] as const)('on %s it says of which device and which voltage', (family, voltageClass) => {
+    expect(found(FAMILY_HOUSES[family].plain(), 'wrong-voltage-class')).toMatchObject([
+      { level: 'stop', params: { model: 'Own', voltageClass }, because: [ref.device('de-own')] }
+    ]);
+  });
+
   it('on mains nothing else is said, nor is anybody sent to the wires', () => {
     const mains = matched(FAMILY_HOUSES['line-voltage'].plain(), { marks: ['C'] });
     expect(mains.findings.map(({ code }) => code)).toEqual(['wrong-voltage-class']);
@@ -107,6 +117,21 @@ describe('terminals', () => {
     expect(found(riddle, 'missing-terminal', { marks })).toMatchObject([{ level: 'stop' }]);
     const nowhere = staged({ strands: ['RD R R', 'WH W W', 'YE Y unseen', 'GN G G'], board: [] });
     expect(found(nowhere, 'missing-terminal', { marks })).toMatchObject([{ level: 'stop' }]);
+  });
+
+  it('are not asked for by what feeds, nor by a wire that is free at the wall', () => {
+    const marks = ['R', 'C', 'W', 'Y', 'G'];
+    expect(found(boilerPlusAcHouse(), 'missing-terminal', { marks })).toEqual([]);
+    const free = staged({ strands: ['RD R R', 'WH W W', 'BN coiled W2'] });
+    expect(found(free, 'missing-terminal', { marks })).toEqual([]);
+  });
+
+  it('rest on the wire, the machine that it was followed to, and the device', () => {
+    const marks = device().marks.filter((mark) => mark !== 'Y');
+    const [read] = found(furnaceWithCommon(), 'missing-terminal', { marks });
+    expect(read?.because).toEqual([ref.conductor('co-3'), ref.machine('eq-1'), ref.device('de-own')]);
+    const [unread] = found(staged({ strands: ['RD R R', 'YE Y unseen'] }), 'missing-terminal', { marks });
+    expect(unread?.because).toEqual([ref.conductor('co-2'), ref.device('de-own')]);
   });
 
   it('refuse for what it has to drive in each believable system, and only doubt for what it has to in some', () => {
@@ -198,6 +223,41 @@ describe('rails', () => {
       expect(found(half(strands), 'link-must-suit-supplies', { rails })).toMatchObject([
         { level: 'warn', params: { what, conductors: ['red', 'black'] } }
       ]);
+  });
+
+  const settings = (where: House, rails: DeviceFacts['rails']) =>
+    found(where, 'set-up', { rails }).flatMap(({ params }) => ('what' in params ? [params.what] : []));
+
+  it('with two hot wires on one machine, or a jumper between two, are no matter of two supplies', () => {
+    const same = staged({ strands: ['RD RH R', 'BK RC R', 'WH W W'] });
+    const joined = house({
+      strands: ['RD RH R', 'WH W W', 'BU RC R@2', 'YE Y Y@2'],
+      board: ['R', 'C', 'W'],
+      links: ['equipment R R@2'],
+      stated: 'boiler-plus-ac',
+      observed: { 'measured-volts': 26 },
+      equipment: { name: 'boiler', kind: 'boiler' },
+      further: [{ name: 'air handler', kind: 'air-handler', marks: ['R', 'C', 'Y', 'G'] }]
+    });
+    for (const where of [same, joined]) {
+      expect(found(where, 'link-must-suit-supplies', { rails: 'one-r' })).toEqual([]);
+      expect(settings(where, 'link-removable')).toContain('one-supply-clip');
+    }
+  });
+
+  it('with one hot wire that was not followed are left open: no jumper is said to stay in', () => {
+    const unread = staged({ strands: ['RD R unseen', 'WH W W'] });
+    expect(found(unread, 'link-must-suit-supplies', { rails: 'one-r' })).toEqual([]);
+    expect(settings(unread, 'link-removable')).not.toContain('one-supply-clip');
+  });
+
+  it('rest on the two wires', () => {
+    const [both] = found(boilerPlusAcHouse(), 'link-must-suit-supplies', { rails: 'one-r' });
+    expect(both?.params).toEqual({ what: 'joined-inside', model: 'Own' });
+    expect(both?.because).toEqual([ref.conductor('co-1'), ref.conductor('co-3'), ref.device('de-own')]);
+    const [either] = found(half(['RD RH R', 'BK RC unseen']), 'link-must-suit-supplies', { rails: 'one-r' });
+    expect(either?.because).toEqual([ref.conductor('co-1'), ref.conductor('co-2'), ref.device('de-own')]);
+    expect(either?.params).toMatchObject({ model: 'Own' });
   });
 
   it('with a second hot wire that was seen to end on nothing are none of two supplies', () => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { mainsHouse } from '../../houses/mains-houses';
 import { mainsFinding } from '../../findings/mains';
 import type { MainsControls } from '../../job/mains-schema';
-import { isUnread, knownToday, mainsClosing } from './undecided';
+import { isUnread, knownToday, mainsClosing, mainsWaiting } from './undecided';
 import { planMains } from './plan';
 
 const sound = mainsHouse('two-valve');
@@ -24,6 +24,14 @@ const half: MainsControls = {
     return isIt ? { ...wire, far: { state: 'unseen' as const, on: null } } : wire;
   })
 };
+
+describe('what ways wait for', () => {
+  it('is each stop that asks for a look, not a caution, and not what a known fact closes', () => {
+    const open = mainsFinding('warn', 'mains-layout-open', { layouts: [] });
+    const layout = mainsFinding('stop', 'mains-layout-needed', {});
+    expect(mainsWaiting([unread, open, layout, channels, alone])).toEqual([unread, layout, alone]);
+  });
+});
 
 describe('what closes a way', () => {
   it('asks where every stop is a question, and where something is unread, also for what does not run', () => {
