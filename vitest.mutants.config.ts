@@ -13,6 +13,7 @@ export default defineConfig({
       'src/core/plan/undecided.test.ts',
       'src/core/plan/mains/undecided.test.ts',
       'src/core/plan/planned-place.test.ts',
+      'src/core/plan/supply-outlook.test.ts',
       'src/core/plan/quick-answer.test.ts',
       'src/core/survey/reasons/reasons.test.ts',
       'src/core/scenarios/odd-table.test.ts',
