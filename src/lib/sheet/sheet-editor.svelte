@@ -7,10 +7,10 @@
   import { placesFor } from '$core/job/places';
   import type { WhereId } from '$core/job/schema';
   import { refName } from '$core/job/screws';
+  import type { ColourCode } from '$core/trade/colours';
   import type { EndSide } from '$core/trade/vocabulary';
   import { getPlace } from '../state/context';
   import ColourChip from './colour-chip.svelte';
-  import ColourDialog from './colour-dialog.svelte';
   import OnDemand from '../frame/on-demand.svelte';
   import EndMark from './end-mark.svelte';
   import { isTyped, readColour, readEnd, walk, type Column, type Spot } from './grid-keys';
@@ -129,6 +129,13 @@
     }
     place.session.edit(setEndByWord(place.job, place.thermostat.id, conductor.id, end, word, where));
     said = place.session.said;
+  }
+
+  function pickColour(code: ColourCode | null): void {
+    if (!picking) return;
+    const [at, open] = [picking, isOpen(picking)];
+    setColour(at, code);
+    goOn(at, open && code !== null);
   }
 
   function pickEnd(word: string, where: WhereId): void {
@@ -270,20 +277,19 @@
     onclose: close
   }}
 />
-<ColourDialog
+<OnDemand
   open={picking?.column === 'colour'}
-  title={say(
-    `At the ${only === 'equipment' ? 'equipment' : 'wall'}: which colour is the ${whichWire(pickedRow, 'colour')}?`
-  )}
-  current={(only === 'equipment' ? pickedRow?.colourBeyond : pickedRow?.colour) ?? null}
-  none="not known"
-  onpick={(code) => {
-    if (!picking) return;
-    const [at, open] = [picking, isOpen(picking)];
-    setColour(at, code);
-    goOn(at, open && code !== null);
+  load={() => import('./colour-dialog.svelte')}
+  given={{
+    open: true,
+    title: say(
+      `At the ${only === 'equipment' ? 'equipment' : 'wall'}: which colour is the ${whichWire(pickedRow, 'colour')}?`
+    ),
+    current: (only === 'equipment' ? pickedRow?.colourBeyond : pickedRow?.colour) ?? null,
+    none: 'not known',
+    onpick: pickColour,
+    onclose: close
   }}
-  onclose={close}
 />
 <OnDemand
   open={picking?.column === 'strand' && pickedRow !== undefined}

@@ -20,7 +20,6 @@
   import SafetyNotice from '$lib/frame/safety-notice.svelte';
   import FindingList from '$lib/reasons/finding-list.svelte';
   import ScrewList from '$lib/sheet/screw-list.svelte';
-  import FoundEnds from '$lib/sheet/found-ends.svelte';
   import MachineSection from '$lib/sheet/machine-section.svelte';
   import PhotoStrip from '$lib/photos/photo-strip.svelte';
   import SheetEditor from '$lib/sheet/sheet-editor.svelte';
@@ -32,6 +31,8 @@
   const place = getPlace();
   /** What stands below the wires comes after the frame that shows them, in two parts. */
   const foot = new Growing(() => THIRD_FRAME);
+  /** Where every wire is read at the machine, no end that is found there is one of them. */
+  const mayFind = $derived(place.unread.equipment > 0 || place.thermostat.foundEnds.length > 0);
   const narrow = new MediaQuery('max-width: 700px');
   /** The end that the move list sent one to put right. */
   const first = comesFor(page.url.searchParams);
@@ -235,7 +236,11 @@
           />
         </div>
       </section>
-      {#if foot.whole && !empty && only !== 'wall'}<FoundEnds />{/if}
+      <OnDemand
+        open={foot.whole && !empty && only !== 'wall' && mayFind}
+        load={() => import('$lib/sheet/found-ends.svelte')}
+        given={{}}
+      />
       {#each place.machines as machine (machine.id)}
         {#if foot.whole && only !== 'wall'}<MachineSection {machine} />{/if}
       {/each}
